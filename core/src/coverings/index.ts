@@ -1,0 +1,2 @@
+export * from './card.ts';
+export * from './rules.ts';

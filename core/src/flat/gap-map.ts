@@ -1,0 +1,154 @@
+import type { Grid } from './grid.ts';
+import { visitRuns, type Run } from './lines.ts';
+import { crownsAlong, edgeScratch, gapsAlong } from './straightedge.ts';
+
+/** Directions a map is shown at and a plan is certified at. */
+export const SHOWN_DIRECTIONS = 16;
+export const CERTIFIED_DIRECTIONS = 36;
+
+/** One placement of the straightedge on the plan, mm. */
+export interface Placement {
+  kind: 'gap' | 'crown';
+  valueMm: number;
+  /** Direction as an angle in [0, pi). */
+  angleRad: number;
+  /** Contacts of the edge; for a crown, the two free ends. */
+  from: [number, number];
+  to: [number, number];
+  /** Where the value is read: the deepest place, or the middle of the crown. */
+  at: [number, number];
+}
+
+/** Gap D and crown K for each cell: the largest over all directions, mm (0 outside). */
+export interface GapMap {
+  gapMm: Float64Array;
+  crownMm: Float64Array;
+  /** Shares in being over the limit, for telling highs from lows; only filled when a limit was given. */
+  contactShare: Float64Array;
+  gapShare: Float64Array;
+  /** Largest placements, one for each cell over the limit and kind, unsorted; only filled when a limit was given. */
+  over: Placement[];
+  worstGap: Placement | null;
+  worstCrown: Placement | null;
+}
+
+export interface GapMapOptions {
+  edgeMm: number;
+  directions?: number;
+  /** Collect placements over this, mm. */
+  limitMm?: number;
+}
+
+interface Best {
+  value: number;
+  x: Float64Array;
+}
+
+/** Steps of one edge length: d = L / ceil(L / cell), so that the edge is met exactly. */
+export function edgeSteps(edgeMm: number, cellMm: number): { window: number; stepMm: number } {
+  const window = Math.ceil(edgeMm / cellMm - 1e-9);
+  return { window, stepMm: edgeMm / window };
+}
+
+/**
+ * Largest gap under, and rocking of, a straightedge of `edgeMm` anywhere on the floor at `directions` directions.
+ * Deterministic; time linear in cells and directions.
+ */
+export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions): GapMap {
+  const { edgeMm, directions = SHOWN_DIRECTIONS, limitMm } = options;
+  const cells = grid.nx * grid.ny;
+  const { window, stepMm } = edgeSteps(edgeMm, grid.cellMm);
+  const map: GapMap = {
+    gapMm: new Float64Array(cells),
+    crownMm: new Float64Array(cells),
+    contactShare: new Float64Array(limitMm === undefined ? 0 : cells),
+    gapShare: new Float64Array(limitMm === undefined ? 0 : cells),
+    over: [],
+    worstGap: null,
+    worstCrown: null,
+  };
+  const scratch = edgeScratch(Math.ceil(Math.hypot(grid.nx, grid.ny) / (stepMm / grid.cellMm)) + 4);
+  const { gap, from, to, crown } = scratch;
+  const { gapMm, crownMm, contactShare, gapShare } = map;
+  const limit = limitMm ?? Infinity;
+  const balance = (n: number, s: number) => Math.min(window / 2, s, n - 1 - s);
+  const bestGap = new Map<number, Placement>();
+  const bestCrown = new Map<number, Placement>();
+  const top: Record<'gap' | 'crown', Best> = { gap: { value: 0, x: new Float64Array(7) }, crown: { value: 0, x: new Float64Array(7) } };
+
+  const keep = (kind: 'gap' | 'crown', run: Run, value: number, a: number, s: number, b: number) => {
+    const best = top[kind];
+    if (value <= best.value) return;
+    best.value = value;
+    best.x.set([run.direction, run.xMm + a * run.dxMm, run.yMm + a * run.dyMm, run.xMm + s * run.dxMm, run.yMm + s * run.dyMm, run.xMm + b * run.dxMm, run.yMm + b * run.dyMm]);
+  };
+  const collect = (kind: 'gap' | 'crown', run: Run, value: number, a: number, s: number, b: number) => {
+    const held = kind === 'gap' ? bestGap : bestCrown;
+    const cell = run.cells[s]!;
+    if ((held.get(cell)?.valueMm ?? 0) >= value) return;
+    held.set(cell, {
+      kind,
+      valueMm: value,
+      angleRad: (Math.PI * run.direction) / directions,
+      from: [run.xMm + a * run.dxMm, run.yMm + a * run.dyMm],
+      to: [run.xMm + b * run.dxMm, run.yMm + b * run.dyMm],
+      at: [run.xMm + s * run.dxMm, run.yMm + s * run.dyMm],
+    });
+  };
+
+  for (let direction = 0; direction < directions; direction++) {
+    visitRuns(grid, heights, stepMm, direction, directions, (run) => {
+      const { length: n, heights: h, cells: at } = run;
+      gapsAlong(h, n, window, scratch);
+      crownsAlong(h, n, window, crown);
+      for (let s = 0; s < n; s++) {
+        const cell = at[s]!;
+        const g = gap[s]!;
+        const k = crown[s]!;
+        if (g > gapMm[cell]!) {
+          gapMm[cell] = g;
+          if (g > top.gap.value) keep('gap', run, g, from[s]!, s, to[s]!);
+        }
+        if (k > crownMm[cell]!) {
+          crownMm[cell] = k;
+          if (k > top.crown.value) keep('crown', run, k, s - balance(n, s), s, s + balance(n, s));
+        }
+        if (g > limit) {
+          const [i, j] = [from[s]!, to[s]!];
+          const x = g - limit;
+          const u = (s - i) / (j - i);
+          contactShare[at[i]!] = contactShare[at[i]!]! + (1 - u) * x;
+          contactShare[at[j]!] = contactShare[at[j]!]! + u * x;
+          gapShare[cell] = gapShare[cell]! + x;
+          collect('gap', run, g, i, s, j);
+        }
+        if (k > limit) {
+          contactShare[cell] = contactShare[cell]! + k - limit;
+          collect('crown', run, k, s - balance(n, s), s, s + balance(n, s));
+        }
+      }
+    });
+  }
+  map.over = [...bestGap.values(), ...bestCrown.values()];
+  map.worstGap = placementOf('gap', top.gap, directions);
+  map.worstCrown = placementOf('crown', top.crown, directions);
+  return map;
+}
+
+function placementOf(kind: 'gap' | 'crown', best: Best, directions: number): Placement | null {
+  if (best.value <= 0) return null;
+  const [direction, ax, ay, sx, sy, bx, by] = best.x as unknown as [number, number, number, number, number, number, number];
+  return { kind, valueMm: best.value, angleRad: (Math.PI * direction) / directions, from: [ax, ay], to: [bx, by], at: [sx, sy] };
+}
+
+/** The larger of gap and crown for each cell, or the gap alone where rocking is left out. mm. */
+export function deviation(map: GapMap, contactsOnly: boolean): Float64Array {
+  return contactsOnly ? map.gapMm : map.gapMm.map((gap, cell) => Math.max(gap, map.crownMm[cell]!));
+}
+
+/** The worst placement of a map: rocking counts unless it is left out. */
+export function worstOf(map: GapMap, contactsOnly: boolean): Placement | null {
+  const { worstGap, worstCrown } = map;
+  if (contactsOnly || !worstCrown) return worstGap;
+  return worstGap && worstGap.valueMm >= worstCrown.valueMm ? worstGap : worstCrown;
+}

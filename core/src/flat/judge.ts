@@ -1,0 +1,144 @@
+import { COMMON_RULES, defaultSpacingMm, sameRule, type FlatnessRule } from '../coverings/index.ts';
+import type { Plan } from '../room/index.ts';
+import { evidenceOf, type Evidence } from './evidence.ts';
+import { extremesOf, type Extreme } from './extremes.ts';
+import type { FlatFacts } from './facts.ts';
+import { deviation, gapMap, SHOWN_DIRECTIONS, worstOf, type Placement } from './gap-map.ts';
+import { gridOver, restrict, type Grid } from './grid.ts';
+import { heightsOf, type Heights } from './heights.ts';
+import { heightsOver, krige, type Covariance, type FitMemo } from './kriging.ts';
+import { planeOver, type Plane } from './plane.ts';
+import { worstPlacements } from './placements.ts';
+
+/** Rules with a shorter edge than this are judged by short-edge walks and lips, not by stations. */
+export const SHORTEST_MAPPED_EDGE_MM = 500;
+
+export interface RuleResult {
+  rule: FlatnessRule;
+  worst: Placement | null;
+  /** Worst value less the allowed gap: over when positive. mm. */
+  overMm: number;
+  placements: Placement[];
+  extremes: Extreme[];
+  deviationMm: Float64Array;
+}
+
+export interface FlatState {
+  heights: Heights;
+  spacingMm: number;
+  /** Grid of the whole floor. */
+  grid: Grid;
+  /** Grid of the part judged so far. */
+  judged: Grid;
+  /** Surface over the whole rectangle, datum heights, mm. */
+  surfaceMm: Float64Array;
+  covariance: Covariance;
+  /** Plane through the judged part: the tilt that flatness leaves out of account. */
+  plane: Plane;
+  evidence: Evidence;
+  /** Rules the stations can judge, the one with the largest excess first. */
+  rules: RuleResult[];
+  /** Rules that need lips or short-edge walks. */
+  unseen: FlatnessRule[];
+}
+
+export interface FlatOptions {
+  spacingMm?: number | null;
+  contactsOnly?: boolean;
+  memo?: FlatMemo;
+}
+
+/** Work that may be kept between two judgements of the same room. Changes the time, never the answer. */
+export interface FlatMemo {
+  fit: FitMemo;
+  grid?: { corners: string; grid: Grid };
+}
+
+export function flatMemo(): FlatMemo {
+  return { fit: {} };
+}
+
+/** With fewer readings than this the slope is left out of the drawn plane: one row of readings does not show it. */
+const READINGS_FOR_TILT = 12;
+
+function gridFor(plan: Plan, memo: FlatMemo | undefined): Grid {
+  const corners = JSON.stringify([plan.corners, plan.islands]);
+  if (memo?.grid?.corners === corners) return memo.grid.grid;
+  const grid = gridOver(plan);
+  if (memo) memo.grid = { corners, grid };
+  return grid;
+}
+
+/** Everything flatness says of a floor from its staff readings and rules, or null when there is no reading to go by. */
+export function judgeFlat(plan: Plan, facts: FlatFacts, rules: readonly FlatnessRule[], options: FlatOptions = {}): FlatState | null {
+  const heights = heightsOf(facts);
+  if (heights.heights.length === 0) return null;
+  const spacingMm = options.spacingMm ?? defaultSpacingMm(rules);
+  const grid = gridFor(plan, options.memo);
+  const sites = separated(heights);
+  const surface = krige(sites, options.memo?.fit);
+  const surfaceMm = heightsOver(surface, grid);
+  const evidence = evidenceOf(grid, heights.heights, spacingMm);
+  const judged = restrict(grid, evidence.judged);
+  const seen = rules.filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM);
+  return {
+    heights,
+    spacingMm,
+    grid,
+    judged,
+    surfaceMm,
+    covariance: surface.covariance,
+    plane: planeOver(judged, surfaceMm, heights.heights.length >= READINGS_FOR_TILT),
+    evidence,
+    rules: seen.map((rule) => judgeRule(judged, surfaceMm, rule, options.contactsOnly ?? false)).sort((a, b) => b.overMm - a.overMm),
+    unseen: rules.filter((rule) => rule.edgeMm < SHORTEST_MAPPED_EDGE_MM),
+  };
+}
+
+/** Readings at the very same place (a second set-up over a station moved onto another) are averaged: kriging needs distinct sites. */
+function separated(heights: Heights): { x: Float64Array; y: Float64Array; z: Float64Array } {
+  const at = new Map<string, { x: number; y: number; sum: number; n: number }>();
+  for (const h of heights.heights) {
+    const key = `${Math.round(h.xMm)}:${Math.round(h.yMm)}`;
+    const held = at.get(key);
+    if (held) {
+      held.sum += h.heightMm;
+      held.n++;
+    } else at.set(key, { x: h.xMm, y: h.yMm, sum: h.heightMm, n: 1 });
+  }
+  const list = [...at.values()];
+  return { x: Float64Array.from(list, (s) => s.x), y: Float64Array.from(list, (s) => s.y), z: Float64Array.from(list, (s) => s.sum / s.n) };
+}
+
+function judgeRule(grid: Grid, surfaceMm: Float64Array, rule: FlatnessRule, contactsOnly: boolean): RuleResult {
+  const map = gapMap(grid, surfaceMm, { edgeMm: rule.edgeMm, directions: SHOWN_DIRECTIONS, limitMm: rule.gapMm });
+  if (contactsOnly) map.over = map.over.filter((p) => p.kind === 'gap');
+  const worst = worstOf(map, contactsOnly);
+  return {
+    rule,
+    worst,
+    overMm: (worst?.valueMm ?? 0) - rule.gapMm,
+    placements: worstPlacements(map.over.length > 0 ? map.over : worst ? [worst] : [], rule.edgeMm),
+    extremes: extremesOf(grid, map, rule.edgeMm),
+    deviationMm: deviation(map, contactsOnly),
+  };
+}
+
+export interface SchoolResult {
+  rule: FlatnessRule;
+  worstMm: number;
+  overMm: number;
+  chosen: boolean;
+}
+
+/** How the same floor fares under each common rule, the card's own included. */
+export function underEachSchool(state: FlatState, chosen: readonly FlatnessRule[], contactsOnly: boolean): SchoolResult[] {
+  const list = [...chosen.filter((rule) => !COMMON_RULES.some((common) => sameRule(common, rule))), ...COMMON_RULES];
+  return list
+    .filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM)
+    .map((rule) => {
+      const known = state.rules.find((result) => sameRule(result.rule, rule));
+      const worstMm = known ? known.overMm + known.rule.gapMm : (worstOf(gapMap(state.judged, state.surfaceMm, { edgeMm: rule.edgeMm }), contactsOnly)?.valueMm ?? 0);
+      return { rule, worstMm, overMm: worstMm - rule.gapMm, chosen: chosen.some((own) => sameRule(own, rule)) };
+    });
+}

@@ -1,0 +1,233 @@
+import { backSolve, extendFactor, forwardSolve, logDeterminant, type Factor } from './cholesky.ts';
+import type { Grid } from './grid.ts';
+
+/** Heights at scattered points, parallel arrays, in the order they were taken. mm. */
+export interface Sites {
+  x: Float64Array;
+  y: Float64Array;
+  z: Float64Array;
+}
+
+/** Parameters of the covariance: s^2 (1 + sqrt(3) r/l) exp(-sqrt(3) r/l) + nugget at r = 0 (Matern, smoothness 3/2). */
+export interface Covariance {
+  sillMm2: number;
+  rangeMm: number;
+  nuggetMm2: number;
+}
+
+export interface Surface {
+  covariance: Covariance;
+  /** Drift b0 + b1 (x - cx) + b2 (y - cy). */
+  drift: [number, number, number];
+  centre: [number, number];
+  weights: Float64Array;
+  sites: Sites;
+}
+
+/** What a fit may reuse from the one before: it changes nothing in the answer, only the time. */
+export interface FitMemo {
+  fitted?: { x: Float64Array; y: Float64Array; z: Float64Array; covariance: Covariance };
+  factored?: { x: Float64Array; y: Float64Array; covariance: Covariance; factor: Factor };
+}
+
+const SQRT3 = Math.sqrt(3);
+const RANGES_MM = [400, 650, 1000, 1600, 2600, 4200];
+const NUGGET_SHARES = [0.003, 0.01, 0.04, 0.15];
+/** Reading noise of a staff and laser, mm^2, and the band a fitted nugget may lie in. */
+const NUGGET_MM2 = { usual: 0.25, min: 0.01, max: 4 };
+const LIKELIHOOD_SITES = 200;
+const FEWEST_TO_FIT = 10;
+const FEWEST_FOR_DRIFT = 6;
+
+/** Correlation at distance r for range l, both mm. */
+export function correlation(rMm: number, rangeMm: number): number {
+  const q = (SQRT3 * rMm) / rangeMm;
+  return (1 + q) * Math.exp(-q);
+}
+
+/**
+ * How many of the first n sites decide the covariance: all up to 60, then in steps of a quarter. A reading added to a large
+ * walk then leaves the covariance, and with it the factor, as they were; the answer stays a function of the sites alone.
+ */
+export function sitesThatDecide(n: number): number {
+  let held = 60;
+  if (n <= held) return n;
+  while (Math.floor(held * 1.25) <= n) held = Math.floor(held * 1.25);
+  return held;
+}
+
+function driftColumns(sites: Sites, n: number, centre: [number, number], terms: number): Float64Array[] {
+  const columns = [new Float64Array(n).fill(1)];
+  if (terms === 3) {
+    columns.push(sites.x.subarray(0, n).map((x) => (x - centre[0]) / 1000));
+    columns.push(sites.y.subarray(0, n).map((y) => (y - centre[1]) / 1000));
+  }
+  return columns;
+}
+
+function dot(a: Float64Array, b: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
+  return sum;
+}
+
+/** Generalised least squares of z on the drift, given the factored covariance. Null when the sites do not fix the drift. */
+function driftOf(factor: Factor, z: Float64Array, columns: Float64Array[]): { beta: number[]; whitened: Float64Array } | null {
+  const wz = forwardSolve(factor, z);
+  const wf = columns.map((column) => forwardSolve(factor, column));
+  const normal: Factor = { size: 0, packed: new Float64Array(6) };
+  const scale = wf.map((w) => Math.sqrt(dot(w, w)) || 1);
+  const ok = extendFactor(normal, wf.length, (i, j) => dot(wf[i]!, wf[j]!) / (scale[i]! * scale[j]!) - (i === j ? 1e-9 : 0));
+  if (!ok) return null;
+  const rhs = wf.map((w, i) => dot(w, wz) / scale[i]!);
+  const beta = Array.from(backSolve(normal, forwardSolve(normal, rhs))).map((b, i) => b / scale[i]!);
+  const whitened = wz.map((value, i) => value - wf.reduce((sum, w, k) => sum + w[i]! * beta[k]!, 0));
+  return { beta, whitened };
+}
+
+function spreadOf(z: Float64Array): number {
+  const mean = z.reduce((a, b) => a + b, 0) / z.length;
+  return Math.max(1, z.reduce((a, b) => a + (b - mean) ** 2, 0) / z.length);
+}
+
+/** Covariance by maximum likelihood over a small grid of range and nugget share; the sill is profiled out. */
+export function fitCovariance(all: Sites): Covariance {
+  const m = all.x.length;
+  const step = Math.max(1, m / LIKELIHOOD_SITES);
+  const picked = Array.from({ length: Math.min(m, LIKELIHOOD_SITES) }, (_, i) => Math.floor(i * step));
+  const sites: Sites = {
+    x: Float64Array.from(picked, (i) => all.x[i]!),
+    y: Float64Array.from(picked, (i) => all.y[i]!),
+    z: Float64Array.from(picked, (i) => all.z[i]!),
+  };
+  const n = sites.x.length;
+  const fallback: Covariance = { sillMm2: spreadOf(sites.z), rangeMm: 1600, nuggetMm2: NUGGET_MM2.usual };
+  if (n < FEWEST_TO_FIT) return fallback;
+  const centre: [number, number] = [sites.x[0]!, sites.y[0]!];
+  const columns = driftColumns(sites, n, centre, 3);
+  let best = fallback;
+  let bestScore = Infinity;
+  const correlations = new Float64Array((n * (n + 1)) / 2);
+  for (const rangeMm of RANGES_MM) {
+    for (let i = 0, at = 0; i < n; i++) {
+      for (let j = 0; j <= i; j++) correlations[at++] = correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), rangeMm);
+    }
+    for (const share of NUGGET_SHARES) {
+      const factor: Factor = { size: 0, packed: new Float64Array(correlations.length) };
+      if (!extendFactor(factor, n, (i, j) => correlations[(i * (i + 1)) / 2 + j]! + (i === j ? share : 0))) continue;
+      const fit = driftOf(factor, sites.z, columns);
+      if (!fit) continue;
+      const sillMm2 = dot(fit.whitened, fit.whitened) / n;
+      const nuggetMm2 = share * sillMm2;
+      if (nuggetMm2 < NUGGET_MM2.min || nuggetMm2 > NUGGET_MM2.max) continue;
+      const score = n * Math.log(sillMm2) + logDeterminant(factor);
+      if (score < bestScore) {
+        bestScore = score;
+        best = { sillMm2, rangeMm, nuggetMm2 };
+      }
+    }
+  }
+  return best;
+}
+
+function startsWith(long: Float64Array, short: Float64Array): boolean {
+  if (short.length > long.length) return false;
+  for (let i = 0; i < short.length; i++) if (long[i] !== short[i]) return false;
+  return true;
+}
+
+function sharedPrefix(a: Pick<Sites, 'x' | 'y'>, b: Pick<Sites, 'x' | 'y'>): number {
+  let i = 0;
+  while (i < a.x.length && i < b.x.length && a.x[i] === b.x[i] && a.y[i] === b.y[i]) i++;
+  return i;
+}
+
+function sameCovariance(a: Covariance, b: Covariance): boolean {
+  return a.sillMm2 === b.sillMm2 && a.rangeMm === b.rangeMm && a.nuggetMm2 === b.nuggetMm2;
+}
+
+function covarianceFor(sites: Sites, memo: FitMemo): Covariance {
+  const m = sitesThatDecide(sites.x.length);
+  const [x, y, z] = [sites.x.slice(0, m), sites.y.slice(0, m), sites.z.slice(0, m)];
+  const held = memo.fitted;
+  if (held && held.x.length === m && startsWith(x, held.x) && startsWith(y, held.y) && startsWith(z, held.z)) return held.covariance;
+  const covariance = fitCovariance({ x, y, z });
+  memo.fitted = { x, y, z, covariance };
+  return covariance;
+}
+
+/**
+ * Universal kriging surface through the sites (linear drift in x and y from six sites on, a level below that).
+ * With a memo, an added reading costs one more row of the factor and two solves. Needs at least one site; throws on none.
+ */
+export function krige(sites: Sites, memo: FitMemo = {}, given?: Covariance): Surface {
+  const n = sites.x.length;
+  if (n === 0) throw new RangeError('kriging needs at least one reading');
+  const covariance = given ?? covarianceFor(sites, memo);
+  const held = memo.factored;
+  const factor: Factor = held && sameCovariance(held.covariance, covariance) ? held.factor : { size: 0, packed: new Float64Array((n * (n + 1)) / 2) };
+  factor.size = held ? Math.min(factor.size, sharedPrefix(sites, held)) : 0;
+  const ok = extendFactor(factor, n, (i, j) => {
+    const c = covariance.sillMm2 * correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), covariance.rangeMm);
+    return i === j ? c + covariance.nuggetMm2 : c;
+  });
+  if (!ok) throw new RangeError('the readings lie on top of one another');
+  memo.factored = { x: sites.x.slice(), y: sites.y.slice(), covariance, factor };
+  const centre: [number, number] = [sites.x.reduce((a, b) => a + b, 0) / n, sites.y.reduce((a, b) => a + b, 0) / n];
+  const withSlope = n >= FEWEST_FOR_DRIFT ? driftOf(factor, sites.z, driftColumns(sites, n, centre, 3)) : null;
+  const fit = withSlope ?? driftOf(factor, sites.z, driftColumns(sites, n, centre, 1))!;
+  return {
+    covariance,
+    drift: [fit.beta[0]!, (fit.beta[1] ?? 0) / 1000, (fit.beta[2] ?? 0) / 1000],
+    centre,
+    weights: backSolve(factor, fit.whitened),
+    sites,
+  };
+}
+
+/** Height of the surface at one point, mm. */
+export function heightAt(surface: Surface, xMm: number, yMm: number): number {
+  const { covariance, drift, centre, weights, sites } = surface;
+  let sum = drift[0] + drift[1] * (xMm - centre[0]) + drift[2] * (yMm - centre[1]);
+  for (let i = 0; i < weights.length; i++) {
+    sum += weights[i]! * covariance.sillMm2 * correlation(Math.hypot(xMm - sites.x[i]!, yMm - sites.y[i]!), covariance.rangeMm);
+  }
+  return sum;
+}
+
+/**
+ * Heights over every cell of the grid's rectangle, mm (outside the room too, which keeps contours whole at the walls).
+ * The correlation comes from a table at 1 mm with linear interpolation: within 3e-6 of the sill of the exact value.
+ */
+export function heightsOver(surface: Surface, grid: Grid): Float64Array {
+  const { covariance, drift, centre, weights, sites } = surface;
+  const { nx, ny, cellMm, x0Mm, y0Mm } = grid;
+  let reach = 0;
+  for (let i = 0; i < weights.length; i++) {
+    const dx = Math.max(Math.abs(sites.x[i]! - x0Mm), Math.abs(sites.x[i]! - x0Mm - (nx - 1) * cellMm));
+    const dy = Math.max(Math.abs(sites.y[i]! - y0Mm), Math.abs(sites.y[i]! - y0Mm - (ny - 1) * cellMm));
+    reach = Math.max(reach, Math.hypot(dx, dy));
+  }
+  const table = new Float64Array(Math.ceil(reach) + 2);
+  for (let r = 0; r < table.length; r++) table[r] = covariance.sillMm2 * correlation(r, covariance.rangeMm);
+  const out = new Float64Array(nx * ny);
+  for (let iy = 0; iy < ny; iy++) {
+    const y = y0Mm + iy * cellMm;
+    for (let ix = 0; ix < nx; ix++) out[iy * nx + ix] = drift[0] + drift[1] * (x0Mm + ix * cellMm - centre[0]) + drift[2] * (y - centre[1]);
+  }
+  for (let i = 0; i < weights.length; i++) {
+    const w = weights[i]!;
+    for (let iy = 0, at = 0; iy < ny; iy++) {
+      const dy = y0Mm + iy * cellMm - sites.y[i]!;
+      const dy2 = dy * dy;
+      let dx = x0Mm - sites.x[i]!;
+      for (let ix = 0; ix < nx; ix++, at++, dx += cellMm) {
+        const r = Math.sqrt(dx * dx + dy2);
+        const k = r | 0;
+        const a = table[k]!;
+        out[at] = out[at]! + w * (a + (r - k) * (table[k + 1]! - a));
+      }
+    }
+  }
+  return out;
+}

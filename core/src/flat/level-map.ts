@@ -1,0 +1,43 @@
+import { ringsAbove, thinned, type Rings } from './contours.ts';
+import type { FlatState } from './judge.ts';
+import { planeAt } from './plane.ts';
+
+/** Shapes of the level map, ready to draw: plan mm, heights in mm over the plane through the floor. */
+export interface LevelMap {
+  stepMm: number;
+  /** Rings around everything at or above each level, from the lowest level up. */
+  highs: { levelMm: number; rings: Rings }[];
+  /** Rings around everything at or below each level (negative), from the highest level down. */
+  lows: { levelMm: number; rings: Rings }[];
+  zero: Rings;
+  /** Rings around the part that is judged; what lies outside is not measured yet. */
+  judged: Rings;
+}
+
+/** Most levels drawn on each side before the step between contours is doubled. */
+const MOST_LEVELS = 7;
+
+/** Contours each millimetre (or 2, 5, 10 where the floor is rougher) over the plane that carries the floor's tilt. */
+export function levelMap(state: FlatState): LevelMap {
+  const { grid, surfaceMm, plane, judged } = state;
+  const relative = new Float64Array(surfaceMm.length);
+  let most = 0;
+  for (let cell = 0; cell < relative.length; cell++) {
+    const x = grid.x0Mm + (cell % grid.nx) * grid.cellMm;
+    const y = grid.y0Mm + Math.floor(cell / grid.nx) * grid.cellMm;
+    relative[cell] = surfaceMm[cell]! - planeAt(plane, x, y);
+    if (judged.inside[cell]) most = Math.max(most, Math.abs(relative[cell]!));
+  }
+  const stepMm = [1, 2, 5, 10, 20, 50].find((step) => most / step <= MOST_LEVELS) ?? 100;
+  const thin = thinned(grid, relative);
+  const below = thin.values.map((value) => -value);
+  const levels = Array.from({ length: Math.floor(most / stepMm) }, (_, i) => (i + 1) * stepMm);
+  const keep = thinned(grid, judged.inside);
+  return {
+    stepMm,
+    highs: levels.map((levelMm) => ({ levelMm, rings: ringsAbove(thin.grid, thin.values, levelMm) })).filter((l) => l.rings.length > 0),
+    lows: levels.map((levelMm) => ({ levelMm: -levelMm, rings: ringsAbove(thin.grid, below, levelMm) })).filter((l) => l.rings.length > 0),
+    zero: ringsAbove(thin.grid, thin.values, 0),
+    judged: ringsAbove(keep.grid, keep.values, 0.5),
+  };
+}

@@ -1,0 +1,29 @@
+import Papa from 'papaparse';
+import { heightsOf, type FlatFacts, type Station } from '../flat/index.ts';
+import { roundTo } from '../units/index.ts';
+
+/** Columns of the readings export, in order. `height_mm` is computed; an import passes it over. */
+export const ROD_COLUMNS = ['setup', 'station', 'x_mm', 'y_mm', 'rod_mm', 'height_mm', 'taken_at', 'note'] as const;
+
+/** A text cell that a spreadsheet would run as a formula is kept as text by a leading apostrophe. */
+function safeText(text: string): string {
+  return /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+}
+
+/** All readings of a room as CSV (comma, decimal point, UTF-8): each set-up opens and closes with its benchmark rows. */
+export function rodCsv(facts: FlatFacts, stations: readonly Station[]): string {
+  const { heights, setups } = heightsOf(facts);
+  const height = new Map(heights.map((h) => [h.readingId, h.heightMm]));
+  const number = new Map(stations.map((station) => [station.key, station.number]));
+  const rows: (string | number)[][] = [];
+  for (const { setup } of setups) {
+    if (setup.openRodMm !== null) rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.openRodMm, 0.01), 0, setup.startedAt, 'benchmark']);
+    const own = facts.readings.filter((r) => r.setupId === setup.id).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
+    for (const r of own) {
+      const h = height.get(r.id);
+      rows.push([safeText(setup.name), number.get(r.stationKey) ?? safeText(r.stationKey), roundTo(r.xMm, 0.01), roundTo(r.yMm, 0.01), roundTo(r.rodMm, 0.01), h === undefined ? '' : roundTo(h, 0.01), r.takenAt, safeText(r.note)]);
+    }
+    if (setup.closeRodMm !== null) rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.closeRodMm, 0.01), '', '', 'close']);
+  }
+  return `${Papa.unparse([[...ROD_COLUMNS], ...rows], { newline: '\r\n' })}\r\n`;
+}

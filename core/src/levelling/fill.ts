@@ -1,0 +1,64 @@
+import type { FlatnessRule } from '../coverings/index.ts';
+import { CERTIFIED_DIRECTIONS, edgeSteps, gapsAlong, visitRuns, edgeScratch, type Grid } from '../flat/index.ts';
+
+/** Gaps closer to the limit than this count as met, mm: arithmetic, not a safety margin. */
+export const FILL_TOLERANCE_MM = 0.004;
+const MOST_ROUNDS = 400;
+
+export interface Fill {
+  /** Thickness to add in each cell, mm. */
+  fillMm: Float64Array;
+  rounds: number;
+  /** False when stopped early by `shouldStop` or the bound on rounds. */
+  settled: boolean;
+}
+
+/**
+ * The smallest fill with which no edge of any rule leaves more than its gap (flatness definitions, section 3).
+ * Repeats f += max(0, gap - T), direction by direction, until nothing changes: every step stays at or under the least
+ * solution, so what it settles on is that solution. Rocking is not cured by it and is left to the caller to report.
+ */
+export function smallestFill(grid: Grid, heights: Float64Array, rules: readonly FlatnessRule[], directions = CERTIFIED_DIRECTIONS, shouldStop?: () => boolean): Fill {
+  const filled = heights.slice();
+  const rise = new Float64Array(filled.length);
+  // Directions that asked for nothing twice running rest until the others have settled; then all are asked once more.
+  const rest = new Uint8Array(rules.length * directions);
+  let rounds = 0;
+  let settled = false;
+  for (let everyDirection = true; rounds < MOST_ROUNDS; rounds++) {
+    if (shouldStop?.()) break;
+    let changed = false;
+    for (const [r, rule] of rules.entries()) {
+      const { window, stepMm } = edgeSteps(rule.edgeMm, grid.cellMm);
+      const scratch = edgeScratch(Math.ceil(Math.hypot(grid.nx, grid.ny) / (stepMm / grid.cellMm)) + 4);
+      const target = rule.gapMm - FILL_TOLERANCE_MM / 2;
+      for (let direction = 0; direction < directions; direction++) {
+        const slot = r * directions + direction;
+        if (!everyDirection && rest[slot]! >= 2) continue;
+        const touched: number[] = [];
+        visitRuns(grid, filled, stepMm, direction, directions, (run) => {
+          gapsAlong(run.heights, run.length, window, scratch);
+          for (let s = 0; s < run.length; s++) {
+            const excess = scratch.gap[s]! - target;
+            if (excess <= FILL_TOLERANCE_MM / 2) continue;
+            const cell = run.cells[s]!;
+            if (rise[cell] === 0) touched.push(cell);
+            if (excess > rise[cell]!) rise[cell] = excess;
+          }
+        });
+        for (const cell of touched) {
+          filled[cell] = filled[cell]! + rise[cell]!;
+          rise[cell] = 0;
+        }
+        rest[slot] = touched.length === 0 ? rest[slot]! + 1 : 0;
+        if (touched.length > 0) changed = true;
+      }
+    }
+    if (!changed && everyDirection) {
+      settled = true;
+      break;
+    }
+    everyDirection = !changed;
+  }
+  return { fillMm: filled.map((value, cell) => (grid.inside[cell] ? value - heights[cell]! : 0)), rounds, settled };
+}

@@ -1,0 +1,95 @@
+import simplify from 'simplify-js';
+import { cellCentre, components, ringsAbove, type Grid } from '../flat/index.ts';
+
+/** One place to fill, as a person works it. */
+export interface Patch {
+  /** A, B, C ... by volume. */
+  label: string;
+  areaM2: number;
+  volumeL: number;
+  meanMm: number;
+  deepestMm: number;
+  deepestAt: [number, number];
+  /** Outer outlines, plan mm, simplified to 3 cm. Several where crumbs lie within reach of the main part. */
+  outlines: [number, number][][];
+}
+
+/** Thinner than this is a trowel's scrape, not a patch edge, mm. */
+const EDGE_MM = 0.05;
+const CRUMB_M2 = 0.05;
+const CRUMB_REACH_MM = 150;
+const SIMPLIFY_MM = 30;
+
+/** `A` ... `Z`, `AA` ... */
+export function patchLabel(index: number): string {
+  return index < 26 ? String.fromCharCode(65 + index) : patchLabel(Math.floor(index / 26) - 1) + patchLabel(index % 26);
+}
+
+/** Area of a ring, mm2, without sign. */
+function ringArea(ring: readonly [number, number][]): number {
+  return Math.abs(ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y, 0)) / 2;
+}
+
+function nearestWithin(grid: Grid, crumb: readonly number[], bodies: readonly number[][]): number {
+  let best = -1;
+  let least = CRUMB_REACH_MM ** 2;
+  for (const [index, body] of bodies.entries()) {
+    for (const a of crumb) {
+      const p = cellCentre(grid, a);
+      for (const b of body) {
+        const q = cellCentre(grid, b);
+        const d = (p.xMm - q.xMm) ** 2 + (p.yMm - q.yMm) ** 2;
+        if (d <= least) {
+          least = d;
+          best = index;
+        }
+      }
+    }
+  }
+  return best;
+}
+
+/**
+ * Patches of a fill map: connected places, crumbs under 0.05 m2 joined to a neighbour within 15 cm. Volumes are sums over
+ * cells (litres = m2 x mm), so they add up to the fill; outlines are for chalk and simplified to 3 cm.
+ */
+export function patchesOf(grid: Grid, fillMm: Float64Array): Patch[] {
+  const wet = fillMm.map((f) => (f > EDGE_MM ? 1 : 0));
+  const parts = components(grid, wet);
+  const bodies = parts.filter((cells) => cells.length * grid.cellAreaM2 >= CRUMB_M2).map((cells) => [...cells]);
+  const joined = bodies.map((cells) => [...cells]);
+  for (const crumb of parts.filter((cells) => cells.length * grid.cellAreaM2 < CRUMB_M2)) {
+    const to = nearestWithin(grid, crumb, bodies);
+    if (to >= 0) joined[to]!.push(...crumb);
+    else joined.push([...crumb]);
+  }
+  return joined
+    .map((cells) => patchFrom(grid, fillMm, cells))
+    .sort((a, b) => b.volumeL - a.volumeL || a.deepestAt[0] - b.deepestAt[0])
+    .map((patch, index) => ({ ...patch, label: patchLabel(index) }));
+}
+
+function patchFrom(grid: Grid, fillMm: Float64Array, cells: readonly number[]): Patch {
+  const own = new Float64Array(fillMm.length);
+  let [sum, deepest] = [0, cells[0]!];
+  for (const cell of cells) {
+    own[cell] = fillMm[cell]!;
+    sum += fillMm[cell]!;
+    if (fillMm[cell]! > fillMm[deepest]!) deepest = cell;
+  }
+  const at = cellCentre(grid, deepest);
+  const areaM2 = cells.length * grid.cellAreaM2;
+  const rings = ringsAbove(grid, own, EDGE_MM);
+  const largest = Math.max(0, ...rings.map(ringArea));
+  return {
+    label: '',
+    areaM2,
+    volumeL: sum * grid.cellAreaM2,
+    meanMm: sum / cells.length,
+    deepestMm: fillMm[deepest]!,
+    deepestAt: [at.xMm, at.yMm],
+    outlines: rings
+      .filter((ring) => ringArea(ring) === largest || ringArea(ring) > CRUMB_M2 * 1e6)
+      .map((ring) => simplify(ring.map(([x, y]) => ({ x, y })), SIMPLIFY_MM, true).map(({ x, y }): [number, number] => [x, y])),
+  };
+}

@@ -1,0 +1,125 @@
+import { distanceMm, firstCrossing, signedAreaM2, type Polygon, type PointMm } from './geometry.ts';
+
+/** One wall as it was taped: its length, and the turn at its far end (left is positive, 90 is a square inside corner). */
+export interface Wall {
+  lengthMm: number;
+  turnDeg: number;
+  /** What people call it, for example `hearth`; absent means W1, W2, ... by order. */
+  name?: string;
+}
+
+export const WALL_LENGTH_MM = { min: 20, max: 60_000 } as const;
+export const TURN_DEG = { min: -179, max: 179 } as const;
+export const WALL_COUNT = { min: 3, max: 60 } as const;
+
+/** Outline worked out from walls. `closingMm` is how far the last wall ends from the first corner. */
+export interface Outline {
+  corners: Polygon;
+  closingMm: number;
+  /** Share of the perimeter, for judging whether the tape was misread. */
+  closingShare: number;
+  problem: OutlineProblem | null;
+}
+
+export type OutlineProblem =
+  | { kind: 'too-few-walls'; words: string }
+  | { kind: 'crossing'; firstWall: number; secondWall: number; words: string }
+  | { kind: 'open'; words: string }
+  | { kind: 'inside-out'; words: string };
+
+/** Closing error up to this share of the perimeter, or this many mm, is spread over the walls; more is refused. */
+const CLOSING_SHARE_LIMIT = 0.02;
+const CLOSING_FLOOR_MM = 30;
+
+/** Name of a wall by its place in the order, from 0. */
+export function wallName(walls: readonly Wall[], index: number): string {
+  return walls[index]?.name?.trim() || `W${index + 1}`;
+}
+
+/** Walls of a rectangle `widthMm` along the first wall and `depthMm` across it. */
+export function rectangleWalls(widthMm: number, depthMm: number): Wall[] {
+  return [widthMm, depthMm, widthMm, depthMm].map((lengthMm) => ({ lengthMm, turnDeg: 90 }));
+}
+
+/** Turns a signed turn into words a person on the floor can follow. */
+export function turnWords(turnDeg: number): string {
+  if (turnDeg === 90) return 'turn left';
+  if (turnDeg === -90) return 'turn right';
+  if (turnDeg === 0) return 'straight on';
+  return `turn ${turnDeg > 0 ? 'left' : 'right'} ${Math.abs(turnDeg)}°`;
+}
+
+/**
+ * Corners from wall lengths and turns, walked with the room on the left hand.
+ * The closing error is spread over the walls in proportion to their lengths (the compass rule of traverse surveying),
+ * so the drawn room closes; the error itself is reported, and refused when it is more than a misread tape.
+ */
+export function outlineOf(walls: readonly Wall[]): Outline {
+  const corners: PointMm[] = [];
+  let [x, y, headingDeg, along] = [0, 0, 0, 0];
+  const before: number[] = [];
+  for (const wall of walls) {
+    corners.push({ xMm: x, yMm: y });
+    before.push(along);
+    x += wall.lengthMm * cosDeg(headingDeg);
+    y += wall.lengthMm * sinDeg(headingDeg);
+    along += wall.lengthMm;
+    headingDeg += wall.turnDeg;
+  }
+  const closingMm = Math.hypot(x, y);
+  const closingShare = along > 0 ? closingMm / along : 0;
+  const closed = corners.map((corner, i) => ({
+    xMm: corner.xMm - (along > 0 ? (x * before[i]!) / along : 0),
+    yMm: corner.yMm - (along > 0 ? (y * before[i]!) / along : 0),
+  }));
+  return { corners: closed, closingMm, closingShare, problem: problemOf(walls, corners, closed, closingMm, closingShare) };
+}
+
+function problemOf(walls: readonly Wall[], taped: Polygon, closed: Polygon, closingMm: number, share: number): OutlineProblem | null {
+  if (walls.length < WALL_COUNT.min) {
+    return { kind: 'too-few-walls', words: `${walls.length} walls: a room needs at least ${WALL_COUNT.min}` };
+  }
+  const open = closingMm > CLOSING_FLOOR_MM && share > CLOSING_SHARE_LIMIT;
+  const crossing = firstCrossing(open ? [...taped, endOf(walls)] : closed);
+  // The line that would close an open chain is not a wall and cannot be named as crossing one.
+  if (crossing && crossing.first < walls.length && crossing.second < walls.length) {
+    const [first, second] = [wallName(walls, crossing.first), wallName(walls, crossing.second)];
+    return { kind: 'crossing', firstWall: crossing.first, secondWall: crossing.second, words: `${second} crosses ${first}` };
+  }
+  if (open) {
+    return { kind: 'open', words: `The last wall ends ${Math.round(closingMm)} mm from the first corner: check a length or a turn` };
+  }
+  if (signedAreaM2(closed) <= 0) {
+    return { kind: 'inside-out', words: 'The walls turn right all round: walk them with the room on your left' };
+  }
+  return null;
+}
+
+function endOf(walls: readonly Wall[]): PointMm {
+  let [x, y, headingDeg] = [0, 0, 0];
+  for (const wall of walls) {
+    x += wall.lengthMm * cosDeg(headingDeg);
+    y += wall.lengthMm * sinDeg(headingDeg);
+    headingDeg += wall.turnDeg;
+  }
+  return { xMm: x, yMm: y };
+}
+
+/** Exact at right angles, so that square rooms close to zero. */
+function cosDeg(deg: number): number {
+  const turn = ((deg % 360) + 360) % 360;
+  return turn === 0 ? 1 : turn === 180 ? -1 : turn === 90 || turn === 270 ? 0 : Math.cos((turn * Math.PI) / 180);
+}
+
+function sinDeg(deg: number): number {
+  return cosDeg(deg - 90);
+}
+
+/** Point on a wall, `alongMm` from its first corner. */
+export function pointOnWall(corners: Polygon, wall: number, alongMm: number): PointMm {
+  const a = corners[wall % corners.length]!;
+  const b = corners[(wall + 1) % corners.length]!;
+  const length = distanceMm(a, b);
+  const t = length === 0 ? 0 : alongMm / length;
+  return { xMm: a.xMm + t * (b.xMm - a.xMm), yMm: a.yMm + t * (b.yMm - a.yMm) };
+}

@@ -1,0 +1,28 @@
+import { roundTo, type UnitSystem } from './length.ts';
+
+/** Square feet in a square metre: 1 / 0.3048^2. */
+export const FT2_PER_M2 = 1 / 0.3048 ** 2;
+/** Pounds in a kilogram: 1 / 0.45359237. */
+export const LB_PER_KG = 1 / 0.45359237;
+/** US gallons in a litre: 1 / 3.785411784. */
+export const US_GAL_PER_L = 1 / 3.785411784;
+
+function spoken(value: number, unit: string): string {
+  const step = value >= 100 ? 1 : value >= 10 ? 0.1 : 0.01;
+  return `${roundTo(value, step)} ${unit}`;
+}
+
+/** Area with its unit, three figures: `3.2 m²`, `34.4 ft²`. */
+export function formatArea(areaM2: number, units: UnitSystem): string {
+  return units === 'metric' ? spoken(areaM2, 'm²') : spoken(areaM2 * FT2_PER_M2, 'ft²');
+}
+
+/** Mass with its unit: `11.9 kg`, `26.2 lb`. */
+export function formatMass(massKg: number, units: UnitSystem): string {
+  return units === 'metric' ? spoken(massKg, 'kg') : spoken(massKg * LB_PER_KG, 'lb');
+}
+
+/** Volume with its unit: `7.02 l`, `1.85 gal`. */
+export function formatVolume(volumeL: number, units: UnitSystem): string {
+  return units === 'metric' ? spoken(volumeL, 'l') : spoken(volumeL * US_GAL_PER_L, 'gal');
+}

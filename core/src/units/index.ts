@@ -1,0 +1,3 @@
+export * from './amounts.ts';
+export * from './length.ts';
+export * from './uuid.ts';

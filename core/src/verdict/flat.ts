@@ -1,0 +1,65 @@
+import { ruleWords, type CoveringCard } from '../coverings/index.ts';
+import type { FlatState } from '../flat/index.ts';
+import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
+import { formatGap, formatReach, unitLabel } from '../units/index.ts';
+import type { Criterion, Verdict } from './words.ts';
+
+/** Share of the floor that must lie within reach of a reading before the map can say `lay`. */
+export const FULL_COVER_SHARE = 0.99;
+
+/** `0.84 m from W1, 2.47 m from the door wall`. */
+export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, number]): string {
+  return tapeFrom(room, plan, { xMm: at[0], yMm: at[1] })
+    .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${d.name}`)
+    .join(', ');
+}
+
+function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
+  const units = room.units;
+  const deciding = state.rules[0]!;
+  const { worst, rule, overMm } = deciding;
+  const unit = unitLabel(units);
+  const suspects = state.heights.setups.filter((s) => s.suspect && s.readings > 0);
+  const short = state.evidence.coveredShare < FULL_COVER_SHARE;
+  let verdict: Verdict;
+  let margin: string;
+  let next: string;
+  if (worst && overMm > 0) {
+    verdict = 'work';
+    const how = worst.kind === 'crown' ? 'an edge rocks by' : 'the gap is';
+    margin = `${formatGap(overMm, units)} ${unit} over: ${how} ${formatGap(worst.valueMm, units)} at ${placeWords(room, plan, worst.at)}. Allowed ${ruleWords(rule, units)}.`;
+    next = worst.kind === 'crown' ? 'Plan the levelling: the high place comes down, or its flanks come up.' : 'Plan the levelling.';
+  } else {
+    margin = `${formatGap(-overMm, units)} ${unit} inside at the worst place measured. Allowed ${ruleWords(rule, units)}.`;
+    verdict = 'lay';
+    next = 'The failure probability is not computed yet: this says what the readings show, not what lies between them.';
+  }
+  if (short && verdict !== 'work') {
+    verdict = 'measure';
+    next = `Read the rest: ${Math.round(state.evidence.coveredShare * 100)} % of the floor is within reach of a reading.`;
+  } else if (suspects.length > 0 && verdict !== 'work') {
+    verdict = 'measure';
+    next = `Read set-up ${suspects.map((s) => s.setup.name).join(', ')} again: it does not close within 1 mm.`;
+  } else if (state.heights.setups.some((s) => s.readings > 0 && s.setup.openRodMm !== null && s.setup.closeRodMm === null) && verdict !== 'work') {
+    verdict = 'measure';
+    next = 'Read the benchmark again to close the set-up.';
+  }
+  return { id: 'flat', title: 'Flatness', verdict, margin, next };
+}
+
+/** Criteria of flatness for a room, worst first. With nothing read the answer is `measure`. */
+export function flatCriteria(room: RoomFacts, plan: Plan, card: CoveringCard, state: FlatState | null): Criterion[] {
+  const criteria: Criterion[] = [];
+  if (!state) {
+    criteria.push({ id: 'flat', title: 'Flatness', verdict: 'measure', margin: 'Nothing read yet.', next: 'Set up the laser and read the benchmark.' });
+  } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state));
+  const needsLips = card.stepMm !== null || card.rules.some((rule) => rule.edgeMm < 500);
+  if (needsLips) {
+    const words = card.stepMm === null ? 'short edges' : `steps over ${formatGap(card.stepMm, room.units)} ${unitLabel(room.units)}`;
+    criteria.push({
+      id: 'lips', title: 'Lips and steps', verdict: 'measure', margin: `No lip entered. The card refuses ${words}, and stations cannot see them.`,
+      next: 'Feel along every joint with a short edge. Lips are entered in a later release; until then this stays open.',
+    });
+  }
+  return criteria;
+}

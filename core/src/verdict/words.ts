@@ -1,0 +1,19 @@
+/** The five words a criterion or a room can be given, worst first. This is the only order of severity. */
+export const VERDICTS = ['stop', 'work', 'measure', 'wait', 'lay'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** One judged criterion of a room. */
+export interface Criterion {
+  id: string;
+  /** What is judged, in the trade's words. */
+  title: string;
+  verdict: Verdict;
+  /** Margin first, place and rule after: complete sentences without units assumed. */
+  margin: string;
+  next: string;
+}
+
+/** The worst of some verdicts; `measure` when there is nothing to judge. */
+export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
+  return VERDICTS.find((word) => verdicts.includes(word)) ?? 'measure';
+}

@@ -1,0 +1,67 @@
+import { defaultSpacingMm, findCard } from '@maquette/core/coverings';
+import { stationsOf } from '@maquette/core/flat';
+import { entryPoint, planOf } from '@maquette/core/room';
+import { roundTo } from '@maquette/core/units';
+import type { FactKind, WriteOf } from '@maquette/contract';
+import { putFact } from '../store/facts.ts';
+import type { Store, Transaction } from '../store/open.ts';
+import { normal, seeded } from './chance.ts';
+import { SCENARIO, type DemoRoom } from './scenario.ts';
+
+const SEED = 41;
+const STARTED = Date.parse('2026-05-04T08:00:00.000Z');
+/** Reading noise of the invented instrument, mm (one standard deviation). */
+const NOISE_MM = 0.25;
+
+/** Height of an invented floor, mm. */
+export function truthAt(room: Pick<DemoRoom, 'bumps' | 'fall'>, xMm: number, yMm: number): number {
+  const fall = (room.fall[0] * xMm + room.fall[1] * yMm) / 1000;
+  return room.bumps.reduce((sum, b) => sum + b.heightMm * Math.exp(-((xMm - b.xMm) ** 2 + (yMm - b.yMm) ** 2) / (2 * b.widthMm ** 2)), fall);
+}
+
+/** Puts the demo scenario into an empty store; returns how many facts it wrote, 0 when the store is not empty. */
+export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): Promise<number> {
+  if (!(await isEmpty())) return 0;
+  const chance = seeded(SEED);
+  let count = 0;
+  await store.write(async (tx) => {
+    const put = async <K extends FactKind>(kind: K, id: string, roomId: string | null, body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>) => {
+      const write = { ...body, baseVersion: 0, writeId: `demo-${count++}`, deleted: false } as unknown as WriteOf<K>;
+      const result = await putFact(tx, kind, id, roomId, write, new Date(STARTED).toISOString());
+      if (!result.ok) throw new Error(`the demo's ${kind} ${id} was refused: ${result.reason}`);
+    };
+    for (const [j, job] of SCENARIO.entries()) {
+      await put('jobs', `demo-${job.slug}`, null, { name: job.name, about: job.about, rank: j });
+      for (const [r, room] of job.rooms.entries()) await seedRoom(tx, put, `demo-${job.slug}`, room, r, chance);
+    }
+  });
+  return count;
+}
+
+type Put = <K extends FactKind>(kind: K, id: string, roomId: string | null, body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>) => Promise<void>;
+
+async function seedRoom(_tx: Transaction, put: Put, jobId: string, room: DemoRoom, rank: number, chance: () => number): Promise<void> {
+  const id = `demo-${room.slug}`;
+  const { name, walls, door, baseKind, cardId, units } = room;
+  await put('rooms', id, null, { jobId, name, rank, walls, door, baseKind, cardId, units, spacingMm: null, contactsOnly: false });
+  const plan = planOf({ walls });
+  const card = findCard([], cardId)!;
+  const stations = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint({ walls, door }, plan));
+  const read = stations.slice(0, Math.round(stations.length * room.readShare));
+  const step = units === 'imperial' ? 25.4 / 16 : 0.5;
+  for (const [s, setup] of room.setups.entries()) {
+    const setupId = `${id}-setup-${setup.name.toLowerCase()}`;
+    const from = Math.round(setup.fromShare * read.length);
+    const to = Math.round((room.setups[s + 1]?.fromShare ?? 1) * read.length);
+    const at = (n: number) => new Date(STARTED + (rank * 90 + s * 40) * 60_000 + n * 9_000).toISOString();
+    const openRodMm = units === 'imperial' ? roundTo(setup.benchMm, step) : setup.benchMm;
+    const closeRodMm = setup.closingMm === null ? null : roundTo(openRodMm + setup.closingMm, 0.1);
+    await put('setups', setupId, id, { name: setup.name, openRodMm, closeRodMm, startedAt: at(0) });
+    for (const [n, station] of read.slice(from, to).entries()) {
+      const rod = openRodMm - truthAt(room, station.xMm, station.yMm) + NOISE_MM * normal(chance);
+      await put('readings', `${setupId}-${String(n + 1).padStart(3, '0')}`, id, {
+        setupId, stationKey: station.key, xMm: station.xMm, yMm: station.yMm, rodMm: roundTo(rod, step), takenAt: at(n + 1), note: '',
+      });
+    }
+  }
+}

@@ -1,0 +1,54 @@
+import { existsSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Store } from '../store/open.ts';
+import { bookRoutes } from './book.ts';
+import { factRoutes } from './facts.ts';
+import { jobFileRoutes } from './job-files.ts';
+import { onError, problem } from './problem.ts';
+
+export interface AppOptions {
+  store: Store;
+  /** Folder of the built app; without one only the API answers. */
+  dist?: string;
+  now?: () => string;
+}
+
+/** The whole HTTP side: API under /api, the built app under everything else. */
+export function createApp({ store, dist, now = () => new Date().toISOString() }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: { defaultSrc: ["'self'"], scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], workerSrc: ["'self'", 'blob:'], upgradeInsecureRequests: null },
+      },
+    }),
+  );
+  const api = express.Router();
+  api.use((_req, res, next) => {
+    res.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  api.use(jobFileRoutes(store, now));
+  api.use(express.json({ limit: '64kb' }));
+  api.get('/health', (_req, res) => void res.json({ ok: true }));
+  api.use(bookRoutes(store));
+  api.use(factRoutes(store, now));
+  api.use((_req, res) => problem(res, 404, 'No such address'));
+  app.use('/api', api);
+  if (dist && existsSync(dist)) {
+    app.use(compression());
+    app.use('/_expo', express.static(join(dist, '_expo'), { immutable: true, maxAge: '1y' }));
+    app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y' }));
+    app.use(express.static(dist, { setHeaders: (res) => res.setHeader('Cache-Control', 'no-cache') }));
+    app.get('/{*path}', (_req, res) => {
+      res.setHeader('Cache-Control', 'no-cache');
+      res.sendFile(resolve(dist, 'index.html'));
+    });
+  }
+  app.use(onError);
+  return app;
+}

@@ -1,0 +1,103 @@
+import { and, eq, isNull } from 'drizzle-orm';
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
+import { FACT_CLASSES, ROOM_FACT_KINDS, type Book, type FactKind, type FactOf, type RoomFactKind, type RoomFactsAnswer, type WriteOf } from '@maquette/contract';
+import type { Database, Transaction } from './open.ts';
+import * as schema from './schema.ts';
+
+const TABLES = { jobs: schema.jobs, rooms: schema.rooms, cards: schema.cards, setups: schema.setups, stations: schema.stations, readings: schema.readings } as const satisfies Record<FactKind, SQLiteTable>;
+
+/** Columns that are the store's own, not the fact's body. */
+const OWN = new Set(['id', 'version', 'writeId', 'updatedAt', 'deletedAt', 'roomId']);
+
+export type AnyFact = FactOf<FactKind> & { roomId?: string };
+
+/** Outcome of a write: stored (or found stored already), or the reason it was not. */
+export type PutResult<K extends FactKind> =
+  | { ok: true; fact: FactOf<K>; created: boolean }
+  | { ok: false; reason: 'conflict'; current: FactOf<K> | null }
+  | { ok: false; reason: 'no-parent'; parent: string };
+
+/** The body of a stored fact: its columns less the store's own. */
+export function bodyOf(fact: object): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(fact).filter(([key]) => !OWN.has(key)));
+}
+
+async function find(tx: Transaction | Database, kind: FactKind, id: string): Promise<AnyFact | undefined> {
+  const table = TABLES[kind] as typeof schema.readings;
+  return (await tx.select().from(table).where(eq(table.id, id)).limit(1))[0] as AnyFact | undefined;
+}
+
+export function isRoomKind(kind: FactKind): kind is RoomFactKind {
+  return (ROOM_FACT_KINDS as readonly FactKind[]).includes(kind);
+}
+
+async function missingParent(tx: Transaction, kind: FactKind, write: Record<string, unknown>, roomId: string | null): Promise<string | null> {
+  if (kind === 'rooms' && !(await find(tx, 'jobs', String(write['jobId'])))) return 'jobId';
+  if (isRoomKind(kind) && !(roomId && (await find(tx, 'rooms', roomId)))) return 'room';
+  if (kind === 'readings') {
+    const setup = await find(tx, 'setups', String(write['setupId']));
+    if (!setup || setup.roomId !== roomId) return 'setupId';
+  }
+  return null;
+}
+
+/**
+ * Stores one write. Sent twice (same writeId) it counts once. Made on a version that is no longer the newest it is refused with
+ * what is held. What it replaces is kept in `revisions`.
+ */
+export async function putFact<K extends FactKind>(tx: Transaction, kind: K, id: string, roomId: string | null, write: WriteOf<K>, now: string): Promise<PutResult<K>> {
+  const { baseVersion, writeId, deleted, ...body } = write as WriteOf<FactKind> & Record<string, unknown>;
+  const held = await find(tx, kind, id);
+  if (held && (held.roomId ?? null) !== roomId) return { ok: false, reason: 'no-parent', parent: 'room' };
+  if (held?.writeId === writeId) return { ok: true, fact: held as FactOf<K>, created: false };
+  if ((held?.version ?? 0) !== baseVersion) {
+    const before = held && (await tx.select().from(schema.revisions).where(and(eq(schema.revisions.factId, id), eq(schema.revisions.writeId, writeId))).limit(1));
+    if (held && before && before.length > 0) return { ok: true, fact: held as FactOf<K>, created: false };
+    return { ok: false, reason: 'conflict', current: (held as FactOf<K> | undefined) ?? null };
+  }
+  const parent = await missingParent(tx, kind, body, roomId);
+  if (parent) return { ok: false, reason: 'no-parent', parent };
+  const row = { ...body, id, version: baseVersion + 1, writeId, updatedAt: now, deletedAt: deleted ? now : null, ...(isRoomKind(kind) ? { roomId } : {}) };
+  const table = TABLES[kind] as typeof schema.readings;
+  if (held) {
+    await keepRevision(tx, kind, held);
+    await tx.update(table).set(row as never).where(eq(table.id, id));
+  } else await tx.insert(table).values(row as never);
+  return { ok: true, fact: row as unknown as FactOf<K>, created: !held };
+}
+
+async function keepRevision(tx: Transaction, kind: FactKind, held: AnyFact): Promise<void> {
+  const { id, version, writeId, updatedAt, deletedAt } = held;
+  await tx.insert(schema.revisions).values({ kind, factId: id, version, writeId, updatedAt, deletedAt, body: bodyOf(held) });
+}
+
+/** All jobs, rooms and cards that are not deleted. */
+export async function readBook(db: Database): Promise<Book> {
+  const [jobs, rooms, cards] = await Promise.all([
+    db.select().from(schema.jobs).where(isNull(schema.jobs.deletedAt)),
+    db.select().from(schema.rooms).where(isNull(schema.rooms.deletedAt)),
+    db.select().from(schema.cards).where(isNull(schema.cards.deletedAt)),
+  ]);
+  return { jobs, rooms, cards } as Book;
+}
+
+/** The facts of one room that are not deleted, or null when there is no such room. */
+export async function readRoomFacts(db: Database, roomId: string): Promise<RoomFactsAnswer | null> {
+  if (!(await find(db, 'rooms', roomId))) return null;
+  const live = async (kind: RoomFactKind) => {
+    const table = TABLES[kind] as typeof schema.readings;
+    return db.select().from(table).where(and(eq(table.roomId, roomId), isNull(table.deletedAt)));
+  };
+  const [setups, stations, readings] = await Promise.all(ROOM_FACT_KINDS.map(live));
+  return { setups, stations, readings } as unknown as RoomFactsAnswer;
+}
+
+/** What a fact is and what it has been, newest first; null when it was never stored. */
+export async function readHistory(db: Database, kind: FactKind, id: string): Promise<{ current: AnyFact; replaced: (typeof schema.revisions.$inferSelect)[] } | null> {
+  const current = await find(db, kind, id);
+  if (!current) return null;
+  const rows = await db.select().from(schema.revisions).where(and(eq(schema.revisions.kind, kind), eq(schema.revisions.factId, id)));
+  return { current, replaced: rows.sort((a, b) => b.version - a.version) };
+}
+
+export { FACT_CLASSES, TABLES, find };
