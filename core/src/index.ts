@@ -39,3 +39,4 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
 export function planRoom(assessment: RoomAssessment, facts: AllRoomFacts, card: CoveringCard, shouldStop?: () => boolean): LevellingPlan | null {
   return assessment.flat ? planLevelling(assessment.flat, card.rules, facts.room.contactsOnly, shouldStop) : null;
 }
+export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';

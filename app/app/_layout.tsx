@@ -1,0 +1,32 @@
+import { useEffect } from 'react';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { Stack } from 'expo-router';
+import { useFonts } from 'expo-font';
+import { StatusBar } from 'expo-status-bar';
+import { cacheStored, persistOptions, queryClient } from '../src/data/client.ts';
+import { startOutbox } from '../src/data/outbox.ts';
+import { FACE, LookProvider } from '../src/theme/theme.tsx';
+
+export default function Layout() {
+  // The screen is usable before the faces are in: figures keep their width, only their shape changes.
+  useFonts({
+    [FACE.text]: require('@expo-google-fonts/barlow/400Regular/Barlow_400Regular.ttf'),
+    [FACE.textBold]: require('@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf'),
+    [FACE.figure]: require('@expo-google-fonts/barlow-semi-condensed/500Medium/BarlowSemiCondensed_500Medium.ttf'),
+    [FACE.figureBold]: require('@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf'),
+  });
+  useEffect(() => {
+    void startOutbox(cacheStored);
+    if (!__DEV__ && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
+    // Asks the browser not to clear what has not been sent when the device runs short of space.
+    void navigator.storage?.persist?.();
+  }, []);
+  return (
+    <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions}>
+      <LookProvider>
+        <StatusBar style="auto" />
+        <Stack screenOptions={{ headerShown: false, animation: 'none' }} />
+      </LookProvider>
+    </PersistQueryClientProvider>
+  );
+}

@@ -1,0 +1,5 @@
+import { SiteBook } from '../src/book/site-book.tsx';
+
+export default function Home() {
+  return <SiteBook />;
+}

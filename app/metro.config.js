@@ -1,0 +1,27 @@
+const http = require('node:http');
+const { getDefaultConfig } = require('expo/metro-config');
+
+const config = getDefaultConfig(__dirname);
+
+// Their ESM builds assign to exports in a way the bundle refuses at run time; the CJS builds do not.
+const commonJs = new Set(['class-validator', 'class-transformer']);
+const original = config.resolver.resolveRequest;
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (commonJs.has(name)) return { type: 'sourceFile', filePath: require.resolve(name) };
+  // Phone number metadata: 150 kB behind a validator we do not use.
+  if (name.startsWith('libphonenumber-js')) return { type: 'empty' };
+  return (original ?? context.resolveRequest)(context, name, platform);
+};
+
+// In development the app is served here and the API by Express.
+config.server.enhanceMiddleware = (middleware) => (req, res, next) => {
+  if (!req.url.startsWith('/api/')) return middleware(req, res, next);
+  const proxied = http.request({ host: '127.0.0.1', port: 4310, path: req.url, method: req.method, headers: req.headers }, (answer) => {
+    res.writeHead(answer.statusCode, answer.headers);
+    answer.pipe(res);
+  });
+  proxied.on('error', () => res.writeHead(502).end());
+  return req.pipe(proxied);
+};
+
+module.exports = config;

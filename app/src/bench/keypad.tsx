@@ -1,0 +1,206 @@
+import { useEffect, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
+import { usePalette } from '../theme/theme.tsx';
+import { Button } from '../ui/button.tsx';
+import { Words } from '../ui/text.tsx';
+import { correct, EMPTY, entryMm, entryText, press, pressSixteenth, type Entry } from './entry.ts';
+
+export interface PadAction {
+  label: string;
+  onPress: () => void;
+  disabled?: boolean;
+}
+
+interface Props {
+  units: UnitSystem;
+  /** What is asked, in large type, and what helps to answer it. */
+  title: string;
+  lines: readonly string[];
+  /** Last value, shown while nothing is keyed and brought up by Correct. mm. */
+  lastMm: number | null;
+  range: { min: number; max: number };
+  /** A value this far from the last is asked back before it is taken, mm. */
+  doubtMm?: number;
+  take: string;
+  onTake: (mm: number) => void;
+  /** Two keys over Take. */
+  actions?: readonly PadAction[];
+  /** Changes when another thing is asked: the entry starts anew. */
+  asked: string;
+}
+
+const ROWS = [
+  ['7', '8', '9'],
+  ['4', '5', '6'],
+  ['1', '2', '3'],
+];
+
+function Key({ label, onPress, name, low = false, chosen = false }: { label: string; onPress: () => void; name?: string; low?: boolean; chosen?: boolean }) {
+  const palette = usePalette();
+  return (
+    <Pressable
+      role="button"
+      accessibilityLabel={name ?? label}
+      aria-pressed={low ? chosen : undefined}
+      onPress={onPress}
+      style={({ pressed }) => [low ? styles.low : styles.key, { borderColor: palette.rule, backgroundColor: chosen ? palette.chalk : pressed ? palette.plank : palette.bench }]}
+    >
+      <Words figure bold size={low ? 'text' : 'title'} color={chosen ? palette.onChalk : palette.ink}>
+        {label}
+      </Words>
+    </Pressable>
+  );
+}
+
+/** The one pad for every measure: digits with half millimetres, or inches with sixteenths. Also takes the keyboard. */
+export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTake, actions = [], asked }: Props) {
+  const palette = usePalette();
+  const [entry, setEntry] = useState<Entry>(EMPTY);
+  const [question, setQuestion] = useState<string | null>(null);
+  const [doubted, setDoubted] = useState<number | null>(null);
+  useEffect(() => {
+    setEntry(EMPTY);
+    setQuestion(null);
+    setDoubted(null);
+  }, [asked, units]);
+
+  const edit = (next: Entry) => {
+    setEntry(next);
+    setQuestion(null);
+    setDoubted(null);
+  };
+  const submit = (sure = false) => {
+    const mm = entryMm(entry, units);
+    if (mm === null) return setQuestion('Key the reading first.');
+    const shown = formatRod(mm, units);
+    if (mm < range.min || mm > range.max) {
+      return setQuestion(`${shown} ${unitLabel(units)} is out of range: ${formatRod(range.min, units)} to ${formatRod(range.max, units)} is taken.`);
+    }
+    if (!sure && doubtMm !== undefined && lastMm !== null && Math.abs(mm - lastMm) > doubtMm) {
+      setDoubted(mm);
+      return setQuestion(`${shown}? The last was ${formatRod(lastMm, units)}.`);
+    }
+    setEntry(EMPTY);
+    setQuestion(null);
+    setDoubted(null);
+    navigator.vibrate?.(20);
+    return onTake(mm);
+  };
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement | null;
+      if (event.ctrlKey || event.metaKey || event.altKey || (target && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))) return;
+      if (/^[0-9.]$/.test(event.key)) edit(press(entry, event.key, units));
+      else if (event.key === ',') edit(press(entry, '.', units));
+      else if (event.key === 'Backspace') edit(correct(entry, lastMm, units));
+      else if (event.key === 'Enter' && target?.getAttribute('role') !== 'button') submit(doubted !== null);
+      else return;
+      event.preventDefault();
+    };
+    globalThis.addEventListener('keydown', onKey);
+    return () => globalThis.removeEventListener('keydown', onKey);
+  });
+
+  const text = entryText(entry, units);
+  return (
+    <View style={styles.box}>
+      <View style={styles.ask}>
+        <View style={styles.words}>
+          <Words bold size="large">
+            {title}
+          </Words>
+          {lines.map((line) => (
+            <Words key={line} size="small" quiet figure>
+              {line}
+            </Words>
+          ))}
+        </View>
+        <View style={styles.entry}>
+          <Words figure bold size="entry" color={text ? palette.ink : palette.quiet} testID="entry" accessibilityLabel={text ? `Keyed ${text} ${unitLabel(units)}` : 'Nothing keyed'} style={text ? null : styles.ghost}>
+            {text || (lastMm === null ? '–' : formatRod(lastMm, units))}
+          </Words>
+          <View style={[styles.caret, { backgroundColor: palette.chalk }]} />
+          <Words figure quiet size="large">
+            {unitLabel(units)}
+          </Words>
+        </View>
+      </View>
+      {question ? (
+        <View role="alert" style={[styles.question, { backgroundColor: palette.highWash }]}>
+          <Words bold style={styles.words}>
+            {question}
+          </Words>
+          {doubted !== null ? <Button label={`Take ${formatRod(doubted, units)}`} onPress={() => submit(true)} style={styles.sure} /> : null}
+        </View>
+      ) : null}
+      {units === 'imperial' ? (
+        <View>
+          {[0, 8].map((from) => (
+            <View key={from} style={styles.row}>
+              {Array.from({ length: 8 }, (_, i) => from + i).map((n) => (
+                <Key key={n} low label={n === 0 ? '0' : formatRod((n * 25.4) / 16, 'imperial')} name={n === 0 ? 'No sixteenths' : `${n} sixteenths`} chosen={n !== 0 && entry.sixteenths === n} onPress={() => edit(n === 0 ? { ...entry, sixteenths: null } : pressSixteenth(entry, n))} />
+              ))}
+            </View>
+          ))}
+        </View>
+      ) : null}
+      <View style={styles.pad}>
+        <View style={styles.digits}>
+          {ROWS.map((row) => (
+            <View key={row[0]} style={styles.row}>
+              {row.map((digit) => (
+                <Key key={digit} label={digit} onPress={() => edit(press(entry, digit, units))} />
+              ))}
+            </View>
+          ))}
+          <View style={styles.row}>
+            {units === 'metric' ? <Key label=".5" name="and a half" onPress={() => edit(press(entry, '.5', units))} /> : null}
+            <Key label="0" onPress={() => edit(press(entry, '0', units))} />
+            {units === 'metric' ? <Key label="." name="point" onPress={() => edit(press(entry, '.', units))} /> : null}
+          </View>
+        </View>
+        <View style={styles.side}>
+          <SideKey label="Correct" onPress={() => edit(correct(entry, lastMm, units))} />
+          {[0, 1].map((slot) => {
+            const action = actions[slot];
+            return action ? <SideKey key={slot} label={action.label} onPress={action.onPress} disabled={action.disabled ?? false} /> : <SideKey key={slot} label="" onPress={() => undefined} disabled />;
+          })}
+          <Pressable role="button" accessibilityLabel={take} testID="take" onPress={() => submit(doubted !== null)} style={({ pressed }) => [styles.key, { borderColor: palette.chalk, backgroundColor: palette.chalk, opacity: pressed ? 0.85 : 1 }]}>
+            <Words bold size="large" color={palette.onChalk}>
+              {take}
+            </Words>
+          </Pressable>
+        </View>
+      </View>
+    </View>
+  );
+}
+
+function SideKey({ label, onPress, disabled = false }: PadAction) {
+  const palette = usePalette();
+  if (label === '') return <View aria-hidden style={[styles.key, { borderColor: palette.rule, backgroundColor: palette.bench }]} />;
+  return (
+    <Pressable role="button" accessibilityLabel={label} disabled={disabled} onPress={onPress} style={({ pressed }) => [styles.key, { borderColor: palette.rule, backgroundColor: pressed ? palette.plank : palette.bench }]}>
+      <Words bold color={disabled ? palette.quiet : palette.chalk}>{label}</Words>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { flexShrink: 0 },
+  ask: { flexDirection: 'row', paddingHorizontal: 16, paddingVertical: 8, gap: 8, alignItems: 'center', minHeight: 76 },
+  words: { flex: 1 },
+  entry: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  ghost: { opacity: 1, fontWeight: '400', fontSize: 28 },
+  caret: { width: 2, height: 44 },
+  question: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 16, paddingVertical: 6, minHeight: 48 },
+  sure: { flexGrow: 0 },
+  pad: { flexDirection: 'row' },
+  digits: { flex: 3 },
+  side: { flex: 1.15 },
+  row: { flexDirection: 'row' },
+  key: { flex: 1, minHeight: 56, borderTopWidth: 1, borderLeftWidth: 1, alignItems: 'center', justifyContent: 'center' },
+  low: { flex: 1, minHeight: 48, borderTopWidth: 1, borderLeftWidth: 1, alignItems: 'center', justifyContent: 'center' },
+});

@@ -1,0 +1,22 @@
+import Svg, { Path } from 'react-native-svg';
+import { boundsMm, outlineOf, type Wall } from '@maquette/core/room';
+import type { Verdict } from '@maquette/core/verdict';
+import { usePalette } from '../theme/theme.tsx';
+
+/** One scale for every footprint of the book, so that a hall looks larger than a boot room. px for each mm. */
+export const BOOK_SCALE = 0.0225;
+
+/** A room's outline, tinted by its verdict. */
+export function Footprint({ walls, verdict, scale = BOOK_SCALE }: { walls: Wall[]; verdict: Verdict | null; scale?: number }) {
+  const palette = usePalette();
+  const { corners } = outlineOf(walls);
+  const b = boundsMm(corners);
+  const [w, h] = [(b.maxX - b.minX) * scale, (b.maxY - b.minY) * scale];
+  const path = `M${corners.map((c) => `${(c.xMm - b.minX) * scale + 2} ${(b.maxY - c.yMm) * scale + 2}`).join('L')}Z`;
+  return (
+    <Svg width={w + 4} height={h + 4} aria-hidden>
+      <Path d={path} fill={palette.bench} />
+      <Path d={path} fill={verdict ? palette.verdict[verdict] : palette.plank} fillOpacity={verdict ? 0.16 : 1} stroke={palette.ink} strokeWidth={2} />
+    </Svg>
+  );
+}

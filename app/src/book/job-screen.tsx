@@ -1,0 +1,156 @@
+import { useEffect, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { areaM2, BASE_WORDS, outlineOf, rectangleWalls, WALL_LENGTH_MM, type BaseKind, type Wall } from '@maquette/core/room';
+import { SHIPPED_CARDS } from '@maquette/core/coverings';
+import { formatArea } from '@maquette/core/units';
+import { newId } from '../data/ids.ts';
+import { bodyOf } from '../data/merge.ts';
+import { useUnits } from '../data/device-settings.ts';
+import { useBook, type ShownBook } from '../data/use-facts.ts';
+import { write, type Change } from '../data/write.ts';
+import { Header } from '../room/header.tsx';
+import { usePalette } from '../theme/theme.tsx';
+import { Button, ButtonRow } from '../ui/button.tsx';
+import { Field } from '../ui/field.tsx';
+import { Fold } from '../ui/fold.tsx';
+import { LengthField } from '../ui/length-field.tsx';
+import { Words } from '../ui/text.tsx';
+import { UndoBar } from '../ui/undo-bar.tsx';
+import { Footprint } from './footprint.tsx';
+import { saveJob } from './job-files.ts';
+
+type Job = ShownBook['jobs'][number];
+
+/** The changes that put `id` one place earlier or later among its like. */
+function moved<T extends { id: string; rank: number }>(list: readonly T[], id: string, by: 1 | -1, kind: 'rooms' | 'jobs'): Change[] {
+  const at = list.findIndex((one) => one.id === id);
+  const [a, b] = [list[at], list[at + by]];
+  if (!a || !b) return [];
+  // Two facts of equal rank stand in order of id: the one moved needs a rank of its own.
+  const [first, second] = a.rank === b.rank ? [b.rank, a.rank + by] : [b.rank, a.rank];
+  return [
+    { kind, id: a.id, body: { ...bodyOf(a), rank: a.rank === b.rank ? second : first } as never },
+    { kind, id: b.id, body: { ...bodyOf(b), rank: a.rank === b.rank ? b.rank : second } as never },
+  ];
+}
+
+/** One job: its rooms, in their order, and what can be done with the whole of it. */
+export function JobScreen({ jobId }: { jobId: string }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const book = useBook();
+  const job = book.jobs.find((one) => one.id === jobId);
+  const rooms = book.rooms.filter((room) => room.jobId === jobId);
+  const units = useUnits()[0];
+  return (
+    <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
+      <Header title={job?.name ?? (book.loading ? 'Opening …' : 'No such job')} backLabel="Site book" onBack={() => router.replace('/')} />
+      <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
+        {rooms.map((room, index) => (
+          <View key={room.id} style={[styles.room, { borderColor: palette.rule }]}>
+            <View style={styles.line}>
+              <Footprint walls={room.walls as Wall[]} verdict={null} scale={0.009} />
+              <View style={styles.grow}>
+                <Words bold>{room.name}</Words>
+                <Words size="small" quiet>{`${formatArea(areaM2(outlineOf(room.walls as Wall[]).corners), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
+              </View>
+            </View>
+            <ButtonRow>
+              <Button label="Open" hint={room.name} kind="main" onPress={() => router.push(`/rooms/${room.id}/flat`)} />
+              <Button label="Earlier" hint={`Move ${room.name}`} disabled={index === 0} onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, -1, 'rooms'))} />
+              <Button label="Later" hint={`Move ${room.name}`} disabled={index === rooms.length - 1} onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, 1, 'rooms'))} />
+            </ButtonRow>
+          </View>
+        ))}
+        {job ? <NewRoom job={job} rooms={rooms} units={units} onMade={(id) => router.push(`/rooms/${id}/room`)} /> : null}
+        {job ? <WholeJob job={job} book={book} onGone={() => router.replace('/')} /> : null}
+      </ScrollView>
+      <UndoBar />
+    </View>
+  );
+}
+
+function NewRoom({ job, rooms, units, onMade }: { job: Job; rooms: ShownBook['rooms']; units: 'metric' | 'imperial'; onMade: (id: string) => void }) {
+  const [name, setName] = useState('');
+  const [widthMm, setWidth] = useState<number | null>(null);
+  const [depthMm, setDepth] = useState<number | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const make = async () => {
+    if (name.trim() === '') return setProblem('Empty: a room needs a name');
+    if (widthMm === null || depthMm === null) return setProblem('Both lengths are needed');
+    const id = newId();
+    const widthOfDoor = Math.min(800, Math.max(300, widthMm - 200));
+    const result = await write(`${name.trim()} added`, [
+      {
+        kind: 'rooms', id,
+        body: {
+          jobId: job.id, name: name.trim(), rank: Math.max(-1, ...rooms.map((room) => room.rank)) + 1, walls: rectangleWalls(widthMm, depthMm),
+          door: widthMm >= 400 ? { wall: 0, fromMm: Math.min(100, widthMm - widthOfDoor), widthMm: widthOfDoor, hinge: 'start', swing: 'in' } : null,
+          baseKind: 'slab-on-ground', cardId: SHIPPED_CARDS[0]!.id, units, spacingMm: null, contactsOnly: false,
+        },
+      },
+    ]);
+    if (!result.ok) return setProblem(result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
+    return onMade(id);
+  };
+  return (
+    <Fold title="Add a room" open={rooms.length === 0}>
+      <Field label="What the room is called" value={name} onChange={setName} problem={problem} />
+      <View style={styles.pair}>
+        <LengthField label="Along the door wall" mm={widthMm} units={units} range={WALL_LENGTH_MM} onTaken={setWidth} />
+        <LengthField label="Across it" mm={depthMm} units={units} range={WALL_LENGTH_MM} onTaken={setDepth} />
+      </View>
+      <Words size="small" quiet>
+        Two lengths make a rectangle. Alcoves, an L, other angles and the door’s place come next, on the sheet.
+      </Words>
+      <Button kind="main" label="Add the room" onPress={() => void make()} />
+    </Fold>
+  );
+}
+
+function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: () => void }) {
+  const [name, setName] = useState(job.name);
+  const [about, setAbout] = useState(job.about);
+  const [said, setSaid] = useState<string | null>(null);
+  useEffect(() => {
+    setName(job.name);
+    setAbout(job.about);
+  }, [job.name, job.about]);
+  const keep = () => {
+    if (name.trim() === '' || (name.trim() === job.name && about.trim() === job.about)) return setName(name.trim() === '' ? job.name : name);
+    return void write('Job renamed', [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), name: name.trim(), about: about.trim() } as never }]);
+  };
+  const at = book.jobs.findIndex((one) => one.id === job.id);
+  return (
+    <Fold title="The whole job">
+      <Field label="Name" value={name} onChange={setName} onDone={keep} />
+      <Field label="In a few words" value={about} onChange={setAbout} onDone={keep} />
+      <ButtonRow>
+        <Button label="Earlier in the book" disabled={at === 0} onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, -1, 'jobs'))} />
+        <Button label="Later in the book" disabled={at === book.jobs.length - 1} onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, 1, 'jobs'))} />
+      </ButtonRow>
+      <ButtonRow>
+        <Button label="Save the job (JSON)" onPress={() => void saveJob(job.id, job.name).then(setSaid)} />
+        <Button
+          label="Remove the job"
+          onPress={() => {
+            if (!globalThis.confirm(`Remove ${job.name} and its rooms from the book? Undo brings it back.`)) return;
+            void write(`${job.name} removed`, [{ kind: 'jobs', id: job.id, body: bodyOf(job) as never, deleted: true }]);
+            onGone();
+          }}
+        />
+      </ButtonRow>
+      {said ? <Words role="alert">{said}</Words> : null}
+    </Fold>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1 },
+  grow: { flex: 1 },
+  list: { padding: 16, gap: 16, width: '100%', maxWidth: 1000, alignSelf: 'center' },
+  room: { borderBottomWidth: 1, paddingBottom: 16, gap: 8 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 16, minHeight: 56 },
+  pair: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+});

@@ -1,0 +1,41 @@
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { useUnits } from '../data/device-settings.ts';
+import { Header } from '../room/header.tsx';
+import { LIGHTS, useLook, type Light } from '../theme/theme.tsx';
+import { Button } from '../ui/button.tsx';
+import { Choice } from '../ui/choice.tsx';
+import { Words } from '../ui/text.tsx';
+
+const LIGHT_WORDS: Record<Light, string> = { device: 'As the device', day: 'Day', sun: 'Sun', dusk: 'Dusk' };
+
+/** What belongs to this device, not to a job. */
+export function SettingsScreen() {
+  const router = useRouter();
+  const { palette, light, setLight } = useLook();
+  const [units, setUnits] = useUnits();
+  return (
+    <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
+      <Header title="Settings" backLabel="Site book" onBack={() => router.replace('/')} />
+      <ScrollView role="main" contentContainerStyle={styles.list}>
+        <Choice label="Light" inline value={light} options={LIGHTS.map((value) => ({ value, label: LIGHT_WORDS[value] }))} onChange={setLight} />
+        <Words size="small" quiet>
+          Sun is black on white with heavier lines, for outdoors.
+        </Words>
+        <Choice label="Units for new rooms and the book" inline value={units} options={[{ value: 'metric', label: 'Millimetres' }, { value: 'imperial', label: 'Feet and inches' }]} onChange={setUnits} />
+        <Words size="small" quiet>
+          Each room keeps its own units: change them in its top line.
+        </Words>
+        <Button label="Covering cards" onPress={() => router.push('/cards')} />
+        <Words size="small" quiet>
+          Maquette advises; it does not certify. The maker’s sheet and local codes win.
+        </Words>
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1 },
+  list: { padding: 16, gap: 16, width: '100%', maxWidth: 700, alignSelf: 'center' },
+});

@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { areaM2, outlineOf, type Wall } from '@maquette/core/room';
+import { formatArea } from '@maquette/core/units';
+import { worstVerdict } from '@maquette/core/verdict';
+import { newId } from '../data/ids.ts';
+import type { ShownBook } from '../data/use-facts.ts';
+import { useBook } from '../data/use-facts.ts';
+import { write } from '../data/write.ts';
+import { useUnits } from '../data/device-settings.ts';
+import { Header } from '../room/header.tsx';
+import { Trouble } from '../room/trouble.tsx';
+import { usePalette } from '../theme/theme.tsx';
+import { Button, ButtonRow } from '../ui/button.tsx';
+import { Field } from '../ui/field.tsx';
+import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
+import { Words } from '../ui/text.tsx';
+import { UndoBar } from '../ui/undo-bar.tsx';
+import { useVerdicts, type RoomLine } from '../worker/use-verdicts.ts';
+import { Footprint } from './footprint.tsx';
+import { bringJobIn } from './job-files.ts';
+
+/** Home: jobs as ruled lines, their rooms drawn to one scale, and the next thing to do. */
+export function SiteBook() {
+  const palette = usePalette();
+  const router = useRouter();
+  const book = useBook();
+  const lines = useVerdicts(book);
+  const units = useUnits()[0];
+  const [naming, setNaming] = useState(false);
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const make = async () => {
+    if (name.trim() === '') return setProblem('Empty: a job needs a name');
+    const id = newId();
+    const rank = Math.max(0, ...book.jobs.map((job) => job.rank)) + 1;
+    const result = await write(`${name.trim()} added`, [{ kind: 'jobs', id, body: { name: name.trim(), about: '', rank } }]);
+    if (!result.ok) return setProblem(result.problems.map((p) => p.message).join('; '));
+    setNaming(false);
+    setName('');
+    return router.push(`/jobs/${id}`);
+  };
+  return (
+    <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
+      <Header title="Site book" right={<Button kind="quiet" label="Settings" onPress={() => router.push('/settings')} style={styles.settings} />} />
+      <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
+        <Trouble units={units} />
+        {book.jobs.map((job) => (
+          <JobEntry key={job.id} job={job} book={book} lines={lines} units={units} />
+        ))}
+        {!book.loading && book.jobs.length === 0 ? (
+          <View style={styles.empty}>
+            <Words bold size="large">
+              No job yet
+            </Words>
+            <Words>Name the job, add its rooms by two tape measures each, then walk them with a laser and a staff. Start the server with its demo to see Sluice House, a worked example.</Words>
+          </View>
+        ) : null}
+        {book.loading ? <Words style={styles.empty}>Opening the book …</Words> : null}
+      </ScrollView>
+      <UndoBar />
+      <View style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.sheet }]}>
+        {naming ? (
+          <>
+            <Field label="What the job is called" value={name} onChange={setName} problem={problem} />
+            <ButtonRow>
+              <Button kind="main" label="Add the job" onPress={() => void make()} />
+              <Button label="Leave it" onPress={() => setNaming(false)} />
+            </ButtonRow>
+          </>
+        ) : (
+          <ButtonRow>
+            <Button kind="main" label="New job" onPress={() => setNaming(true)} style={styles.wideButton} />
+            <Button label="Bring a job in" onPress={() => void bringJobIn().then((id) => id && router.push(`/jobs/${id}`))} />
+          </ButtonRow>
+        )}
+      </View>
+    </View>
+  );
+}
+
+function JobEntry({ job, book, lines, units }: { job: ShownBook['jobs'][number]; book: ShownBook; lines: ReadonlyMap<string, RoomLine>; units: 'metric' | 'imperial' }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const rooms = book.rooms.filter((room) => room.jobId === job.id);
+  const area = rooms.reduce((sum, room) => sum + areaM2(outlineOf(room.walls as Wall[]).corners), 0);
+  const judged = rooms.filter((room) => lines.has(room.id));
+  const worst = judged.length > 0 ? worstVerdict(judged.map((room) => lines.get(room.id)!.verdict)) : null;
+  const first = worst ? judged.find((room) => lines.get(room.id)!.verdict === worst) : undefined;
+  const left = judged.reduce((sum, room) => sum + lines.get(room.id)!.stations - lines.get(room.id)!.read, 0);
+  const next = !first || !worst ? null : worst === 'lay' ? 'Flat everywhere it was read' : `${first.name}: ${lines.get(first.id)!.next}`;
+  return (
+    <View style={[styles.job, { borderColor: palette.rule, backgroundColor: palette.paper }]}>
+      <Pressable role="button" accessibilityLabel={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>
+        <Words bold size="large" role="heading" aria-level={2} style={styles.grow}>
+          {job.name}
+        </Words>
+        <Words figure quiet>{[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}</Words>
+      </Pressable>
+      <View style={styles.rooms}>
+        {rooms.map((room) => {
+          const line = lines.get(room.id);
+          return (
+            <Pressable key={room.id} role="link" accessibilityLabel={`${room.name}${line ? `: ${VERDICT_WORDS[line.verdict]}` : ''}`} onPress={() => router.push(`/rooms/${room.id}/flat`)} style={styles.room}>
+              <Footprint walls={room.walls as Wall[]} verdict={line?.verdict ?? null} />
+              <View style={styles.under}>
+                {line ? <Mark verdict={line.verdict} width={26} /> : null}
+                <Words figure size="small">
+                  {room.name}
+                </Words>
+              </View>
+            </Pressable>
+          );
+        })}
+        {rooms.length === 0 ? <Button label="Add the first room" onPress={() => router.push(`/jobs/${job.id}`)} style={styles.first} /> : null}
+      </View>
+      {next && worst ? (
+        <View style={styles.next}>
+          <Mark verdict={worst} width={44} />
+          <Words style={styles.grow}>{next}</Words>
+          {left > 0 ? <Words figure bold>{`${left} to read`}</Words> : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1 },
+  grow: { flex: 1 },
+  list: { paddingBottom: 16, width: '100%', maxWidth: 1000, alignSelf: 'center' },
+  settings: { minHeight: 32, paddingVertical: 0, paddingHorizontal: 0 },
+  empty: { padding: 16, gap: 8 },
+  job: { borderBottomWidth: 1, paddingHorizontal: 16, paddingBottom: 16, gap: 8 },
+  title: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 56 },
+  rooms: { flexDirection: 'row', flexWrap: 'wrap', gap: 16, alignItems: 'flex-start' },
+  room: { gap: 4, minWidth: 56, minHeight: 56 },
+  under: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  next: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 40 },
+  first: { flexGrow: 0 },
+  foot: { padding: 16, borderTopWidth: 1, gap: 8, width: '100%', maxWidth: 1000, alignSelf: 'center' },
+  wideButton: { flexGrow: 3 },
+});

@@ -1,0 +1,64 @@
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { ruleWords, SHIPPED_CARDS, strictness, type CoveringCard } from '@maquette/core/coverings';
+import { newId } from '../data/ids.ts';
+import { bodyOf } from '../data/merge.ts';
+import { useUnits } from '../data/device-settings.ts';
+import { useBook } from '../data/use-facts.ts';
+import { write } from '../data/write.ts';
+import { Header } from '../room/header.tsx';
+import { usePalette } from '../theme/theme.tsx';
+import { Button, ButtonRow } from '../ui/button.tsx';
+import { Words } from '../ui/text.tsx';
+import { UndoBar } from '../ui/undo-bar.tsx';
+
+/** A copy's body: everything but the id, under a name of its own. */
+export function copyOf(card: CoveringCard): Omit<CoveringCard, 'id'> {
+  const body = bodyOf(card) as unknown as Omit<CoveringCard, 'id'>;
+  return { ...body, rules: card.rules.map((rule) => ({ ...rule })), name: `${card.name}, my copy`.slice(0, 80), source: `Copied from “${card.name}”. Write here whose sheet the figures come from.` };
+}
+
+/** Cards that ship and cards of one's own. */
+export function CardsScreen() {
+  const palette = usePalette();
+  const router = useRouter();
+  const book = useBook();
+  const units = useUnits()[0];
+  const own = book.cards as unknown as CoveringCard[];
+  const copy = async (card: CoveringCard) => {
+    const id = newId();
+    const body = copyOf(card);
+    const result = await write(`${body.name} added`, [{ kind: 'cards', id, body: body as never }]);
+    if (result.ok) router.push(`/cards/${id}`);
+  };
+  return (
+    <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
+      <Header title="Covering cards" backLabel="Back" onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
+      <ScrollView role="main" contentContainerStyle={styles.list}>
+        <Words>A card holds what the covering’s sheet asks of the floor. Shipped cards are generic: copy one and write in the maker’s figures.</Words>
+        {[...own, ...SHIPPED_CARDS].map((card) => (
+          <View key={card.id} style={[styles.card, { borderColor: palette.rule }]}>
+            <Words bold size="large">
+              {card.name}
+            </Words>
+            <Words figure>{`${card.rules.map((rule) => ruleWords(rule, units)).join(' and ')}${card.stepMm === null ? '' : ` · no step over ${card.stepMm} mm`} · ${Math.round(Math.min(...card.rules.map(strictness)) * 10) / 10} mm/m²`}</Words>
+            <Words size="small" quiet>
+              {card.source}
+            </Words>
+            <ButtonRow>
+              <Button label={own.includes(card) ? 'Edit' : 'See'} hint={card.name} onPress={() => router.push(`/cards/${card.id}`)} />
+              <Button label="Copy" hint={card.name} onPress={() => void copy(card)} />
+            </ButtonRow>
+          </View>
+        ))}
+      </ScrollView>
+      <UndoBar />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1 },
+  list: { padding: 16, gap: 16, width: '100%', maxWidth: 800, alignSelf: 'center' },
+  card: { borderTopWidth: 1, paddingTop: 12, gap: 4 },
+});

@@ -1,0 +1,80 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import { useOutbox } from '../data/use-facts.ts';
+import { usePalette } from '../theme/theme.tsx';
+import { Words } from '../ui/text.tsx';
+
+/** How sending stands, in words: what waits, what was refused, whether the server answers. */
+export function sendingWords(waiting: number, troubled: number, reachable: boolean): string {
+  if (troubled > 0) return `${troubled} to decide`;
+  if (waiting > 0) return `${waiting} waiting to send`;
+  return reachable ? 'all sent' : 'no signal, all sent';
+}
+
+export function SendingState({ onTrouble }: { onTrouble?: () => void }) {
+  const palette = usePalette();
+  const { waiting, reachable } = useOutbox();
+  const troubled = waiting.filter((w) => w.trouble).length;
+  const words = sendingWords(waiting.length, troubled, reachable);
+  const text = (
+    <Words size="small" figure quiet={troubled === 0} bold={troubled > 0} color={troubled > 0 ? palette.verdict.stop : undefined} testID="sending">
+      {words}
+    </Words>
+  );
+  if (troubled === 0 || !onTrouble) return <View role="status">{text}</View>;
+  return (
+    <Pressable role="button" accessibilityLabel={`${words}: look at them`} onPress={onTrouble} style={styles.touch}>
+      {text}
+    </Pressable>
+  );
+}
+
+interface Props {
+  above?: string;
+  title: string;
+  backLabel?: string;
+  onBack?: () => void;
+  right?: React.ReactNode;
+  onTrouble?: () => void;
+}
+
+/** Top line of every screen: the way back, where one is, how sending stands. */
+export function Header({ above, title, backLabel = 'Back', onBack, right, onTrouble }: Props) {
+  const palette = usePalette();
+  return (
+    <View role="banner" style={[styles.bar, { backgroundColor: palette.sheet, borderColor: palette.rule }]}>
+      {onBack ? (
+        <Pressable role="button" accessibilityLabel={backLabel} onPress={onBack} style={styles.back}>
+          <Svg width={12} height={20} viewBox="0 0 12 20" aria-hidden>
+            <Path d="M10 2L3 10L10 18" fill="none" stroke={palette.chalk} strokeWidth={3} />
+          </Svg>
+        </Pressable>
+      ) : (
+        <View style={styles.margin} />
+      )}
+      <View style={styles.names}>
+        {above ? (
+          <Words size="small" quiet numberOfLines={1}>
+            {above}
+          </Words>
+        ) : null}
+        <Words bold size="large" role="heading" aria-level={1} numberOfLines={1}>
+          {title}
+        </Words>
+      </View>
+      <View style={styles.right}>
+        {right}
+        <SendingState onTrouble={onTrouble} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  bar: { flexDirection: 'row', alignItems: 'center', minHeight: 60, borderBottomWidth: 1, paddingRight: 16 },
+  back: { width: 52, minHeight: 56, alignItems: 'center', justifyContent: 'center' },
+  margin: { width: 16 },
+  names: { flex: 1 },
+  right: { alignItems: 'flex-end', justifyContent: 'center' },
+  touch: { minHeight: 48, justifyContent: 'center' },
+});

@@ -1,0 +1,84 @@
+import { useEffect, useRef, useState, type RefObject } from 'react';
+import type { View } from 'react-native';
+import type { Polygon } from '@maquette/core/room';
+import { fitView, panned, zoomed, type SheetView } from './view.ts';
+
+interface Held {
+  view: SheetView;
+  setView: (view: SheetView) => void;
+  fit: SheetView;
+  onTap: (xPx: number, yPx: number) => void;
+}
+
+const TAP_PX = 8;
+const DOUBLE_MS = 300;
+
+/**
+ * Pan with one finger, pinch with two, wheel to zoom, double tap to fit, tap to choose. Follows the fitted view until the
+ * user moves it.
+ */
+export function useSheetView(ref: RefObject<View | null>, corners: Polygon, size: { width: number; height: number }, onTap: (view: SheetView, xPx: number, yPx: number) => void) {
+  const fit = fitView(corners, size.width, size.height);
+  const [own, setOwn] = useState<SheetView | null>(null);
+  const view = own ? { ...own, widthPx: size.width, heightPx: size.height } : fit;
+  const held = useRef<Held>({ view, setView: setOwn, fit, onTap: () => undefined });
+  held.current = { view, setView: setOwn, fit, onTap: (x, y) => onTap(view, x, y) };
+
+  useEffect(() => {
+    const node = ref.current as unknown as HTMLElement | null;
+    if (!node?.addEventListener) return;
+    const fingers = new Map<number, [number, number]>();
+    let moved = 0;
+    let tappedAt = 0;
+    const at = (event: PointerEvent | WheelEvent): [number, number] => {
+      const box = node.getBoundingClientRect();
+      return [event.clientX - box.left, event.clientY - box.top];
+    };
+    const down = (event: PointerEvent) => {
+      node.setPointerCapture(event.pointerId);
+      fingers.set(event.pointerId, at(event));
+      if (fingers.size === 1) moved = 0;
+    };
+    const move = (event: PointerEvent) => {
+      const before = fingers.get(event.pointerId);
+      if (!before) return;
+      const now = at(event);
+      const { view: current, setView, fit: whole } = held.current;
+      const other = [...fingers.entries()].find(([id]) => id !== event.pointerId)?.[1];
+      moved += Math.hypot(now[0] - before[0], now[1] - before[1]);
+      fingers.set(event.pointerId, now);
+      if (other) {
+        const was = Math.hypot(before[0] - other[0], before[1] - other[1]);
+        const is = Math.hypot(now[0] - other[0], now[1] - other[1]);
+        if (was > 0) setView(zoomed(current, is / was, (now[0] + other[0]) / 2, (now[1] + other[1]) / 2, whole));
+      } else if (moved > TAP_PX) setView(panned(current, now[0] - before[0], now[1] - before[1]));
+    };
+    const up = (event: PointerEvent) => {
+      const was = fingers.delete(event.pointerId);
+      if (!was || event.type === 'pointercancel' || fingers.size > 0 || moved > TAP_PX) return;
+      if (event.timeStamp - tappedAt < DOUBLE_MS) setOwn(null);
+      else held.current.onTap(...at(event));
+      tappedAt = event.timeStamp;
+    };
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const { view: current, setView, fit: whole } = held.current;
+      setView(zoomed(current, Math.exp(-event.deltaY / 400), ...at(event), whole));
+    };
+    node.style.touchAction = 'none';
+    node.addEventListener('pointerdown', down);
+    node.addEventListener('pointermove', move);
+    node.addEventListener('pointerup', up);
+    node.addEventListener('pointercancel', up);
+    node.addEventListener('wheel', wheel, { passive: false });
+    return () => {
+      node.removeEventListener('pointerdown', down);
+      node.removeEventListener('pointermove', move);
+      node.removeEventListener('pointerup', up);
+      node.removeEventListener('pointercancel', up);
+      node.removeEventListener('wheel', wheel);
+    };
+  }, [ref]);
+
+  return { view, moved: own !== null, refit: () => setOwn(null), zoomBy: (factor: number) => setOwn(zoomed(view, factor, size.width / 2, size.height / 2, fit)) };
+}

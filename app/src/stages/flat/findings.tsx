@@ -1,0 +1,136 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { RoomPicture, ShownPlacement } from '@maquette/core';
+import { ruleWords, type CoveringCard } from '@maquette/core/coverings';
+import type { SchoolResult } from '@maquette/core/flat';
+import type { RoomFacts } from '@maquette/core/room';
+import { formatArea, formatGap, formatReach, formatRod, unitLabel } from '@maquette/core/units';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { Mark, VERDICT_WORDS } from '../../ui/mark.tsx';
+import { Words } from '../../ui/text.tsx';
+import { ProfileChart } from './profile-chart.tsx';
+import { Schools } from './schools.tsx';
+
+interface Props {
+  room: RoomFacts;
+  card: CoveringCard;
+  picture: RoomPicture;
+  schools: readonly SchoolResult[];
+  shown: number;
+  onShow: (index: number) => void;
+  onRead: () => void;
+  onPlan: () => void;
+}
+
+/** What the readings say: word and margin first, then the place, the cut that shows it, the rule, and what to do. */
+export function Findings({ room, card, picture, schools, shown, onShow, onRead, onPlan }: Props) {
+  const palette = usePalette();
+  const { units } = room;
+  const unit = unitLabel(units);
+  const first = picture.criteria.find((c) => c.id === 'flat') ?? picture.criteria[0]!;
+  const rule = picture.rules[0];
+  const over = rule ? rule.overMm > 0 : false;
+  const placement: ShownPlacement | undefined = rule?.placements[shown] ?? rule?.placements[0];
+  const others = picture.criteria.filter((c) => c !== first);
+  return (
+    <View style={styles.box} testID="findings">
+      <View style={styles.line}>
+        <Mark verdict={first.verdict} width={56} />
+        <Words bold size="title" color={palette.verdict[first.verdict]} style={styles.grow} testID="verdict">
+          {VERDICT_WORDS[first.verdict]}
+        </Words>
+        {rule ? (
+          <Words figure bold size="title" testID="margin">
+            {over ? `${formatGap(rule.overMm, units)} over` : `${formatGap(-rule.overMm, units)} inside`}
+          </Words>
+        ) : null}
+      </View>
+      <Words>{first.margin}</Words>
+      <Words bold>{first.next}</Words>
+      {others.map((c) => (
+        <View key={c.id} style={styles.line}>
+          <Mark verdict={c.verdict} />
+          <Words size="small" style={styles.grow}>{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
+        </View>
+      ))}
+      {placement && rule ? (
+        <>
+          <ProfileChart profile={placement.profile} edgeMm={rule.rule.edgeMm} units={units} over={over} />
+          {rule.placements.length > 1 ? (
+            <View role="radiogroup" accessibilityLabel="Worst places" style={styles.places}>
+              {rule.placements.map((p, index) => (
+                <Pressable key={index} role="radio" aria-checked={index === shown} accessibilityLabel={`${formatGap(p.placement.valueMm, units)} ${unit} at ${p.place}`} onPress={() => onShow(index)} style={[styles.place, { borderColor: index === shown ? palette.chalk : palette.rule, borderWidth: index === shown ? 2 : 1 }]}>
+                  <Words figure bold>
+                    {formatGap(p.placement.valueMm, units)}
+                  </Words>
+                </Pressable>
+              ))}
+            </View>
+          ) : null}
+        </>
+      ) : null}
+      <ButtonRow>
+        {over ? <Button kind="main" label="Plan the levelling" onPress={onPlan} /> : null}
+        <Button kind={over ? 'plain' : 'main'} label={picture.coveredShare < 0.99 ? 'Read on' : 'Readings'} onPress={onRead} />
+      </ButtonRow>
+      {rule && rule.extremes.length > 0 ? (
+        <Fold title="Highs and lows" aside={`${rule.extremes.filter((e) => e.kind === 'high').length} high · ${rule.extremes.filter((e) => e.kind === 'low').length} low`} open>
+          {rule.extremes.map((e) => (
+            <View key={e.label} style={styles.line}>
+              <View style={[styles.letter, { backgroundColor: e.kind === 'high' ? palette.high : palette.low }]}>
+                <Words figure bold size="small" color={palette.onChalk}>
+                  {e.label}
+                </Words>
+              </View>
+              <View style={styles.grow}>
+                <Words>{e.kind === 'high' ? `High: holds an edge up by ${formatGap(e.worstMm, units)} ${unit}` : `Low: leaves ${formatGap(e.worstMm, units)} ${unit} under an edge`}</Words>
+                <Words size="small" quiet>{`${formatArea(e.areaM2, units)}, ${e.place}`}</Words>
+              </View>
+            </View>
+          ))}
+        </Fold>
+      ) : null}
+      {schools.length > 0 ? <Schools schools={schools} units={units} /> : null}
+      <Fold title={rule ? `Why ${formatGap(rule.worstMm, units)}?` : 'How this is judged'}>
+        {rule ? (
+          <>
+            <Words>{`Rule: ${ruleWords(rule.rule, units)}, from the card “${card.name}”. ${card.source}`}</Words>
+            <Words>{`Readings: ${picture.levels.length} stations in ${picture.setups.length} set-up${picture.setups.length === 1 ? '' : 's'}; height = line of sight − rod, on one benchmark.`}</Words>
+            <Words>
+              Surface: drawn through the readings by universal kriging{picture.noise ? ` (range ${formatReach(picture.noise.rangeMm, units)}, reading noise ${formatGap(picture.noise.nuggetMm, units)} ${unit})` : ''}, on cells of 5 cm.
+            </Words>
+            <Words>Gap at s between contacts i and j: the straight line from i to j, less the height at s. The largest over every placement in 16 directions.</Words>
+            {!room.contactsOnly ? <Words>Rocking: height at the middle less the mean of the two ends, the edge balanced there.</Words> : <Words>Rocking is left out by this room’s setting.</Words>}
+          </>
+        ) : null}
+        {picture.blindMm !== null && picture.blindAt ? (
+          <Words bold>{`What the stations cannot see: the widest circle without a reading is ${formatReach(picture.blindMm, units)} across. A hump or hollow narrower than that can lie between stations.`}</Words>
+        ) : null}
+        <Words>{`Tilt, left out of flatness: ${units === 'metric' ? `${formatGap(picture.tiltMmPerM, units)} mm in 1 m` : `${formatGap(picture.tiltMmPerM * 0.3048, units)} in in 1 ft`}.`}</Words>
+        <Words>Failure probability: not computed yet.</Words>
+        <Words>Judged here: flatness only. Damp, soundness and heights are for you to judge before anything is laid.</Words>
+      </Fold>
+      {picture.setups.length > 0 ? (
+        <Fold title="Set-ups" aside={picture.setups.some((s) => s.suspect) ? 'one is suspect' : 'closing errors'}>
+          {picture.setups.map((s) => (
+            <Words key={s.setup.id} figure color={s.suspect ? palette.verdict.work : undefined}>
+              {`${s.setup.name} · ${s.readings} readings · ${
+                s.setup.openRodMm === null ? (s.tiedBy === 'untied' ? 'not tied: read a station it shares' : 'tied by shared stations') : `benchmark ${formatRod(s.setup.openRodMm, units)}`
+              } · ${s.closingMm === null ? 'not closed' : `closes ${s.closingMm >= 0 ? '+' : ''}${formatGap(s.closingMm, units)} ${unit}${s.suspect ? ', suspect' : ''}`}`}
+            </Words>
+          ))}
+        </Fold>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  grow: { flex: 1 },
+  places: { flexDirection: 'row', gap: 8 },
+  place: { minWidth: 56, minHeight: 48, alignItems: 'center', justifyContent: 'center', flexGrow: 1 },
+  letter: { width: 32, height: 32, borderRadius: 2, alignItems: 'center', justifyContent: 'center' },
+});

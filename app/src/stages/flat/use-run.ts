@@ -1,0 +1,88 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { Station } from '@maquette/core/flat';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { newId, nowUtc } from '../../data/ids.ts';
+import { bodyOf } from '../../data/merge.ts';
+import { write } from '../../data/write.ts';
+
+export interface Run {
+  /** Set-up that readings now belong to, or null before the first. */
+  setup: ShownRoom['setups'][number] | null;
+  current: Station | null;
+  /** Newest reading at the current station, if it has one. */
+  here: ShownRoom['readings'][number] | null;
+  lastMm: number | null;
+  lastNumber: number | null;
+  left: number;
+  choose: (key: string) => void;
+  step: (by: 1 | -1) => void;
+  skip: () => void;
+  take: (rodMm: number) => Promise<void>;
+  openSetup: (rodMm: number | null) => Promise<void>;
+  closeSetup: (rodMm: number) => Promise<void>;
+}
+
+/** The walk: which station is next, and what taking a reading writes. */
+export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
+  const roomId = shown.room!.id;
+  const [key, setKey] = useState<string | null>(null);
+  const newest = useMemo(() => {
+    const map = new Map<string, ShownRoom['readings'][number]>();
+    for (const r of shown.readings) {
+      const held = map.get(r.stationKey);
+      if (!held || r.takenAt > held.takenAt) map.set(r.stationKey, r);
+    }
+    return map;
+  }, [shown.readings]);
+  const setups = [...shown.setups].sort((a, b) => (a.startedAt < b.startedAt ? -1 : 1));
+  const setup = setups.at(-1) ?? null;
+  const unread = (s: Station) => !newest.has(s.key);
+  const fallback = stations.find(unread) ?? null;
+  const current = stations.find((s) => s.key === key) ?? fallback;
+  const at = current ? stations.indexOf(current) : -1;
+
+  /** The next unread station after the current one; skipped ones come round again at the end. */
+  const nextKey = () => {
+    const order = [...stations.slice(at + 1), ...stations.slice(0, Math.max(0, at))];
+    return order.find(unread)?.key ?? null;
+  };
+  const last = [...shown.readings].filter((r) => r.setupId === setup?.id).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1) ?? null;
+  const here = current ? (newest.get(current.key) ?? null) : null;
+
+  useEffect(() => {
+    if (key !== null && !stations.some((s) => s.key === key)) setKey(null);
+  }, [key, stations]);
+
+  return {
+    setup,
+    current,
+    here,
+    lastMm: here?.rodMm ?? last?.rodMm ?? setup?.openRodMm ?? null,
+    lastNumber: last ? (stations.find((s) => s.key === last.stationKey)?.number ?? null) : null,
+    left: stations.filter(unread).length,
+    choose: setKey,
+    step: (by) => {
+      const to = stations[(at + by + stations.length) % Math.max(1, stations.length)];
+      if (to) setKey(to.key);
+    },
+    skip: () => setKey(nextKey()),
+    take: async (rodMm) => {
+      if (!current || !setup) return;
+      if (here && here.setupId === setup.id) {
+        await write(`Station ${current.number} corrected`, [{ kind: 'readings', id: here.id, roomId, body: { ...(bodyOf(here) as never as object), rodMm } as never }]);
+      } else {
+        const body = { setupId: setup.id, stationKey: current.key, xMm: current.xMm, yMm: current.yMm, rodMm, takenAt: nowUtc(), note: '' };
+        await write(`Station ${current.number} read`, [{ kind: 'readings', id: newId(), roomId, body }]);
+      }
+      setKey(nextKey());
+    },
+    openSetup: async (rodMm) => {
+      const name = String.fromCharCode(65 + (setups.length % 26));
+      await write(`Set-up ${name}`, [{ kind: 'setups', id: newId(), roomId, body: { name, openRodMm: rodMm, closeRodMm: null, startedAt: nowUtc() } }]);
+    },
+    closeSetup: async (rodMm) => {
+      if (!setup) return;
+      await write(`Set-up ${setup.name} closed`, [{ kind: 'setups', id: setup.id, roomId, body: { ...(bodyOf(setup) as never as object), closeRodMm: rodMm } as never }]);
+    },
+  };
+}

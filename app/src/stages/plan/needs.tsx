@@ -1,0 +1,44 @@
+import { StyleSheet, View } from 'react-native';
+import { needOf, type CompoundNeed } from '@maquette/core/levelling';
+import { formatMass, formatVolume, type UnitSystem } from '@maquette/core/units';
+import { usePalette } from '../../theme/theme.tsx';
+import { Words } from '../../ui/text.tsx';
+
+/** Bags by product; what does not suit stays in sight with its reason. */
+export function Needs({ needs, units, volumeL, deepestMm, thinnestMm }: { needs: readonly CompoundNeed[]; units: UnitSystem; volumeL: number; deepestMm?: number; thinnestMm?: number }) {
+  const palette = usePalette();
+  return (
+    <View style={styles.box} role="list" accessibilityLabel="Bags by product">
+      {needs.map((given) => {
+        const need = deepestMm === undefined ? given : needOf(given.compound, volumeL, thinnestMm ?? 0, deepestMm);
+        return (
+          <View key={need.compound.id} role="listitem" style={[styles.row, { borderColor: palette.rule }]}>
+            <View style={styles.grow}>
+              <Words bold color={need.unsuited ? palette.quiet : palette.ink}>
+                {need.compound.name}
+              </Words>
+              <Words size="small" quiet>
+                {need.unsuited ?? `${formatMass(need.massKg, units)} · ${formatVolume(need.waterL, units)} water${need.lifts > 1 ? ` · ${need.lifts} lifts` : ''}`}
+              </Words>
+            </View>
+            <Words figure bold size="large" color={need.unsuited ? palette.quiet : palette.ink}>
+              {`${need.bags} bag${need.bags === 1 ? '' : 's'}`}
+            </Words>
+            <Words figure size="small" quiet>
+              {formatMass(need.compound.bagKg, units)}
+            </Words>
+          </View>
+        );
+      })}
+      <Words size="small" quiet>
+        Generic products with invented figures: the bag wins. Bags are rounded up once for the room.
+      </Words>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: 4 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 8, borderTopWidth: 1, minHeight: 52 },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,137 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { outlineOf, rectangleWalls, TURN_DEG, turnWords, WALL_COUNT, WALL_LENGTH_MM, wallName, type Wall } from '@maquette/core/room';
+import { formatReach, type UnitSystem } from '@maquette/core/units';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Field } from '../../ui/field.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { Words } from '../../ui/text.tsx';
+
+interface Props {
+  walls: readonly Wall[];
+  units: UnitSystem;
+  /** A draft may be open or crossed; only a sound outline is handed over. */
+  onTaken: (walls: Wall[], words: string) => void;
+  /** Shows a draft on the sheet while it is not sound yet. */
+  onDraft: (walls: Wall[] | null) => void;
+}
+
+const TURNS = [
+  { value: '90', label: 'Left' },
+  { value: '-90', label: 'Right' },
+  { value: '0', label: 'Straight on' },
+  { value: 'other', label: 'Other angle' },
+] as const;
+
+/** Walls by length and turn, walked with the room on the left hand. Edits stay as a draft until the outline closes and is sound. */
+export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
+  const palette = usePalette();
+  const [draft, setDraft] = useState<Wall[] | null>(null);
+  const [at, setAt] = useState(0);
+  const shown = draft ?? [...walls];
+  const outline = outlineOf(shown);
+  const wall = shown[Math.min(at, shown.length - 1)]!;
+  const index = Math.min(at, shown.length - 1);
+
+  const edit = (next: Wall[], words: string) => {
+    const checked = outlineOf(next);
+    if (checked.problem) {
+      setDraft(next);
+      onDraft(next);
+    } else {
+      setDraft(null);
+      onDraft(null);
+      onTaken(next, words);
+    }
+  };
+  const change = (part: Partial<Wall>) => edit(shown.map((w, i) => (i === index ? { ...w, ...part } : w)), `${wallName(shown, index)} changed`);
+  const turnValue = TURNS.some((t) => t.value === String(wall.turnDeg)) ? String(wall.turnDeg) : 'other';
+  const add = () => {
+    // Halving the wall keeps the room closed: the new piece is then turned and measured.
+    const half = wall.lengthMm / 2;
+    edit([...shown.slice(0, index), { ...wall, lengthMm: half, turnDeg: 0 }, { lengthMm: half, turnDeg: wall.turnDeg }, ...shown.slice(index + 1)], `${wallName(shown, index)} divided`);
+    setAt(index + 1);
+  };
+  const alcove = (out: boolean) => {
+    // A wall in three parts with the middle set out (alcove) or in (a breast or pier) by 500 mm: sizes are then corrected.
+    const third = Math.round(wall.lengthMm / 3);
+    const [first, back] = out ? [-90, 90] : [90, -90];
+    const parts: Wall[] = [
+      { lengthMm: third, turnDeg: first },
+      { lengthMm: 500, turnDeg: back },
+      { lengthMm: wall.lengthMm - 2 * third, turnDeg: back },
+      { lengthMm: 500, turnDeg: first },
+      { ...wall, lengthMm: third },
+    ];
+    edit([...shown.slice(0, index), ...parts, ...shown.slice(index + 1)], out ? 'Alcove added' : 'Breast added');
+    setAt(index + 2);
+  };
+  const lShape = () => {
+    const r = shown.length === 4 ? shown : rectangleWalls(4000, 3000);
+    const [a, b] = [r[0]!.lengthMm, r[1]!.lengthMm];
+    edit(
+      [
+        { lengthMm: a, turnDeg: 90 }, { lengthMm: Math.round(b / 2), turnDeg: 90 }, { lengthMm: Math.round(a / 2), turnDeg: -90 },
+        { lengthMm: b - Math.round(b / 2), turnDeg: 90 }, { lengthMm: a - Math.round(a / 2), turnDeg: 90 }, { lengthMm: b, turnDeg: 90 },
+      ],
+      'L shape',
+    );
+  };
+  return (
+    <View style={styles.box}>
+      <View role="radiogroup" accessibilityLabel="Wall to change" style={styles.chips}>
+        {shown.map((w, i) => (
+          <Button key={i} label={wallName(shown, i)} hint={`${formatReach(w.lengthMm, units)}, then ${turnWords(w.turnDeg)}`} selected={i === index} onPress={() => setAt(i)} style={styles.chip} />
+        ))}
+      </View>
+      <LengthField label={`Length of ${wallName(shown, index)}`} mm={wall.lengthMm} units={units} range={WALL_LENGTH_MM} onTaken={(lengthMm) => change({ lengthMm })} />
+      <Choice label={`At the end of ${wallName(shown, index)} turn`} inline value={turnValue as (typeof TURNS)[number]['value']} options={TURNS} onChange={(value) => change({ turnDeg: value === 'other' ? 45 : Number(value) })} />
+      {turnValue === 'other' ? <AngleField turnDeg={wall.turnDeg} onTaken={(turnDeg) => change({ turnDeg })} /> : null}
+      <NameField key={`${index}-${wall.name ?? ''}`} name={wall.name ?? ''} onTaken={(name) => change({ name })} />
+      <ButtonRow>
+        <Button label="Divide wall" disabled={shown.length >= WALL_COUNT.max} onPress={add} />
+        <Button label="Alcove" onPress={() => alcove(true)} />
+        <Button label="Breast" onPress={() => alcove(false)} />
+        {shown.length === 4 ? <Button label="Make it an L" onPress={lShape} /> : null}
+        <Button label="Take wall out" disabled={shown.length <= WALL_COUNT.min} onPress={() => edit(shown.filter((_, i) => i !== index), `${wallName(shown, index)} taken out`)} />
+      </ButtonRow>
+      {outline.problem ? (
+        <View role="alert" style={[styles.alert, { backgroundColor: palette.highWash }]}>
+          <Words bold>{outline.problem.words}</Words>
+          <Words size="small">The room on record stays as it was until the walls close.</Words>
+          <ButtonRow>
+            <Button label="Back to the room on record" onPress={() => { setDraft(null); onDraft(null); }} />
+          </ButtonRow>
+        </View>
+      ) : (
+        <Words size="small" figure quiet testID="closing">{`Closing error ${formatReach(Math.round(outline.closingMm), units)} in ${formatReach(shown.reduce((sum, w) => sum + w.lengthMm, 0), units)} of wall`}</Words>
+      )}
+    </View>
+  );
+}
+
+function AngleField({ turnDeg, onTaken }: { turnDeg: number; onTaken: (turnDeg: number) => void }) {
+  const [text, setText] = useState(String(turnDeg));
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = () => {
+    const value = Number(text.replace(',', '.').replace('−', '-'));
+    if (!Number.isFinite(value) || text.trim() === '' || value < TURN_DEG.min || value > TURN_DEG.max) return setProblem(`${text || 'Empty'}: ${TURN_DEG.min} to ${TURN_DEG.max} degrees is taken, left is positive`);
+    setProblem(null);
+    return value === turnDeg ? undefined : onTaken(value);
+  };
+  return <Field label="Turn" unit="°" figures value={text} onChange={setText} onDone={take} problem={problem} hint="Left is positive. A square inside corner is 90." />;
+}
+
+function NameField({ name, onTaken }: { name: string; onTaken: (name: string) => void }) {
+  const [text, setText] = useState(name);
+  return <Field label="What this wall is called (if anything)" value={text} onChange={setText} onDone={() => (text.trim() === name ? undefined : onTaken(text.trim().slice(0, 40)))} />;
+}
+
+const styles = StyleSheet.create({
+  box: { gap: 12 },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
+  chip: { minWidth: 52, flexGrow: 0, paddingHorizontal: 8 },
+  alert: { padding: 12, gap: 8 },
+});

@@ -1,0 +1,68 @@
+import { useId, useState } from 'react';
+import { StyleSheet, TextInput, View } from 'react-native';
+import { FACE, SIZE, usePalette } from '../theme/theme.tsx';
+import { Words } from './text.tsx';
+
+interface Props {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  /** Called when the field is left or Enter is pressed. */
+  onDone?: () => void;
+  unit?: string;
+  /** What is wrong with the value and what is taken; shown beside it. */
+  problem?: string | null;
+  hint?: string;
+  figures?: boolean;
+  multiline?: boolean;
+}
+
+/** One labelled line to write in; its problem stands under it and what was typed stays. */
+export function Field({ label, value, onChange, onDone, unit, problem, hint, figures = false }: Props) {
+  const palette = usePalette();
+  const id = useId();
+  const [focused, setFocused] = useState(false);
+  return (
+    <View style={styles.box}>
+      <Words size="small" quiet nativeID={id}>
+        {label}
+      </Words>
+      <View style={styles.line}>
+        <TextInput
+          accessibilityLabel={unit ? `${label}, ${unit}` : label}
+          aria-invalid={Boolean(problem)}
+          value={value}
+          onChangeText={onChange}
+          onFocus={() => setFocused(true)}
+          onBlur={() => {
+            setFocused(false);
+            onDone?.();
+          }}
+          onSubmitEditing={() => onDone?.()}
+          inputMode={figures ? 'decimal' : 'text'}
+          style={[
+            styles.input,
+            { color: palette.ink, backgroundColor: palette.bench, borderColor: problem ? palette.verdict.stop : focused ? palette.chalk : palette.quiet, fontFamily: figures ? FACE.figure : FACE.text },
+            focused ? { outlineColor: palette.chalk, outlineWidth: 2, outlineStyle: 'solid' } : null,
+          ]}
+        />
+        {unit ? <Words quiet figure>{unit}</Words> : null}
+      </View>
+      {problem ? (
+        <Words size="small" color={palette.verdict.stop} role="alert">
+          {problem}
+        </Words>
+      ) : hint ? (
+        <Words size="small" quiet>
+          {hint}
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: 4, flexGrow: 1 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  input: { flex: 1, minWidth: 60, minHeight: 48, borderWidth: 1, paddingHorizontal: 12, fontSize: SIZE.text },
+});

@@ -1,0 +1,36 @@
+import { useState, type ReactNode } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import { usePalette } from '../theme/theme.tsx';
+import { Words } from './text.tsx';
+
+/** What is rarely needed, folded away under its name. */
+export function Fold({ title, aside, children, open: first = false }: { title: string; aside?: string; children: ReactNode; open?: boolean }) {
+  const palette = usePalette();
+  const [open, setOpen] = useState(first);
+  return (
+    <View style={[styles.box, { borderColor: palette.rule }]}>
+      <Pressable role="button" aria-expanded={open} accessibilityLabel={title} onPress={() => setOpen(!open)} style={styles.head}>
+        <Svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
+          <Path d={open ? 'M1 4L6 9L11 4' : 'M4 1L9 6L4 11'} stroke={palette.chalk} strokeWidth={2} fill="none" />
+        </Svg>
+        <Words bold color={palette.chalk} style={styles.title}>
+          {title}
+        </Words>
+        {aside ? (
+          <Words size="small" quiet figure>
+            {aside}
+          </Words>
+        ) : null}
+      </Pressable>
+      {open ? <View style={styles.body}>{children}</View> : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { borderTopWidth: 1 },
+  head: { minHeight: 48, flexDirection: 'row', alignItems: 'center', gap: 8 },
+  title: { flex: 1 },
+  body: { gap: 12, paddingBottom: 16 },
+});

@@ -1,0 +1,41 @@
+import { useEffect, useState } from 'react';
+import { formatReach, formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
+import { Field } from './field.tsx';
+
+interface Props {
+  label: string;
+  mm: number | null;
+  units: UnitSystem;
+  range: { min: number; max: number };
+  onTaken: (mm: number) => void;
+  hint?: string;
+  problem?: string | null;
+}
+
+/** A room length as text that can be edited: `5400`, or `17' 8 5/8"`. */
+export function lengthText(mm: number | null, units: UnitSystem): string {
+  if (mm === null) return '';
+  return units === 'metric' ? String(Math.round(mm * 10) / 10) : formatSpan(mm, units);
+}
+
+/** A length written as people write it; asked back when it cannot be read or is out of range, and kept as typed meanwhile. */
+export function LengthField({ label, mm, units, range, onTaken, hint, problem }: Props) {
+  const [text, setText] = useState(lengthText(mm, units));
+  const [wrong, setWrong] = useState<string | null>(null);
+  useEffect(() => {
+    setText(lengthText(mm, units));
+    setWrong(null);
+  }, [mm, units]);
+  const take = () => {
+    if (text.trim() === lengthText(mm, units)) return;
+    const parsed = parseLength(text, units === 'metric' ? 'mm' : 'in');
+    if (!parsed.ok) return setWrong(text.trim() === '' ? 'Empty: a length is needed' : parsed.reason);
+    if (parsed.mm < range.min || parsed.mm > range.max) {
+      return setWrong(`${text.trim()} is out of range: ${formatReach(range.min, units)} to ${formatReach(range.max, units)} is taken`);
+    }
+    setWrong(null);
+    return onTaken(parsed.mm);
+  };
+  const example = units === 'metric' ? undefined : hint ?? 'feet and inches, such as 12\' 4 1/2"';
+  return <Field label={label} value={text} onChange={setText} onDone={take} unit={units === 'metric' ? 'mm' : undefined} problem={wrong ?? problem ?? null} hint={hint ?? example} figures={units === 'metric'} />;
+}

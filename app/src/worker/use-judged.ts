@@ -1,0 +1,83 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { RoomPicture } from '@maquette/core';
+import type { CoveringCard } from '@maquette/core/coverings';
+import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
+import type { LevellingPlan } from '@maquette/core/levelling';
+import type { RoomFacts } from '@maquette/core/room';
+import { nowUtc } from '../data/ids.ts';
+import { openDesk, type Desk } from './ask.ts';
+
+interface Judged {
+  picture: RoomPicture | null;
+  schools: SchoolResult[];
+  failed: string | null;
+}
+
+/** A worker for the life of a screen. */
+function useDesk(): Desk {
+  const held = useRef<Desk | null>(null);
+  held.current ??= openDesk();
+  useEffect(() => () => held.current?.stop(), []);
+  return held.current;
+}
+
+/** Facts as they cross to the worker: without what only storing is about, so that an acknowledgement judges nothing anew. */
+function plain(room: RoomFacts, flat: FlatFacts) {
+  const { id, jobId, name, rank, walls, door, baseKind, cardId, units, spacingMm, contactsOnly } = room;
+  return {
+    room: { id, jobId, name, rank, walls, door, baseKind, cardId, units, spacingMm, contactsOnly },
+    flat: {
+      setups: flat.setups.map(({ id, name, openRodMm, closeRodMm, startedAt }) => ({ id, name, openRodMm, closeRodMm, startedAt })),
+      readings: flat.readings.map(({ id, setupId, stationKey, xMm, yMm, rodMm, takenAt, note }) => ({ id, setupId, stationKey, xMm, yMm, rodMm, takenAt, note })),
+      stations: flat.stations.map(({ id, replacesKey, xMm, yMm, dropped }) => ({ id, replacesKey, xMm, yMm, dropped })),
+    },
+  };
+}
+
+/** The room judged in the worker, anew whenever a fact changes; schools follow once the picture stands. */
+export function useJudged(room: RoomFacts | null, flat: FlatFacts, card: CoveringCard | null): Judged {
+  const desk = useDesk();
+  const [judged, setJudged] = useState<Judged>({ picture: null, schools: [], failed: null });
+  const question = useMemo(() => (room && card ? { facts: plain(room, flat), card } : null), [room, flat, card]);
+  const key = useMemo(() => JSON.stringify(question), [question]);
+  useEffect(() => {
+    if (!question) return;
+    const asked = { ...question, atUtc: nowUtc() };
+    desk.ask({ ...asked, kind: 'judge' }, (picture, failed) => {
+      setJudged((held) => ({ ...held, picture: picture ?? held.picture, failed }));
+      if (picture && picture.rules.length > 0) desk.ask({ ...asked, kind: 'schools' }, (schools) => setJudged((held) => ({ ...held, schools: schools ?? [] })));
+    });
+    // The key stands for the question: the same facts in new objects ask nothing.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, desk]);
+  return judged;
+}
+
+export interface Planned {
+  plan: LevellingPlan | null;
+  working: boolean;
+  failed: string | null;
+  stop: () => void;
+}
+
+/** The levelling plan, worked out in a worker of its own that the next change of facts, or Stop, ends at once. */
+export function usePlanned(room: RoomFacts | null, flat: FlatFacts, card: CoveringCard | null, wanted: boolean): Planned {
+  const desk = useDesk();
+  const [state, setState] = useState<Omit<Planned, 'stop'>>({ plan: null, working: false, failed: null });
+  const question = useMemo(() => (room && card && wanted ? { facts: plain(room, flat), card } : null), [room, flat, card, wanted]);
+  const key = useMemo(() => JSON.stringify(question), [question]);
+  useEffect(() => {
+    if (!question) return;
+    desk.stop();
+    setState((held) => ({ ...held, working: true, failed: null }));
+    desk.ask({ ...question, atUtc: nowUtc(), kind: 'plan' }, (plan, failed) => setState({ plan, working: false, failed }));
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, desk]);
+  return {
+    ...state,
+    stop: () => {
+      desk.stop();
+      setState({ plan: null, working: false, failed: 'Stopped. Change anything, or come back to this stage, to work it out again.' });
+    },
+  };
+}

@@ -1,0 +1,71 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useQueries } from '@tanstack/react-query';
+import type { RoomFactsAnswer } from '@maquette/contract';
+import type { RoomPicture } from '@maquette/core';
+import { findCard, type CoveringCard } from '@maquette/core/coverings';
+import type { RoomFacts } from '@maquette/core/room';
+import { api } from '../data/api.ts';
+import { roomKey } from '../data/client.ts';
+import { nowUtc } from '../data/ids.ts';
+import { overlay } from '../data/merge.ts';
+import { useOutbox, type ShownBook } from '../data/use-facts.ts';
+import { openDesk } from './ask.ts';
+
+/** What the site book says of a room. */
+export interface RoomLine {
+  verdict: RoomPicture['verdict'];
+  margin: string;
+  next: string;
+  read: number;
+  stations: number;
+}
+
+/** Answers by question, so that coming back to the book judges nothing twice. */
+const known = new Map<string, RoomLine>();
+
+/** Verdicts of all rooms, judged one after another in one worker; a room appears as soon as it is judged. */
+export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
+  const { waiting } = useOutbox();
+  const unsent = useMemo(() => new Set(waiting.filter((w) => w.kind === 'rooms' && w.baseVersion === 0).map((w) => w.id)), [waiting]);
+  const answers = useQueries({
+    queries: book.rooms.map((room) => ({ queryKey: roomKey(room.id), queryFn: () => api<RoomFactsAnswer>(`/api/rooms/${room.id}/facts`), enabled: !unsent.has(room.id), staleTime: 10_000 })),
+  });
+  const [lines, setLines] = useState<ReadonlyMap<string, RoomLine>>(new Map());
+  const questions = book.rooms.flatMap((room, index) => {
+    const card = findCard(book.cards as unknown as CoveringCard[], room.cardId);
+    const data = answers[index]?.data;
+    if (!card || (!data && !unsent.has(room.id))) return [];
+    const flat = {
+      setups: overlay('setups', data?.setups ?? [], waiting, room.id),
+      stations: overlay('stations', data?.stations ?? [], waiting, room.id),
+      readings: overlay('readings', data?.readings ?? [], waiting, room.id),
+    };
+    const stamp = [room.id, room.writeId, card, ...[...flat.setups, ...flat.stations, ...flat.readings].map((fact) => fact.writeId)];
+    return [{ id: room.id, key: JSON.stringify(stamp), room: room as unknown as RoomFacts, flat, card }];
+  });
+  const key = questions.map((q) => q.key).join('|');
+  useEffect(() => {
+    const desk = openDesk();
+    let left = true;
+    const show = () => left && setLines(new Map(questions.flatMap((q) => (known.has(q.key) ? [[q.id, known.get(q.key)!] as const] : []))));
+    const next = () => {
+      const question = questions.find((q) => !known.has(q.key));
+      if (!question || !left) return;
+      desk.ask({ kind: 'judge', facts: { room: question.room, flat: question.flat }, card: question.card, atUtc: nowUtc() }, (picture) => {
+        const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
+        known.set(question.key, { verdict: picture?.verdict ?? 'measure', margin: first?.margin ?? '', next: first?.next ?? '', read: picture?.levels.length ?? 0, stations: picture?.stations.length ?? 0 });
+        show();
+        next();
+      });
+    };
+    show();
+    next();
+    return () => {
+      left = false;
+      desk.stop();
+    };
+    // The key carries everything the questions are made of.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  return lines;
+}

@@ -1,0 +1,96 @@
+import type { FlatnessRule } from './coverings/index.ts';
+import { levelMap, planeAt, profileOf, type LevelMap, type Placement, type Profile, type RuleResult, type SetUpState, type Station } from './flat/index.ts';
+import type { RoomAssessment } from './index.ts';
+import type { RoomFacts } from './room/index.ts';
+import { placeWords, type Criterion, type Verdict } from './verdict/index.ts';
+
+/** A placement of the edge with all that is needed to show and explain it. */
+export interface ShownPlacement {
+  placement: Placement;
+  place: string;
+  profile: Profile;
+}
+
+export interface ShownExtreme {
+  label: string;
+  kind: 'high' | 'low';
+  areaM2: number;
+  worstMm: number;
+  at: [number, number];
+  place: string;
+}
+
+export interface ShownRule {
+  rule: FlatnessRule;
+  worstMm: number;
+  overMm: number;
+  placements: ShownPlacement[];
+  extremes: ShownExtreme[];
+}
+
+/** What a screen shows of a room: small enough to cross from the worker at every reading. Lengths mm, plan coordinates. */
+export interface RoomPicture {
+  verdict: Verdict;
+  criteria: Criterion[];
+  spacingMm: number;
+  stations: Station[];
+  /** Height of each read station over the plane through the floor, mm. */
+  levels: { stationKey: string; levelMm: number; suspect: boolean }[];
+  setups: SetUpState[];
+  untied: number;
+  rules: ShownRule[];
+  map: LevelMap | null;
+  coveredShare: number;
+  /** Diameter of the largest circle without a reading, mm, and its middle. */
+  blindMm: number | null;
+  blindAt: [number, number] | null;
+  /** Fall of the plane through the floor over its length: mm for each m, and the total across the room. */
+  tiltMmPerM: number;
+  noise: { rangeMm: number; nuggetMm: number } | null;
+}
+
+const PROFILES_SHOWN = 4;
+
+function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResult): ShownRule {
+  const { plan, flat } = assessment;
+  const { judged, surfaceMm } = flat!;
+  let [highs, lows] = [0, 0];
+  return {
+    rule: result.rule,
+    worstMm: result.overMm + result.rule.gapMm,
+    overMm: result.overMm,
+    placements: result.placements.slice(0, PROFILES_SHOWN).map((placement) => ({
+      placement,
+      place: placeWords(room, plan, placement.at),
+      profile: profileOf(judged, surfaceMm, placement, result.rule.edgeMm),
+    })),
+    extremes: result.extremes.slice(0, 12).map((extreme) => ({
+      label: extreme.kind === 'high' ? `H${++highs}` : `L${++lows}`,
+      kind: extreme.kind,
+      areaM2: extreme.areaM2,
+      worstMm: extreme.worstMm,
+      at: extreme.at,
+      place: placeWords(room, plan, extreme.at),
+    })),
+  };
+}
+
+/** The picture of an assessed room. */
+export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPicture {
+  const { verdict, criteria, spacingMm, stations, flat } = assessment;
+  const blank = { verdict, criteria, spacingMm, stations, levels: [], setups: [], untied: 0, rules: [], map: null, coveredShare: 0, blindMm: null, blindAt: null, tiltMmPerM: 0, noise: null };
+  if (!flat) return blank;
+  return {
+    ...blank,
+    levels: flat.heights.heights.map((h) => ({ stationKey: h.stationKey, levelMm: h.heightMm - planeAt(flat.plane, h.xMm, h.yMm), suspect: h.suspect })),
+    setups: flat.heights.setups,
+    untied: flat.heights.untied,
+    rules: flat.rules.map((result) => shownRule(assessment, room, result)),
+    map: levelMap(flat),
+    coveredShare: flat.evidence.coveredShare,
+    blindMm: Number.isFinite(flat.evidence.blindMm) ? flat.evidence.blindMm : null,
+    blindAt: flat.evidence.blindAt,
+    tiltMmPerM: Math.hypot(flat.plane.slopeX, flat.plane.slopeY) * 1000,
+    noise: { rangeMm: flat.covariance.rangeMm, nuggetMm: Math.sqrt(flat.covariance.nuggetMm2) },
+  };
+}
