@@ -16,10 +16,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
 // In development the app is served here and the API by Express.
 config.server.enhanceMiddleware = (middleware) => (req, res, next) => {
   if (!req.url.startsWith('/api/')) return middleware(req, res, next);
-  const proxied = http.request({ host: '127.0.0.1', port: 4310, path: req.url, method: req.method, headers: req.headers }, (answer) => {
-    res.writeHead(answer.statusCode, answer.headers);
-    answer.pipe(res);
-  });
+  const proxied = http.request(
+    { host: '127.0.0.1', port: 4310, path: req.url, method: req.method, headers: req.headers },
+    (answer) => {
+      res.writeHead(answer.statusCode, answer.headers);
+      answer.pipe(res);
+    },
+  );
   proxied.on('error', () => res.writeHead(502).end());
   return req.pipe(proxied);
 };

@@ -10,7 +10,11 @@ export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 /** Runs a command; resolves with its exit code and, when captured, its output. */
 export function run(command, args, { capture = false, env = {}, cwd = ROOT, quiet = false } = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd, env: { ...process.env, ...env }, stdio: capture || quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit' });
+    const child = spawn(command, args, {
+      cwd,
+      env: { ...process.env, ...env },
+      stdio: capture || quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+    });
     let output = '';
     child.stdout?.on('data', (chunk) => (output += chunk));
     child.stderr?.on('data', (chunk) => (output += chunk));
@@ -41,7 +45,9 @@ function filesUnder(folder) {
 
 function digestOf(paths) {
   const hash = createHash('sha256');
-  for (const path of paths.flatMap((p) => (statSync(join(ROOT, p)).isDirectory() ? filesUnder(join(ROOT, p)) : [join(ROOT, p)])).sort()) {
+  for (const path of paths
+    .flatMap((p) => (statSync(join(ROOT, p)).isDirectory() ? filesUnder(join(ROOT, p)) : [join(ROOT, p)]))
+    .sort()) {
     hash.update(relative(ROOT, path));
     hash.update(readFileSync(path));
   }
@@ -64,41 +70,72 @@ export async function install() {
     console.error(`Node ${process.versions.node}: Maquette needs Node 20.19 or newer`);
     process.exit(1);
   }
-  await unlessCurrent('Installing packages', 'node_modules/.maquette-install', ['package-lock.json'], 'node_modules/.package-lock.json', () =>
-    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true }),
+  await unlessCurrent(
+    'Installing packages',
+    'node_modules/.maquette-install',
+    ['package-lock.json'],
+    'node_modules/.package-lock.json',
+    () => run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true }),
   );
 }
 
 const SHARED = ['core/src', 'core/package.json', 'contract/src', 'package-lock.json'];
 
 export async function buildServer() {
-  await unlessCurrent('Building the server', 'dist/server.stamp', [...SHARED, 'server/src', 'server/package.json'], 'dist/server/main.mjs', async () => {
-    const esbuild = await import('esbuild');
-    await esbuild.build({
-      entryPoints: [join(ROOT, 'server/src/main.ts')],
-      outfile: join(ROOT, 'dist/server/main.mjs'),
-      bundle: true, platform: 'node', target: 'node20', format: 'esm', sourcemap: true, logLevel: 'error',
-      external: ['@libsql/*', 'libsql'],
-      banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
-    });
-    return { code: 0, output: '' };
-  });
+  await unlessCurrent(
+    'Building the server',
+    'dist/server.stamp',
+    [...SHARED, 'server/src', 'server/package.json'],
+    'dist/server/main.mjs',
+    async () => {
+      const esbuild = await import('esbuild');
+      await esbuild.build({
+        entryPoints: [join(ROOT, 'server/src/main.ts')],
+        outfile: join(ROOT, 'dist/server/main.mjs'),
+        bundle: true,
+        platform: 'node',
+        target: 'node20',
+        format: 'esm',
+        sourcemap: true,
+        logLevel: 'error',
+        external: ['@libsql/*', 'libsql'],
+        banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+      });
+      return { code: 0, output: '' };
+    },
+  );
 }
 
 /** Puts the list of built files and a version into the service worker, so that one visit is enough to open without signal. */
 function writeServiceWorker(dist) {
-  const files = filesUnder(dist).map((path) => `/${relative(dist, path).replaceAll('\\', '/')}`).filter((path) => !path.endsWith('.map') && path !== '/sw.js');
-  const version = createHash('sha256').update(files.map((path) => path + readFileSync(join(dist, path)).length).join()).digest('hex').slice(0, 12);
+  const files = filesUnder(dist)
+    .map((path) => `/${relative(dist, path).replaceAll('\\', '/')}`)
+    .filter((path) => !path.endsWith('.map') && path !== '/sw.js');
+  const version = createHash('sha256')
+    .update(files.map((path) => path + readFileSync(join(dist, path)).length).join())
+    .digest('hex')
+    .slice(0, 12);
   const source = readFileSync(join(ROOT, 'app/shell/sw.js'), 'utf8');
-  writeFileSync(join(dist, 'sw.js'), source.replace('__VERSION__', version).replace("'__FILES__'", JSON.stringify(files)));
+  writeFileSync(
+    join(dist, 'sw.js'),
+    source.replace('__VERSION__', version).replace("'__FILES__'", JSON.stringify(files)),
+  );
 }
 
 export async function buildApp() {
-  await unlessCurrent('Building the app (about a minute the first time)', 'dist/app.stamp', [...SHARED, 'app', 'scripts/steps.mjs'], 'dist/app/index.html', async () => {
-    const result = await run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', '../dist/app'], {
-      cwd: join(ROOT, 'app'), quiet: true, env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' },
-    });
-    if (result.code === 0) writeServiceWorker(join(ROOT, 'dist/app'));
-    return result;
-  });
+  await unlessCurrent(
+    'Building the app (about a minute the first time)',
+    'dist/app.stamp',
+    [...SHARED, 'app', 'scripts/steps.mjs'],
+    'dist/app/index.html',
+    async () => {
+      const result = await run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', '../dist/app'], {
+        cwd: join(ROOT, 'app'),
+        quiet: true,
+        env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' },
+      });
+      if (result.code === 0) writeServiceWorker(join(ROOT, 'dist/app'));
+      return result;
+    },
+  );
 }

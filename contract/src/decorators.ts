@@ -4,12 +4,19 @@ import { IsISO8601, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'cla
 /** A finite number within a closed range; the message names the range. */
 export function Figure(min: number, max: number): PropertyDecorator {
   const message = `takes ${min} to ${max}`;
-  return applyDecorators(IsNumber({ allowNaN: false, allowInfinity: false }, { message }), Min(min, { message }), Max(max, { message }));
+  return applyDecorators(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
+    Min(min, { message }),
+    Max(max, { message }),
+  );
 }
 
 /** Short text, trimmed of nothing: what was typed is kept. */
 export function Words(most: number): PropertyDecorator {
-  return applyDecorators(IsString({ message: 'takes text' }), MaxLength(most, { message: `takes at most ${most} characters` }));
+  return applyDecorators(
+    IsString({ message: 'takes text' }),
+    MaxLength(most, { message: `takes at most ${most} characters` }),
+  );
 }
 
 /** An id: UUIDs made on the device, or the name of something that ships. */

@@ -1,7 +1,14 @@
 import { CardWrite, JobWrite, ReadingWrite, RoomWrite, SetupWrite, StationWrite, type Write } from './writes.ts';
 
 /** Kinds of fact the server keeps, with the class that validates each write. */
-export const FACT_CLASSES = { jobs: JobWrite, rooms: RoomWrite, cards: CardWrite, setups: SetupWrite, stations: StationWrite, readings: ReadingWrite } as const;
+export const FACT_CLASSES = {
+  jobs: JobWrite,
+  rooms: RoomWrite,
+  cards: CardWrite,
+  setups: SetupWrite,
+  stations: StationWrite,
+  readings: ReadingWrite,
+} as const;
 export type FactKind = keyof typeof FACT_CLASSES;
 export const FACT_KINDS = Object.keys(FACT_CLASSES) as FactKind[];
 /** Kinds that live in a room and are written under its address. */
@@ -24,7 +31,9 @@ export type FactOf<K extends FactKind> = BodyOf<K> & Stored & (K extends RoomFac
 
 /** Address of a fact. Facts of a room are found under it. */
 export function factPath(kind: FactKind, id: string, roomId: string | null): string {
-  return (ROOM_FACT_KINDS as readonly string[]).includes(kind) ? `/api/rooms/${roomId}/${kind}/${id}` : `/api/${kind}/${id}`;
+  return (ROOM_FACT_KINDS as readonly string[]).includes(kind)
+    ? `/api/rooms/${roomId}/${kind}/${id}`
+    : `/api/${kind}/${id}`;
 }
 
 export interface Book {

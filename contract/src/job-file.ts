@@ -49,7 +49,12 @@ export function checkJobFile(plain: unknown): FieldProblem[] {
   if (outer.length > 0) return outer.slice(0, 50);
   const problems: FieldProblem[] = [];
   for (const [index, fact] of (plain as JobFile).facts.entries()) {
-    if (!FACT_KINDS.includes(fact.kind)) problems.push({ field: `facts[${index}].kind`, value: fact.kind, message: `takes one of ${FACT_KINDS.join(', ')}` });
+    if (!FACT_KINDS.includes(fact.kind))
+      problems.push({
+        field: `facts[${index}].kind`,
+        value: fact.kind,
+        message: `takes one of ${FACT_KINDS.join(', ')}`,
+      });
     else {
       for (const body of [fact.body, ...fact.replaced.map((old) => old.body)]) {
         const inner = checkWrite(fact.kind, { ...body, baseVersion: 0, writeId: fact.writeId, deleted: false });

@@ -1,6 +1,18 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsOptional, Min, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { Figure, Id, Moment, Words } from './decorators.ts';
 
 /** What every write carries: the version it was made on, its own id so that sending twice counts once, and the mark of deletion. */
@@ -39,7 +51,14 @@ export class DoorDto {
 }
 
 const BASES = [
-  'slab-on-ground', 'suspended-concrete', 'cement-screed', 'calcium-sulfate-screed', 'panels-on-joists', 'floorboards-on-joists', 'existing-tile', 'existing-resilient',
+  'slab-on-ground',
+  'suspended-concrete',
+  'cement-screed',
+  'calcium-sulfate-screed',
+  'panels-on-joists',
+  'floorboards-on-joists',
+  'existing-tile',
+  'existing-resilient',
 ];
 
 export class RoomWrite extends Write {
@@ -75,7 +94,10 @@ export class RuleDto {
 
 export class CardWrite extends Write {
   @Words(80) name!: string;
-  @IsIn(['click-vinyl', 'laminate', 'glue-down-vinyl', 'engineered-wood', 'click-herringbone'], { message: 'takes a kind of covering' }) kind!: string;
+  @IsIn(['click-vinyl', 'laminate', 'glue-down-vinyl', 'engineered-wood', 'click-herringbone'], {
+    message: 'takes a kind of covering',
+  })
+  kind!: string;
   @Figure(1, 40) thicknessMm!: number;
   @IsBoolean({ message: 'takes true or false' }) attachedPad!: boolean;
 

@@ -30,13 +30,22 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
   const plan = planOf(room);
   const spacingMm = room.spacingMm ?? defaultSpacingMm(card.rules);
   const stations = stationsOf(plan, spacingMm, flat.stations, flat.readings, entryPoint(room, plan));
-  const state = judgeFlat(plan, flat, card.rules, { spacingMm, contactsOnly: room.contactsOnly, ...(memo ? { memo } : {}) });
+  const state = judgeFlat(plan, flat, card.rules, {
+    spacingMm,
+    contactsOnly: room.contactsOnly,
+    ...(memo ? { memo } : {}),
+  });
   const criteria = flatCriteria(room, plan, card, state);
   return { verdict: worstVerdict(criteria.map((c) => c.verdict)), criteria, plan, spacingMm, stations, flat: state };
 }
 
 /** Treatments for a judged room: levelling today. Null where nothing has been read, or when stopped. */
-export function planRoom(assessment: RoomAssessment, facts: AllRoomFacts, card: CoveringCard, shouldStop?: () => boolean): LevellingPlan | null {
+export function planRoom(
+  assessment: RoomAssessment,
+  facts: AllRoomFacts,
+  card: CoveringCard,
+  shouldStop?: () => boolean,
+): LevellingPlan | null {
   return assessment.flat ? planLevelling(assessment.flat, card.rules, facts.room.contactsOnly, shouldStop) : null;
 }
 export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';

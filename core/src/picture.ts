@@ -1,5 +1,15 @@
 import type { FlatnessRule } from './coverings/index.ts';
-import { levelMap, planeAt, profileOf, type LevelMap, type Placement, type Profile, type RuleResult, type SetUpState, type Station } from './flat/index.ts';
+import {
+  levelMap,
+  planeAt,
+  profileOf,
+  type LevelMap,
+  type Placement,
+  type Profile,
+  type RuleResult,
+  type SetUpState,
+  type Station,
+} from './flat/index.ts';
 import type { RoomAssessment } from './index.ts';
 import type { RoomFacts } from './room/index.ts';
 import { placeWords, type Criterion, type Verdict } from './verdict/index.ts';
@@ -78,11 +88,30 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
 /** The picture of an assessed room. */
 export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPicture {
   const { verdict, criteria, spacingMm, stations, flat } = assessment;
-  const blank = { verdict, criteria, spacingMm, stations, levels: [], setups: [], untied: 0, rules: [], map: null, coveredShare: 0, blindMm: null, blindAt: null, tiltMmPerM: 0, noise: null };
+  const blank = {
+    verdict,
+    criteria,
+    spacingMm,
+    stations,
+    levels: [],
+    setups: [],
+    untied: 0,
+    rules: [],
+    map: null,
+    coveredShare: 0,
+    blindMm: null,
+    blindAt: null,
+    tiltMmPerM: 0,
+    noise: null,
+  };
   if (!flat) return blank;
   return {
     ...blank,
-    levels: flat.heights.heights.map((h) => ({ stationKey: h.stationKey, levelMm: h.heightMm - planeAt(flat.plane, h.xMm, h.yMm), suspect: h.suspect })),
+    levels: flat.heights.heights.map((h) => ({
+      stationKey: h.stationKey,
+      levelMm: h.heightMm - planeAt(flat.plane, h.xMm, h.yMm),
+      suspect: h.suspect,
+    })),
     setups: flat.heights.setups,
     untied: flat.heights.untied,
     rules: flat.rules.map((result) => shownRule(assessment, room, result)),

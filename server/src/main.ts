@@ -23,7 +23,10 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 }
 const store = await openStore(values.data, values.migrations);
 if (values.demo) {
-  const seeded = await seedDemo(store, async () => ((await store.db.select({ n: count() }).from(jobs))[0]?.n ?? 0) === 0);
+  const seeded = await seedDemo(
+    store,
+    async () => ((await store.db.select({ n: count() }).from(jobs))[0]?.n ?? 0) === 0,
+  );
   if (seeded > 0) console.log(`Demo seeded: ${seeded} facts`);
 }
 const server = createApp({ store, dist: values.dist }).listen(port, values.host, (error?: Error) => {

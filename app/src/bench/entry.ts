@@ -12,8 +12,12 @@ const MOST_DIGITS = 6;
 /** A digit or the point pressed. Presses that make no number are passed over. */
 export function press(entry: Entry, key: string, units: UnitSystem): Entry {
   const { digits } = entry;
-  if (key === '.5') return units === 'imperial' || digits === '' || digits.includes('.') ? entry : { ...entry, digits: `${digits}.5` };
-  if (key === '.') return units === 'imperial' || digits.includes('.') ? entry : { ...entry, digits: digits === '' ? '0.' : `${digits}.` };
+  if (key === '.5')
+    return units === 'imperial' || digits === '' || digits.includes('.') ? entry : { ...entry, digits: `${digits}.5` };
+  if (key === '.')
+    return units === 'imperial' || digits.includes('.')
+      ? entry
+      : { ...entry, digits: digits === '' ? '0.' : `${digits}.` };
   const [, tenths] = digits.split('.');
   if (tenths !== undefined && tenths.length >= 1) return entry;
   if (digits.replace('.', '').length >= MOST_DIGITS) return entry;

@@ -36,7 +36,19 @@ const ROWS = [
   ['1', '2', '3'],
 ];
 
-function Key({ label, onPress, name, low = false, chosen = false }: { label: string; onPress: () => void; name?: string; low?: boolean; chosen?: boolean }) {
+function Key({
+  label,
+  onPress,
+  name,
+  low = false,
+  chosen = false,
+}: {
+  label: string;
+  onPress: () => void;
+  name?: string;
+  low?: boolean;
+  chosen?: boolean;
+}) {
   const palette = usePalette();
   return (
     <Pressable
@@ -44,7 +56,13 @@ function Key({ label, onPress, name, low = false, chosen = false }: { label: str
       accessibilityLabel={name ?? label}
       aria-pressed={low ? chosen : undefined}
       onPress={onPress}
-      style={({ pressed }) => [low ? styles.low : styles.key, { borderColor: palette.rule, backgroundColor: chosen ? palette.chalk : pressed ? palette.plank : palette.bench }]}
+      style={({ pressed }) => [
+        low ? styles.low : styles.key,
+        {
+          borderColor: palette.rule,
+          backgroundColor: chosen ? palette.chalk : pressed ? palette.plank : palette.bench,
+        },
+      ]}
     >
       <Words figure bold size={low ? 'text' : 'title'} color={chosen ? palette.onChalk : palette.ink}>
         {label}
@@ -54,16 +72,15 @@ function Key({ label, onPress, name, low = false, chosen = false }: { label: str
 }
 
 /** The one pad for every measure: digits with half millimetres, or inches with sixteenths. Also takes the keyboard. */
-export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTake, actions = [], asked }: Props) {
+export function Keypad(props: Props) {
+  return <Pad key={`${props.asked}-${props.units}`} {...props} />;
+}
+
+function Pad({ units, title, lines, lastMm, range, doubtMm, take, onTake, actions = [] }: Props) {
   const palette = usePalette();
   const [entry, setEntry] = useState<Entry>(EMPTY);
   const [question, setQuestion] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<number | null>(null);
-  useEffect(() => {
-    setEntry(EMPTY);
-    setQuestion(null);
-    setDoubted(null);
-  }, [asked, units]);
 
   const edit = (next: Entry) => {
     setEntry(next);
@@ -75,7 +92,9 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
     if (mm === null) return setQuestion('Key the reading first.');
     const shown = formatRod(mm, units);
     if (mm < range.min || mm > range.max) {
-      return setQuestion(`${shown} ${unitLabel(units)} is out of range: ${formatRod(range.min, units)} to ${formatRod(range.max, units)} is taken.`);
+      return setQuestion(
+        `${shown} ${unitLabel(units)} is out of range: ${formatRod(range.min, units)} to ${formatRod(range.max, units)} is taken.`,
+      );
     }
     if (!sure && doubtMm !== undefined && lastMm !== null && Math.abs(mm - lastMm) > doubtMm) {
       setDoubted(mm);
@@ -91,7 +110,13 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
-      if (event.ctrlKey || event.metaKey || event.altKey || (target && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))) return;
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        (target && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+      )
+        return;
       if (/^[0-9.]$/.test(event.key)) edit(press(entry, event.key, units));
       else if (event.key === ',') edit(press(entry, '.', units));
       else if (event.key === 'Backspace') edit(correct(entry, lastMm, units));
@@ -118,7 +143,15 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
           ))}
         </View>
         <View style={styles.entry}>
-          <Words figure bold size="entry" color={text ? palette.ink : palette.quiet} testID="entry" accessibilityLabel={text ? `Keyed ${text} ${unitLabel(units)}` : 'Nothing keyed'} style={text ? null : styles.ghost}>
+          <Words
+            figure
+            bold
+            size="entry"
+            color={text ? palette.ink : palette.quiet}
+            testID="entry"
+            accessibilityLabel={text ? `Keyed ${text} ${unitLabel(units)}` : 'Nothing keyed'}
+            style={text ? null : styles.ghost}
+          >
             {text || (lastMm === null ? '–' : formatRod(lastMm, units))}
           </Words>
           <View style={[styles.caret, { backgroundColor: palette.chalk }]} />
@@ -132,7 +165,9 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
           <Words bold style={styles.words}>
             {question}
           </Words>
-          {doubted !== null ? <Button label={`Take ${formatRod(doubted, units)}`} onPress={() => submit(true)} style={styles.sure} /> : null}
+          {doubted !== null ? (
+            <Button label={`Take ${formatRod(doubted, units)}`} onPress={() => submit(true)} style={styles.sure} />
+          ) : null}
         </View>
       ) : null}
       {units === 'imperial' ? (
@@ -140,7 +175,14 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
           {[0, 8].map((from) => (
             <View key={from} style={styles.row}>
               {Array.from({ length: 8 }, (_, i) => from + i).map((n) => (
-                <Key key={n} low label={n === 0 ? '0' : formatRod((n * 25.4) / 16, 'imperial')} name={n === 0 ? 'No sixteenths' : `${n} sixteenths`} chosen={n !== 0 && entry.sixteenths === n} onPress={() => edit(n === 0 ? { ...entry, sixteenths: null } : pressSixteenth(entry, n))} />
+                <Key
+                  key={n}
+                  low
+                  label={n === 0 ? '0' : formatRod((n * 25.4) / 16, 'imperial')}
+                  name={n === 0 ? 'No sixteenths' : `${n} sixteenths`}
+                  chosen={n !== 0 && entry.sixteenths === n}
+                  onPress={() => edit(n === 0 ? { ...entry, sixteenths: null } : pressSixteenth(entry, n))}
+                />
               ))}
             </View>
           ))}
@@ -156,7 +198,9 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
             </View>
           ))}
           <View style={styles.row}>
-            {units === 'metric' ? <Key label=".5" name="and a half" onPress={() => edit(press(entry, '.5', units))} /> : null}
+            {units === 'metric' ? (
+              <Key label=".5" name="and a half" onPress={() => edit(press(entry, '.5', units))} />
+            ) : null}
             <Key label="0" onPress={() => edit(press(entry, '0', units))} />
             {units === 'metric' ? <Key label="." name="point" onPress={() => edit(press(entry, '.', units))} /> : null}
           </View>
@@ -165,9 +209,22 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
           <SideKey label="Correct" onPress={() => edit(correct(entry, lastMm, units))} />
           {[0, 1].map((slot) => {
             const action = actions[slot];
-            return action ? <SideKey key={slot} label={action.label} onPress={action.onPress} disabled={action.disabled ?? false} /> : <SideKey key={slot} label="" onPress={() => undefined} disabled />;
+            return action ? (
+              <SideKey key={slot} label={action.label} onPress={action.onPress} disabled={action.disabled ?? false} />
+            ) : (
+              <SideKey key={slot} label="" onPress={() => undefined} disabled />
+            );
           })}
-          <Pressable role="button" accessibilityLabel={take} testID="take" onPress={() => submit(doubted !== null)} style={({ pressed }) => [styles.key, { borderColor: palette.chalk, backgroundColor: palette.chalk, opacity: pressed ? 0.85 : 1 }]}>
+          <Pressable
+            role="button"
+            accessibilityLabel={take}
+            testID="take"
+            onPress={() => submit(doubted !== null)}
+            style={({ pressed }) => [
+              styles.key,
+              { borderColor: palette.chalk, backgroundColor: palette.chalk, opacity: pressed ? 0.85 : 1 },
+            ]}
+          >
             <Words bold size="large" color={palette.onChalk}>
               {take}
             </Words>
@@ -180,10 +237,22 @@ export function Keypad({ units, title, lines, lastMm, range, doubtMm, take, onTa
 
 function SideKey({ label, onPress, disabled = false }: PadAction) {
   const palette = usePalette();
-  if (label === '') return <View aria-hidden style={[styles.key, { borderColor: palette.rule, backgroundColor: palette.bench }]} />;
+  if (label === '')
+    return <View aria-hidden style={[styles.key, { borderColor: palette.rule, backgroundColor: palette.bench }]} />;
   return (
-    <Pressable role="button" accessibilityLabel={label} disabled={disabled} onPress={onPress} style={({ pressed }) => [styles.key, { borderColor: palette.rule, backgroundColor: pressed ? palette.plank : palette.bench }]}>
-      <Words bold color={disabled ? palette.quiet : palette.chalk}>{label}</Words>
+    <Pressable
+      role="button"
+      accessibilityLabel={label}
+      disabled={disabled}
+      onPress={onPress}
+      style={({ pressed }) => [
+        styles.key,
+        { borderColor: palette.rule, backgroundColor: pressed ? palette.plank : palette.bench },
+      ]}
+    >
+      <Words bold color={disabled ? palette.quiet : palette.chalk}>
+        {label}
+      </Words>
     </Pressable>
   );
 }
@@ -195,12 +264,33 @@ const styles = StyleSheet.create({
   entry: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   ghost: { opacity: 1, fontWeight: '400', fontSize: 28 },
   caret: { width: 2, height: 44 },
-  question: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 16, paddingVertical: 6, minHeight: 48 },
+  question: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 16,
+    paddingVertical: 6,
+    minHeight: 48,
+  },
   sure: { flexGrow: 0 },
   pad: { flexDirection: 'row' },
   digits: { flex: 3 },
   side: { flex: 1.15 },
   row: { flexDirection: 'row' },
-  key: { flex: 1, minHeight: 56, borderTopWidth: 1, borderLeftWidth: 1, alignItems: 'center', justifyContent: 'center' },
-  low: { flex: 1, minHeight: 48, borderTopWidth: 1, borderLeftWidth: 1, alignItems: 'center', justifyContent: 'center' },
+  key: {
+    flex: 1,
+    minHeight: 56,
+    borderTopWidth: 1,
+    borderLeftWidth: 1,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  low: {
+    flex: 1,
+    minHeight: 48,
+    borderTopWidth: 1,
+    borderLeftWidth: 1,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
 });

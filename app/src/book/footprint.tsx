@@ -4,10 +4,18 @@ import type { Verdict } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
 
 /** One scale for every footprint of the book, so that a hall looks larger than a boot room. px for each mm. */
-export const BOOK_SCALE = 0.0225;
+export const BOOK_SCALE = 0.019;
 
 /** A room's outline, tinted by its verdict. */
-export function Footprint({ walls, verdict, scale = BOOK_SCALE }: { walls: Wall[]; verdict: Verdict | null; scale?: number }) {
+export function Footprint({
+  walls,
+  verdict,
+  scale = BOOK_SCALE,
+}: {
+  walls: Wall[];
+  verdict: Verdict | null;
+  scale?: number;
+}) {
   const palette = usePalette();
   const { corners } = outlineOf(walls);
   const b = boundsMm(corners);
@@ -16,7 +24,13 @@ export function Footprint({ walls, verdict, scale = BOOK_SCALE }: { walls: Wall[
   return (
     <Svg width={w + 4} height={h + 4} aria-hidden>
       <Path d={path} fill={palette.bench} />
-      <Path d={path} fill={verdict ? palette.verdict[verdict] : palette.plank} fillOpacity={verdict ? 0.16 : 1} stroke={palette.ink} strokeWidth={2} />
+      <Path
+        d={path}
+        fill={verdict ? palette.verdict[verdict] : palette.plank}
+        fillOpacity={verdict ? 0.16 : 1}
+        stroke={palette.ink}
+        strokeWidth={2}
+      />
     </Svg>
   );
 }

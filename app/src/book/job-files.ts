@@ -8,9 +8,14 @@ import { chooseFile, saveText } from '../data/save-text.ts';
 export async function saveJob(jobId: string, name: string): Promise<string | null> {
   try {
     await send();
-    if (outbox.get().waiting.length > 0) return 'Some readings are still on this device only. Save the job when they are sent.';
+    if (outbox.get().waiting.length > 0)
+      return 'Some readings are still on this device only. Save the job when they are sent.';
     const file = await api<JobFile>(`/api/jobs/${jobId}/file`);
-    saveText(`${name.toLowerCase().replace(/\W+/g, '-')}.maquette.json`, 'application/json', JSON.stringify(file, null, 1));
+    saveText(
+      `${name.toLowerCase().replace(/\W+/g, '-')}.maquette.json`,
+      'application/json',
+      JSON.stringify(file, null, 1),
+    );
     return null;
   } catch (error) {
     return error instanceof Error ? error.message : String(error);
@@ -32,7 +37,8 @@ export async function bringJobIn(): Promise<string | null> {
   try {
     const { jobId } = await post('').catch((error: unknown) => {
       if (!(error instanceof Refused) || error.problem.status !== 409) throw error;
-      if (!globalThis.confirm(`${error.problem.title}. ${error.problem.detail ?? ''} Bring it in as a copy?`)) throw error;
+      if (!globalThis.confirm(`${error.problem.title}. ${error.problem.detail ?? ''} Bring it in as a copy?`))
+        throw error;
       return post('?copy=1');
     });
     await queryClient.invalidateQueries();

@@ -1,7 +1,15 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { areaM2, BASE_WORDS, outlineOf, rectangleWalls, WALL_LENGTH_MM, type BaseKind, type Wall } from '@maquette/core/room';
+import {
+  areaM2,
+  BASE_WORDS,
+  outlineOf,
+  rectangleWalls,
+  WALL_LENGTH_MM,
+  type BaseKind,
+  type Wall,
+} from '@maquette/core/room';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { formatArea } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
@@ -16,6 +24,7 @@ import { Field } from '../ui/field.tsx';
 import { Fold } from '../ui/fold.tsx';
 import { LengthField } from '../ui/length-field.tsx';
 import { Words } from '../ui/text.tsx';
+import { useFollowing } from '../ui/use-following.ts';
 import { UndoBar } from '../ui/undo-bar.tsx';
 import { Footprint } from './footprint.tsx';
 import { saveJob } from './job-files.ts';
@@ -23,7 +32,12 @@ import { saveJob } from './job-files.ts';
 type Job = ShownBook['jobs'][number];
 
 /** The changes that put `id` one place earlier or later among its like. */
-function moved<T extends { id: string; rank: number }>(list: readonly T[], id: string, by: 1 | -1, kind: 'rooms' | 'jobs'): Change[] {
+function moved<T extends { id: string; rank: number }>(
+  list: readonly T[],
+  id: string,
+  by: 1 | -1,
+  kind: 'rooms' | 'jobs',
+): Change[] {
   const at = list.findIndex((one) => one.id === id);
   const [a, b] = [list[at], list[at + by]];
   if (!a || !b) return [];
@@ -45,7 +59,11 @@ export function JobScreen({ jobId }: { jobId: string }) {
   const units = useUnits()[0];
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
-      <Header title={job?.name ?? (book.loading ? 'Opening …' : 'No such job')} backLabel="Site book" onBack={() => router.replace('/')} />
+      <Header
+        title={job?.name ?? (book.loading ? 'Opening …' : 'No such job')}
+        backLabel="Site book"
+        onBack={() => router.replace('/')}
+      />
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
         {rooms.map((room, index) => (
           <View key={room.id} style={[styles.room, { borderColor: palette.rule }]}>
@@ -53,17 +71,32 @@ export function JobScreen({ jobId }: { jobId: string }) {
               <Footprint walls={room.walls as Wall[]} verdict={null} scale={0.009} />
               <View style={styles.grow}>
                 <Words bold>{room.name}</Words>
-                <Words size="small" quiet>{`${formatArea(areaM2(outlineOf(room.walls as Wall[]).corners), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
+                <Words
+                  size="small"
+                  quiet
+                >{`${formatArea(areaM2(outlineOf(room.walls as Wall[]).corners), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
               </View>
             </View>
             <ButtonRow>
               <Button label="Open" hint={room.name} kind="main" onPress={() => router.push(`/rooms/${room.id}/flat`)} />
-              <Button label="Earlier" hint={`Move ${room.name}`} disabled={index === 0} onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, -1, 'rooms'))} />
-              <Button label="Later" hint={`Move ${room.name}`} disabled={index === rooms.length - 1} onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, 1, 'rooms'))} />
+              <Button
+                label="Earlier"
+                hint={`Move ${room.name}`}
+                disabled={index === 0}
+                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, -1, 'rooms'))}
+              />
+              <Button
+                label="Later"
+                hint={`Move ${room.name}`}
+                disabled={index === rooms.length - 1}
+                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, 1, 'rooms'))}
+              />
             </ButtonRow>
           </View>
         ))}
-        {job ? <NewRoom job={job} rooms={rooms} units={units} onMade={(id) => router.push(`/rooms/${id}/room`)} /> : null}
+        {job ? (
+          <NewRoom job={job} rooms={rooms} units={units} onMade={(id) => router.push(`/rooms/${id}/room`)} />
+        ) : null}
         {job ? <WholeJob job={job} book={book} onGone={() => router.replace('/')} /> : null}
       </ScrollView>
       <UndoBar />
@@ -71,7 +104,17 @@ export function JobScreen({ jobId }: { jobId: string }) {
   );
 }
 
-function NewRoom({ job, rooms, units, onMade }: { job: Job; rooms: ShownBook['rooms']; units: 'metric' | 'imperial'; onMade: (id: string) => void }) {
+function NewRoom({
+  job,
+  rooms,
+  units,
+  onMade,
+}: {
+  job: Job;
+  rooms: ShownBook['rooms'];
+  units: 'metric' | 'imperial';
+  onMade: (id: string) => void;
+}) {
   const [name, setName] = useState('');
   const [widthMm, setWidth] = useState<number | null>(null);
   const [depthMm, setDepth] = useState<number | null>(null);
@@ -83,11 +126,28 @@ function NewRoom({ job, rooms, units, onMade }: { job: Job; rooms: ShownBook['ro
     const widthOfDoor = Math.min(800, Math.max(300, widthMm - 200));
     const result = await write(`${name.trim()} added`, [
       {
-        kind: 'rooms', id,
+        kind: 'rooms',
+        id,
         body: {
-          jobId: job.id, name: name.trim(), rank: Math.max(-1, ...rooms.map((room) => room.rank)) + 1, walls: rectangleWalls(widthMm, depthMm),
-          door: widthMm >= 400 ? { wall: 0, fromMm: Math.min(100, widthMm - widthOfDoor), widthMm: widthOfDoor, hinge: 'start', swing: 'in' } : null,
-          baseKind: 'slab-on-ground', cardId: SHIPPED_CARDS[0]!.id, units, spacingMm: null, contactsOnly: false,
+          jobId: job.id,
+          name: name.trim(),
+          rank: Math.max(-1, ...rooms.map((room) => room.rank)) + 1,
+          walls: rectangleWalls(widthMm, depthMm),
+          door:
+            widthMm >= 400
+              ? {
+                  wall: 0,
+                  fromMm: Math.min(100, widthMm - widthOfDoor),
+                  widthMm: widthOfDoor,
+                  hinge: 'start',
+                  swing: 'in',
+                }
+              : null,
+          baseKind: 'slab-on-ground',
+          cardId: SHIPPED_CARDS[0]!.id,
+          units,
+          spacingMm: null,
+          contactsOnly: false,
         },
       },
     ]);
@@ -110,16 +170,15 @@ function NewRoom({ job, rooms, units, onMade }: { job: Job; rooms: ShownBook['ro
 }
 
 function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: () => void }) {
-  const [name, setName] = useState(job.name);
-  const [about, setAbout] = useState(job.about);
+  const [name, setName] = useFollowing(job.name);
+  const [about, setAbout] = useFollowing(job.about);
   const [said, setSaid] = useState<string | null>(null);
-  useEffect(() => {
-    setName(job.name);
-    setAbout(job.about);
-  }, [job.name, job.about]);
   const keep = () => {
-    if (name.trim() === '' || (name.trim() === job.name && about.trim() === job.about)) return setName(name.trim() === '' ? job.name : name);
-    return void write('Job renamed', [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), name: name.trim(), about: about.trim() } as never }]);
+    if (name.trim() === '' || (name.trim() === job.name && about.trim() === job.about))
+      return setName(name.trim() === '' ? job.name : name);
+    return void write('Job renamed', [
+      { kind: 'jobs', id: job.id, body: { ...bodyOf(job), name: name.trim(), about: about.trim() } as never },
+    ]);
   };
   const at = book.jobs.findIndex((one) => one.id === job.id);
   return (
@@ -127,8 +186,16 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
       <Field label="Name" value={name} onChange={setName} onDone={keep} />
       <Field label="In a few words" value={about} onChange={setAbout} onDone={keep} />
       <ButtonRow>
-        <Button label="Earlier in the book" disabled={at === 0} onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, -1, 'jobs'))} />
-        <Button label="Later in the book" disabled={at === book.jobs.length - 1} onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, 1, 'jobs'))} />
+        <Button
+          label="Earlier in the book"
+          disabled={at === 0}
+          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, -1, 'jobs'))}
+        />
+        <Button
+          label="Later in the book"
+          disabled={at === book.jobs.length - 1}
+          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, 1, 'jobs'))}
+        />
       </ButtonRow>
       <ButtonRow>
         <Button label="Save the job (JSON)" onPress={() => void saveJob(job.id, job.name).then(setSaid)} />
@@ -136,7 +203,9 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
           label="Remove the job"
           onPress={() => {
             if (!globalThis.confirm(`Remove ${job.name} and its rooms from the book? Undo brings it back.`)) return;
-            void write(`${job.name} removed`, [{ kind: 'jobs', id: job.id, body: bodyOf(job) as never, deleted: true }]);
+            void write(`${job.name} removed`, [
+              { kind: 'jobs', id: job.id, body: bodyOf(job) as never, deleted: true },
+            ]);
             onGone();
           }}
         />

@@ -18,11 +18,26 @@ export function SettingsScreen() {
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header title="Settings" backLabel="Site book" onBack={() => router.replace('/')} />
       <ScrollView role="main" contentContainerStyle={styles.list}>
-        <Choice label="Light" inline value={light} options={LIGHTS.map((value) => ({ value, label: LIGHT_WORDS[value] }))} onChange={setLight} />
+        <Choice
+          label="Light"
+          inline
+          value={light}
+          options={LIGHTS.map((value) => ({ value, label: LIGHT_WORDS[value] }))}
+          onChange={setLight}
+        />
         <Words size="small" quiet>
           Sun is black on white with heavier lines, for outdoors.
         </Words>
-        <Choice label="Units for new rooms and the book" inline value={units} options={[{ value: 'metric', label: 'Millimetres' }, { value: 'imperial', label: 'Feet and inches' }]} onChange={setUnits} />
+        <Choice
+          label="Units for new rooms and the book"
+          inline
+          value={units}
+          options={[
+            { value: 'metric', label: 'Millimetres' },
+            { value: 'imperial', label: 'Feet and inches' },
+          ]}
+          onChange={setUnits}
+        />
         <Words size="small" quiet>
           Each room keeps its own units: change them in its top line.
         </Words>

@@ -35,7 +35,9 @@ export function SiteBook() {
     if (name.trim() === '') return setProblem('Empty: a job needs a name');
     const id = newId();
     const rank = Math.max(0, ...book.jobs.map((job) => job.rank)) + 1;
-    const result = await write(`${name.trim()} added`, [{ kind: 'jobs', id, body: { name: name.trim(), about: '', rank } }]);
+    const result = await write(`${name.trim()} added`, [
+      { kind: 'jobs', id, body: { name: name.trim(), about: '', rank } },
+    ]);
     if (!result.ok) return setProblem(result.problems.map((p) => p.message).join('; '));
     setNaming(false);
     setName('');
@@ -43,7 +45,12 @@ export function SiteBook() {
   };
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
-      <Header title="Site book" right={<Button kind="quiet" label="Settings" onPress={() => router.push('/settings')} style={styles.settings} />} />
+      <Header
+        title="Site book"
+        right={
+          <Button kind="quiet" label="Settings" onPress={() => router.push('/settings')} style={styles.settings} />
+        }
+      />
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
         <Trouble units={units} />
         {book.jobs.map((job) => (
@@ -54,7 +61,10 @@ export function SiteBook() {
             <Words bold size="large">
               No job yet
             </Words>
-            <Words>Name the job, add its rooms by two tape measures each, then walk them with a laser and a staff. Start the server with its demo to see Sluice House, a worked example.</Words>
+            <Words>
+              Name the job, add its rooms by two tape measures each, then walk them with a laser and a staff. Start the
+              server with its demo to see Sluice House, a worked example.
+            </Words>
           </View>
         ) : null}
         {book.loading ? <Words style={styles.empty}>Opening the book …</Words> : null}
@@ -72,7 +82,10 @@ export function SiteBook() {
         ) : (
           <ButtonRow>
             <Button kind="main" label="New job" onPress={() => setNaming(true)} style={styles.wideButton} />
-            <Button label="Bring a job in" onPress={() => void bringJobIn().then((id) => id && router.push(`/jobs/${id}`))} />
+            <Button
+              label="Bring a job in"
+              onPress={() => void bringJobIn().then((id) => id && router.push(`/jobs/${id}`))}
+            />
           </ButtonRow>
         )}
       </View>
@@ -80,7 +93,17 @@ export function SiteBook() {
   );
 }
 
-function JobEntry({ job, book, lines, units }: { job: ShownBook['jobs'][number]; book: ShownBook; lines: ReadonlyMap<string, RoomLine>; units: 'metric' | 'imperial' }) {
+function JobEntry({
+  job,
+  book,
+  lines,
+  units,
+}: {
+  job: ShownBook['jobs'][number];
+  book: ShownBook;
+  lines: ReadonlyMap<string, RoomLine>;
+  units: 'metric' | 'imperial';
+}) {
   const palette = usePalette();
   const router = useRouter();
   const rooms = book.rooms.filter((room) => room.jobId === job.id);
@@ -89,20 +112,38 @@ function JobEntry({ job, book, lines, units }: { job: ShownBook['jobs'][number];
   const worst = judged.length > 0 ? worstVerdict(judged.map((room) => lines.get(room.id)!.verdict)) : null;
   const first = worst ? judged.find((room) => lines.get(room.id)!.verdict === worst) : undefined;
   const left = judged.reduce((sum, room) => sum + lines.get(room.id)!.stations - lines.get(room.id)!.read, 0);
-  const next = !first || !worst ? null : worst === 'lay' ? 'Flat everywhere it was read' : `${first.name}: ${lines.get(first.id)!.next}`;
+  const next =
+    !first || !worst
+      ? null
+      : worst === 'lay'
+        ? 'Flat everywhere it was read'
+        : `${first.name}: ${lines.get(first.id)!.next}`;
   return (
     <View style={[styles.job, { borderColor: palette.rule, backgroundColor: palette.paper }]}>
-      <Pressable role="button" accessibilityLabel={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>
+      <Pressable
+        role="button"
+        accessibilityLabel={`Open ${job.name}`}
+        onPress={() => router.push(`/jobs/${job.id}`)}
+        style={styles.title}
+      >
         <Words bold size="large" role="heading" aria-level={2} style={styles.grow}>
           {job.name}
         </Words>
-        <Words figure quiet>{[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}</Words>
+        <Words figure quiet>
+          {[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}
+        </Words>
       </Pressable>
       <View style={styles.rooms}>
         {rooms.map((room) => {
           const line = lines.get(room.id);
           return (
-            <Pressable key={room.id} role="link" accessibilityLabel={`${room.name}${line ? `: ${VERDICT_WORDS[line.verdict]}` : ''}`} onPress={() => router.push(`/rooms/${room.id}/flat`)} style={styles.room}>
+            <Pressable
+              key={room.id}
+              role="link"
+              accessibilityLabel={`${room.name}${line ? `: ${VERDICT_WORDS[line.verdict]}` : ''}`}
+              onPress={() => router.push(`/rooms/${room.id}/flat`)}
+              style={styles.room}
+            >
               <Footprint walls={room.walls as Wall[]} verdict={line?.verdict ?? null} />
               <View style={styles.under}>
                 {line ? <Mark verdict={line.verdict} width={26} /> : null}
@@ -113,7 +154,9 @@ function JobEntry({ job, book, lines, units }: { job: ShownBook['jobs'][number];
             </Pressable>
           );
         })}
-        {rooms.length === 0 ? <Button label="Add the first room" onPress={() => router.push(`/jobs/${job.id}`)} style={styles.first} /> : null}
+        {rooms.length === 0 ? (
+          <Button label="Add the first room" onPress={() => router.push(`/jobs/${job.id}`)} style={styles.first} />
+        ) : null}
       </View>
       {next && worst ? (
         <View style={styles.next}>
@@ -130,7 +173,7 @@ const styles = StyleSheet.create({
   screen: { flex: 1 },
   grow: { flex: 1 },
   list: { paddingBottom: 16, width: '100%', maxWidth: 1000, alignSelf: 'center' },
-  settings: { minHeight: 32, paddingVertical: 0, paddingHorizontal: 0 },
+  settings: { paddingHorizontal: 4, flexGrow: 0 },
   empty: { padding: 16, gap: 8 },
   job: { borderBottomWidth: 1, paddingHorizontal: 16, paddingBottom: 16, gap: 8 },
   title: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 56 },

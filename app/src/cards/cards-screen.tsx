@@ -15,7 +15,12 @@ import { UndoBar } from '../ui/undo-bar.tsx';
 /** A copy's body: everything but the id, under a name of its own. */
 export function copyOf(card: CoveringCard): Omit<CoveringCard, 'id'> {
   const body = bodyOf(card) as unknown as Omit<CoveringCard, 'id'>;
-  return { ...body, rules: card.rules.map((rule) => ({ ...rule })), name: `${card.name}, my copy`.slice(0, 80), source: `Copied from “${card.name}”. Write here whose sheet the figures come from.` };
+  return {
+    ...body,
+    rules: card.rules.map((rule) => ({ ...rule })),
+    name: `${card.name}, my copy`.slice(0, 80),
+    source: `Copied from “${card.name}”. Write here whose sheet the figures come from.`,
+  };
 }
 
 /** Cards that ship and cards of one's own. */
@@ -33,20 +38,33 @@ export function CardsScreen() {
   };
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
-      <Header title="Covering cards" backLabel="Back" onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />
+      <Header
+        title="Covering cards"
+        backLabel="Back"
+        onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
+      />
       <ScrollView role="main" contentContainerStyle={styles.list}>
-        <Words>A card holds what the covering’s sheet asks of the floor. Shipped cards are generic: copy one and write in the maker’s figures.</Words>
+        <Words>
+          A card holds what the covering’s sheet asks of the floor. Shipped cards are generic: copy one and write in the
+          maker’s figures.
+        </Words>
         {[...own, ...SHIPPED_CARDS].map((card) => (
           <View key={card.id} style={[styles.card, { borderColor: palette.rule }]}>
             <Words bold size="large">
               {card.name}
             </Words>
-            <Words figure>{`${card.rules.map((rule) => ruleWords(rule, units)).join(' and ')}${card.stepMm === null ? '' : ` · no step over ${card.stepMm} mm`} · ${Math.round(Math.min(...card.rules.map(strictness)) * 10) / 10} mm/m²`}</Words>
+            <Words
+              figure
+            >{`${card.rules.map((rule) => ruleWords(rule, units)).join(' and ')}${card.stepMm === null ? '' : ` · no step over ${card.stepMm} mm`} · ${Math.round(Math.min(...card.rules.map(strictness)) * 10) / 10} mm/m²`}</Words>
             <Words size="small" quiet>
               {card.source}
             </Words>
             <ButtonRow>
-              <Button label={own.includes(card) ? 'Edit' : 'See'} hint={card.name} onPress={() => router.push(`/cards/${card.id}`)} />
+              <Button
+                label={own.includes(card) ? 'Edit' : 'See'}
+                hint={card.name}
+                onPress={() => router.push(`/cards/${card.id}`)}
+              />
               <Button label="Copy" hint={card.name} onPress={() => void copy(card)} />
             </ButtonRow>
           </View>

@@ -21,7 +21,11 @@ interface Props<S extends string> {
 export function Course<S extends string>({ planks, chosen, onChoose, wide }: Props<S>) {
   const palette = usePalette();
   return (
-    <View role="navigation" accessibilityLabel="Stages of this room" style={[wide ? styles.column : styles.row, { borderColor: palette.ink, backgroundColor: palette.plank }]}>
+    <View
+      role="navigation"
+      accessibilityLabel="Stages of this room"
+      style={[wide ? styles.column : styles.row, { borderColor: palette.ink, backgroundColor: palette.plank }]}
+    >
       {planks.map((plank, index) => {
         const on = plank.stage === chosen;
         return (
@@ -34,7 +38,9 @@ export function Course<S extends string>({ planks, chosen, onChoose, wide }: Pro
             style={[
               wide ? styles.board : [styles.plank, { flexGrow: plank.label.length + 2 }],
               { backgroundColor: on ? palette.chalk : palette.plank, borderColor: palette.ink },
-              wide ? { borderBottomWidth: 1, marginRight: on ? -6 : (index % 2) * 8 } : { borderLeftWidth: index === 0 ? 0 : 1, marginTop: on ? -8 : 0, paddingTop: on ? 16 : 8 },
+              wide
+                ? { borderBottomWidth: 1, marginRight: on ? -6 : (index % 2) * 8 }
+                : { borderLeftWidth: index === 0 ? 0 : 1, marginTop: on ? -8 : 0, paddingTop: on ? 16 : 8 },
             ]}
           >
             <Mark verdict={plank.verdict} width={32} color={on ? palette.onChalk : palette.verdict[plank.verdict]} />

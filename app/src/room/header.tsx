@@ -17,7 +17,14 @@ export function SendingState({ onTrouble }: { onTrouble?: () => void }) {
   const troubled = waiting.filter((w) => w.trouble).length;
   const words = sendingWords(waiting.length, troubled, reachable);
   const text = (
-    <Words size="small" figure quiet={troubled === 0} bold={troubled > 0} color={troubled > 0 ? palette.verdict.stop : undefined} testID="sending">
+    <Words
+      size="small"
+      figure
+      quiet={troubled === 0}
+      bold={troubled > 0}
+      color={troubled > 0 ? palette.verdict.stop : undefined}
+      testID="sending"
+    >
       {words}
     </Words>
   );
@@ -63,8 +70,8 @@ export function Header({ above, title, backLabel = 'Back', onBack, right, onTrou
         </Words>
       </View>
       <View style={styles.right}>
-        {right}
         <SendingState onTrouble={onTrouble} />
+        {right}
       </View>
     </View>
   );
@@ -75,6 +82,6 @@ const styles = StyleSheet.create({
   back: { width: 52, minHeight: 56, alignItems: 'center', justifyContent: 'center' },
   margin: { width: 16 },
   names: { flex: 1 },
-  right: { alignItems: 'flex-end', justifyContent: 'center' },
+  right: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   touch: { minHeight: 48, justifyContent: 'center' },
 });

@@ -1,7 +1,14 @@
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { COLUMN_ROLES, decodeText, factsFromRodFile, readRodFile, type ColumnRole, type ColumnUse } from '@maquette/core/formats';
+import {
+  COLUMN_ROLES,
+  decodeText,
+  factsFromRodFile,
+  readRodFile,
+  type ColumnRole,
+  type ColumnUse,
+} from '@maquette/core/formats';
 import { planOf } from '@maquette/core/room';
 import { formatRod, unitLabel, type LengthUnit } from '@maquette/core/units';
 import { newId, nowUtc } from '../data/ids.ts';
@@ -15,9 +22,21 @@ import { Fold } from '../ui/fold.tsx';
 import { Words } from '../ui/text.tsx';
 import { Header } from './header.tsx';
 
-const ROLE_WORDS: Record<ColumnRole, string> = { setup: 'Set-up', station: 'Station', x: 'Along (x)', y: 'Across (y)', rod: 'Rod', note: 'Note', ignore: 'Leave out' };
+const ROLE_WORDS: Record<ColumnRole, string> = {
+  setup: 'Set-up',
+  station: 'Station',
+  x: 'Along (x)',
+  y: 'Across (y)',
+  rod: 'Rod',
+  note: 'Note',
+  ignore: 'Leave out',
+};
 const UNITS: readonly { value: LengthUnit; label: string }[] = [
-  { value: 'mm', label: 'mm' }, { value: 'cm', label: 'cm' }, { value: 'm', label: 'm' }, { value: 'in', label: 'inches' }, { value: 'ftin', label: 'ft in' },
+  { value: 'mm', label: 'mm' },
+  { value: 'cm', label: 'cm' },
+  { value: 'm', label: 'm' },
+  { value: 'in', label: 'inches' },
+  { value: 'ftin', label: 'ft in' },
 ];
 const DELIMITERS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs' };
 
@@ -42,7 +61,11 @@ export function ImportScreen({ roomId }: { roomId: string }) {
     setDoubted(new Set());
     setFile({ name: chosen.name, text: decodeText(chosen.bytes) });
   };
-  const taken = read ? [...read.readings, ...read.problems.flatMap((p) => (p.reading && doubted.has(p.line) ? [p.reading] : []))].sort((a, b) => a.line - b.line) : [];
+  const taken = read
+    ? [...read.readings, ...read.problems.flatMap((p) => (p.reading && doubted.has(p.line) ? [p.reading] : []))].sort(
+        (a, b) => a.line - b.line,
+      )
+    : [];
   const take = async () => {
     if (!read) return;
     const facts = factsFromRodFile(read, taken, nowUtc(), newId);
@@ -51,16 +74,34 @@ export function ImportScreen({ roomId }: { roomId: string }) {
       ...facts.readings.map(({ id, ...body }) => ({ kind: 'readings' as const, id, roomId, body })),
     ]);
     if (result.ok) back();
-    else setProblem(result.problems.slice(0, 5).map((p) => `${p.field} ${String(p.value)}: ${p.message}`).join('; '));
+    else
+      setProblem(
+        result.problems
+          .slice(0, 5)
+          .map((p) => `${p.field} ${String(p.value)}: ${p.message}`)
+          .join('; '),
+      );
   };
-  const use = (index: number, part: Partial<ColumnUse>) => setColumns((read?.columns ?? []).map((c, i) => (i === index ? { ...c, ...part } : part.role && part.role !== 'ignore' && c.role === part.role ? { ...c, role: 'ignore' } : c)));
+  const use = (index: number, part: Partial<ColumnUse>) =>
+    setColumns(
+      (read?.columns ?? []).map((c, i) =>
+        i === index
+          ? { ...c, ...part }
+          : part.role && part.role !== 'ignore' && c.role === part.role
+            ? { ...c, role: 'ignore' }
+            : c,
+      ),
+    );
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header above={shown.room?.name ?? ''} title="Bring in readings" onBack={back} />
       <ScrollView role="main" contentContainerStyle={styles.list}>
         {!read ? (
           <>
-            <Words>A text file with a line for each reading: place along and across from the first corner, and the rod. Commas, semicolons or tabs; mm, cm, m, feet and inches.</Words>
+            <Words>
+              A text file with a line for each reading: place along and across from the first corner, and the rod.
+              Commas, semicolons or tabs; mm, cm, m, feet and inches.
+            </Words>
             <Button kind="main" label="Choose a file" onPress={() => void choose()} />
           </>
         ) : (
@@ -73,34 +114,78 @@ export function ImportScreen({ roomId }: { roomId: string }) {
               </Words>
             ))}
             {read.missing.length > 0 ? (
-              <Words role="alert" bold color={palette.verdict.stop}>{`Say which column is ${read.missing.map((role) => ROLE_WORDS[role]).join(', ')}.`}</Words>
+              <Words
+                role="alert"
+                bold
+                color={palette.verdict.stop}
+              >{`Say which column is ${read.missing.map((role) => ROLE_WORDS[role]).join(', ')}.`}</Words>
             ) : null}
             {read.problems.length > 0 ? (
               <View style={[styles.problems, { backgroundColor: palette.highWash }]} testID="row-problems">
                 <Words bold>Not taken</Words>
                 {read.problems.slice(0, 60).map((p) => {
                   const on = doubted.has(p.line);
-                  const body = <Words>{`Line ${p.line}: ${p.reason}${p.reading ? (on ? ' · taken all the same' : ' · tap to take it all the same') : ''}`}</Words>;
-                  if (!p.reading) return <View key={p.line} style={styles.row}>{body}</View>;
+                  const body = (
+                    <Words>{`Line ${p.line}: ${p.reason}${p.reading ? (on ? ' · taken all the same' : ' · tap to take it all the same') : ''}`}</Words>
+                  );
+                  if (!p.reading)
+                    return (
+                      <View key={p.line} style={styles.row}>
+                        {body}
+                      </View>
+                    );
                   return (
-                    <Pressable key={p.line} role="checkbox" aria-checked={on} accessibilityLabel={`Line ${p.line}: ${p.reason}. Take it all the same`} onPress={() => setDoubted((held) => new Set(on ? [...held].filter((l) => l !== p.line) : [...held, p.line]))} style={styles.row}>
+                    <Pressable
+                      key={p.line}
+                      role="checkbox"
+                      aria-checked={on}
+                      accessibilityLabel={`Line ${p.line}: ${p.reason}. Take it all the same`}
+                      onPress={() =>
+                        setDoubted((held) => new Set(on ? [...held].filter((l) => l !== p.line) : [...held, p.line]))
+                      }
+                      style={styles.row}
+                    >
                       {body}
                     </Pressable>
                   );
                 })}
               </View>
             ) : null}
-            <Fold title="Columns" aside={read.columns.filter((c) => c.role !== 'ignore').map((c) => ROLE_WORDS[c.role]).join(', ')} open={read.missing.length > 0}>
+            <Fold
+              title="Columns"
+              aside={read.columns
+                .filter((c) => c.role !== 'ignore')
+                .map((c) => ROLE_WORDS[c.role])
+                .join(', ')}
+              open={read.missing.length > 0}
+            >
               {read.headers.map((header, index) => (
                 <View key={index} style={styles.column}>
-                  <Choice label={`“${header}”`} inline value={read.columns[index]!.role} options={COLUMN_ROLES.map((role) => ({ value: role, label: ROLE_WORDS[role] }))} onChange={(role) => use(index, { role })} />
-                  {['x', 'y', 'rod'].includes(read.columns[index]!.role) ? <Choice label="in" inline value={read.columns[index]!.unit} options={UNITS} onChange={(unit) => use(index, { unit })} /> : null}
+                  <Choice
+                    label={`“${header}”`}
+                    inline
+                    value={read.columns[index]!.role}
+                    options={COLUMN_ROLES.map((role) => ({ value: role, label: ROLE_WORDS[role] }))}
+                    onChange={(role) => use(index, { role })}
+                  />
+                  {['x', 'y', 'rod'].includes(read.columns[index]!.role) ? (
+                    <Choice
+                      label="in"
+                      inline
+                      value={read.columns[index]!.unit}
+                      options={UNITS}
+                      onChange={(unit) => use(index, { unit })}
+                    />
+                  ) : null}
                 </View>
               ))}
             </Fold>
             <Fold title="First rows, as they will be stored">
               {taken.slice(0, 6).map((r) => (
-                <Words key={r.line} figure>{`${r.setup} · ${r.station} · ${formatRod(r.xMm, units)}, ${formatRod(r.yMm, units)} · rod ${formatRod(r.rodMm, units)} ${unitLabel(units)}`}</Words>
+                <Words
+                  key={r.line}
+                  figure
+                >{`${r.setup} · ${r.station} · ${formatRod(r.xMm, units)}, ${formatRod(r.yMm, units)} · rod ${formatRod(r.rodMm, units)} ${unitLabel(units)}`}</Words>
               ))}
             </Fold>
             {problem ? (
@@ -109,7 +194,12 @@ export function ImportScreen({ roomId }: { roomId: string }) {
               </Words>
             ) : null}
             <ButtonRow>
-              <Button kind="main" label={`Take ${taken.length} readings`} disabled={taken.length === 0 || read.missing.length > 0} onPress={() => void take()} />
+              <Button
+                kind="main"
+                label={`Take ${taken.length} readings`}
+                disabled={taken.length === 0 || read.missing.length > 0}
+                onPress={() => void take()}
+              />
               <Button label="Another file" onPress={() => void choose()} />
               <Button label="Leave it" onPress={back} />
             </ButtonRow>

@@ -45,7 +45,11 @@ export function Keys({ onStage, onStep, onUndo, onHelp, help, digitsTyped }: Pro
   });
   if (!help) return null;
   return (
-    <View role="dialog" accessibilityLabel="Keys" style={[styles.box, { backgroundColor: palette.bench, borderColor: palette.ink }]}>
+    <View
+      role="dialog"
+      accessibilityLabel="Keys"
+      style={[styles.box, { backgroundColor: palette.bench, borderColor: palette.ink }]}
+    >
       {LIST.map(([key, does]) => (
         <View key={key} style={styles.row}>
           <Words bold figure style={styles.key}>
@@ -60,7 +64,16 @@ export function Keys({ onStage, onStep, onUndo, onHelp, help, digitsTyped }: Pro
 }
 
 const styles = StyleSheet.create({
-  box: { position: 'absolute', zIndex: 10, top: 80, alignSelf: 'center', borderWidth: 2, padding: 16, gap: 8, width: 360 },
+  box: {
+    position: 'absolute',
+    zIndex: 10,
+    top: 80,
+    alignSelf: 'center',
+    borderWidth: 2,
+    padding: 16,
+    gap: 8,
+    width: 360,
+  },
   row: { flexDirection: 'row', gap: 12 },
   key: { width: 120 },
 });

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { RoomFacts, Wall } from '@maquette/core/room';
@@ -39,15 +39,29 @@ export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: st
   if (shown.loading || !shown.room || !shown.facts) {
     return (
       <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
-        <Header title={shown.loading ? 'Opening …' : 'No such room'} backLabel="Site book" onBack={() => router.replace('/')} />
-        {!shown.loading ? <Words style={styles.note}>It is not on this device or on the server. It may have been removed.</Words> : null}
+        <Header
+          title={shown.loading ? 'Opening …' : 'No such room'}
+          backLabel="Site book"
+          onBack={() => router.replace('/')}
+        />
+        {!shown.loading ? (
+          <Words style={styles.note}>It is not on this device or on the server. It may have been removed.</Words>
+        ) : null}
       </View>
     );
   }
   return <OpenRoom shown={shown} room={shown.facts} stage={isStage(asked) ? asked : 'flat'} />;
 }
 
-function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof useRoom>; room: RoomFacts; stage: Stage }) {
+function OpenRoom({
+  shown,
+  room: onRecord,
+  stage,
+}: {
+  shown: ReturnType<typeof useRoom>;
+  room: RoomFacts;
+  stage: Stage;
+}) {
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
@@ -74,25 +88,40 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
   const placement = rule?.placements[showing] ?? rule?.placements[0];
 
   const go = useCallback((next: Stage) => router.replace(`/rooms/${onRecord.id}/${next}`), [router, onRecord.id]);
-  useEffect(() => setShowing(0), [rule?.worstMm]);
 
   const tap = (view: SheetView, xPx: number, yPx: number) => {
     if (stage !== 'flat') return;
     const [xMm, yMm] = toMmPoint(view, xPx, yPx);
     if (placing === 'add') {
       const id = newId();
-      void write('Station added', [{ kind: 'stations', id, roomId: onRecord.id, body: { replacesKey: null, xMm: Math.round(xMm), yMm: Math.round(yMm), dropped: false } }]);
+      void write('Station added', [
+        {
+          kind: 'stations',
+          id,
+          roomId: onRecord.id,
+          body: { replacesKey: null, xMm: Math.round(xMm), yMm: Math.round(yMm), dropped: false },
+        },
+      ]);
       run.choose(id);
       return setPlacing('none');
     }
     if (placing === 'move' && run.current) {
       const station = run.current;
       const mark = shown.stations.find((s) => s.id === station.key || s.replacesKey === station.key);
-      const body = { replacesKey: station.source === 'added' ? null : station.key, xMm: Math.round(xMm), yMm: Math.round(yMm), dropped: false };
-      void write(`Station ${station.number} moved`, [{ kind: 'stations', id: mark?.id ?? newId(), roomId: onRecord.id, body }]);
+      const body = {
+        replacesKey: station.source === 'added' ? null : station.key,
+        xMm: Math.round(xMm),
+        yMm: Math.round(yMm),
+        dropped: false,
+      };
+      void write(`Station ${station.number} moved`, [
+        { kind: 'stations', id: mark?.id ?? newId(), roomId: onRecord.id, body },
+      ]);
       return setPlacing('none');
     }
-    const near = stations.map((s) => ({ s, d: Math.hypot(toPx(view, s.xMm, s.yMm)[0] - xPx, toPx(view, s.xMm, s.yMm)[1] - yPx) })).sort((a, b) => a.d - b.d)[0];
+    const near = stations
+      .map((s) => ({ s, d: Math.hypot(toPx(view, s.xMm, s.yMm)[0] - xPx, toPx(view, s.xMm, s.yMm)[1] - yPx) }))
+      .sort((a, b) => a.d - b.d)[0];
     if (near && near.d <= TAP_REACH_PX) {
       run.choose(near.s.key);
       setFindings(false);
@@ -110,10 +139,22 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
       over={(view) =>
         draft || stage === 'room' ? null : (
           <>
-            {stage === 'flat' ? <StationsLayer stations={stations} levels={levels} currentKey={reading ? (run.current?.key ?? null) : null} spacingMm={picture?.spacingMm ?? 600} view={view} units={room.units} walk={reading} /> : null}
+            {stage === 'flat' && reading ? (
+              <StationsLayer
+                stations={stations}
+                levels={levels}
+                currentKey={run.current?.key ?? null}
+                spacingMm={picture?.spacingMm ?? 600}
+                view={view}
+                units={room.units}
+                walk
+              />
+            ) : null}
             {stage === 'flat' && !reading && placement ? <EdgeLayer shown={placement} view={view} /> : null}
             {stage === 'flat' && !reading && rule ? <ExtremesLayer extremes={rule.extremes} view={view} /> : null}
-            {stage === 'plan' && planned.plan && way === 'fill' ? <PatchesLayer patches={planned.plan.fill.patches} view={view} chosen={patch} /> : null}
+            {stage === 'plan' && planned.plan && way === 'fill' ? (
+              <PatchesLayer patches={planned.plan.fill.patches} view={view} chosen={patch} />
+            ) : null}
           </>
         )
       }
@@ -124,7 +165,15 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
     <Pressable
       role="button"
       accessibilityLabel={`Units: ${room.units === 'metric' ? 'millimetres' : 'feet and inches'}. Change`}
-      onPress={() => void write(room.units === 'metric' ? 'Feet and inches' : 'Metric', [{ kind: 'rooms', id: onRecord.id, body: { ...bodyOf(shown.room!), units: room.units === 'metric' ? 'imperial' : 'metric' } as never }])}
+      onPress={() =>
+        void write(room.units === 'metric' ? 'Feet and inches' : 'Metric', [
+          {
+            kind: 'rooms',
+            id: onRecord.id,
+            body: { ...bodyOf(shown.room!), units: room.units === 'metric' ? 'imperial' : 'metric' } as never,
+          },
+        ])
+      }
       style={styles.units}
     >
       <Words figure bold color={palette.chalk}>
@@ -135,7 +184,14 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
 
   const bench =
     stage === 'room' ? (
-      <RoomBench key={onRecord.id} shown={shown} room={onRecord} card={shown.card} onDraft={setDraft} onNext={() => go('flat')} />
+      <RoomBench
+        key={onRecord.id}
+        shown={shown}
+        room={onRecord}
+        card={shown.card}
+        onDraft={setDraft}
+        onNext={() => go('flat')}
+      />
     ) : !shown.card ? (
       <View style={styles.note}>
         <Words bold>The covering card of this room is not here.</Words>
@@ -149,16 +205,47 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
           <Words style={styles.note}>{failed ?? 'Setting out stations …'}</Words>
         )
       ) : (
-        <Findings room={onRecord} card={shown.card} picture={picture} schools={schools} shown={showing} onShow={setShowing} onRead={() => setFindings(false)} onPlan={() => go('plan')} />
+        <Findings
+          room={onRecord}
+          card={shown.card}
+          picture={picture}
+          schools={schools}
+          shown={showing}
+          onShow={setShowing}
+          onRead={() => setFindings(false)}
+          onPlan={() => go('plan')}
+        />
       )
     ) : (
       <PlanSide planned={planned} none={shown.readings.length === 0} onRead={() => go('flat')}>
-        {planned.plan ? <PlanBench room={onRecord} plan={planned.plan} way={way} onWay={setWay} chosen={patch} onChoose={setPatch} /> : null}
+        {planned.plan ? (
+          <PlanBench room={onRecord} plan={planned.plan} way={way} onWay={setWay} chosen={patch} onChoose={setPatch} />
+        ) : null}
       </PlanSide>
     );
-  const extra = stage === 'flat' && picture && shown.card ? <StationsPanel shown={shown} room={onRecord} card={shown.card} picture={picture} current={run.current} placing={placing} onPlacing={setPlacing} /> : null;
+  const extra =
+    stage === 'flat' && picture && shown.card ? (
+      <StationsPanel
+        shown={shown}
+        room={onRecord}
+        card={shown.card}
+        picture={picture}
+        current={run.current}
+        placing={placing}
+        onPlacing={setPlacing}
+      />
+    ) : null;
   const course = (
-    <Course planks={STAGES.map(({ stage: s, label }) => ({ stage: s, label, verdict: markOf(s, onRecord.door !== null, picture, planned.plan) }))} chosen={stage} onChoose={go} wide={wide} />
+    <Course
+      planks={STAGES.map(({ stage: s, label }) => ({
+        stage: s,
+        label,
+        verdict: markOf(s, onRecord.door !== null, picture, planned.plan),
+      }))}
+      chosen={stage}
+      onChoose={go}
+      wide={wide}
+    />
   );
   const switcher =
     stage === 'flat' && picture && levels.size > 0 ? (
@@ -189,7 +276,14 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
         help={help}
         digitsTyped={reading}
       />
-      <Header above={job?.name ?? ''} title={onRecord.name} backLabel="Site book" onBack={() => router.replace('/')} right={units} onTrouble={() => setTrouble(!trouble)} />
+      <Header
+        above={job?.name ?? ''}
+        title={onRecord.name}
+        backLabel="Site book"
+        onBack={() => router.replace('/')}
+        right={units}
+        onTrouble={() => setTrouble(!trouble)}
+      />
       {wide ? (
         <View role="main" style={styles.wide}>
           {course}
@@ -203,7 +297,14 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
         <>
           <View role="main" style={styles.phone}>
             <View style={reading ? styles.sheet : styles.sheetShort}>{sheet}</View>
-            <View style={[reading ? styles.benchRead : styles.benchPhone, { backgroundColor: palette.bench, borderColor: palette.ink }]}>{benchBody}</View>
+            <View
+              style={[
+                reading ? styles.benchRead : styles.benchPhone,
+                { backgroundColor: palette.bench, borderColor: palette.ink },
+              ]}
+            >
+              {benchBody}
+            </View>
             <UndoBar />
           </View>
           {course}
@@ -213,7 +314,17 @@ function OpenRoom({ shown, room: onRecord, stage }: { shown: ReturnType<typeof u
   );
 }
 
-function PlanSide({ planned, none, onRead, children }: { planned: ReturnType<typeof usePlanned>; none: boolean; onRead: () => void; children: React.ReactNode }) {
+function PlanSide({
+  planned,
+  none,
+  onRead,
+  children,
+}: {
+  planned: ReturnType<typeof usePlanned>;
+  none: boolean;
+  onRead: () => void;
+  children: React.ReactNode;
+}) {
   if (none) {
     return (
       <View style={styles.note}>
@@ -237,7 +348,7 @@ function PlanSide({ planned, none, onRead, children }: { planned: ReturnType<typ
 const styles = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   note: { padding: 16, gap: 12 },
-  units: { minHeight: 32, minWidth: 48, alignItems: 'flex-end', justifyContent: 'center' },
+  units: { minHeight: 48, minWidth: 52, alignItems: 'flex-end', justifyContent: 'center' },
   wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
   phone: { flex: 1, minHeight: 0 },
   sheet: { flex: 1, minHeight: 0 },

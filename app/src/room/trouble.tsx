@@ -8,12 +8,20 @@ import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 
-const KIND_WORDS: Record<string, string> = { jobs: 'Job', rooms: 'Room', cards: 'Card', setups: 'Set-up', stations: 'Station', readings: 'Reading' };
+const KIND_WORDS: Record<string, string> = {
+  jobs: 'Job',
+  rooms: 'Room',
+  cards: 'Card',
+  setups: 'Set-up',
+  stations: 'Station',
+  readings: 'Reading',
+};
 
 function said(kind: string, body: Record<string, unknown> | null, units: UnitSystem): string {
   if (!body || body['deletedAt']) return 'removed';
   if (kind === 'readings') return `${formatRod(Number(body['rodMm']), units)} ${unitLabel(units)}`;
-  if (kind === 'setups') return `benchmark ${body['openRodMm'] === null ? 'none' : formatRod(Number(body['openRodMm']), units)}`;
+  if (kind === 'setups')
+    return `benchmark ${body['openRodMm'] === null ? 'none' : formatRod(Number(body['openRodMm']), units)}`;
   return String(body['name'] ?? 'another state');
 }
 
@@ -29,16 +37,25 @@ export function Trouble({ units }: { units: UnitSystem }) {
     await queryClient.invalidateQueries();
   };
   return (
-    <View role="alert" style={[styles.box, { backgroundColor: palette.bench, borderColor: palette.verdict.stop }]} testID="trouble">
+    <View
+      role="alert"
+      style={[styles.box, { backgroundColor: palette.bench, borderColor: palette.verdict.stop }]}
+      testID="trouble"
+    >
       {troubled.map((one) => {
         const conflict = one.trouble!.status === 409;
         const last = waiting.filter((w) => w.id === one.id).at(-1)!;
         return (
           <View key={one.writeId} style={styles.one}>
-            <Words bold>{conflict ? `${KIND_WORDS[one.kind]} changed on another device` : `${KIND_WORDS[one.kind]} not taken: ${one.trouble!.detail ?? one.trouble!.title}`}</Words>
+            <Words bold>
+              {conflict
+                ? `${KIND_WORDS[one.kind]} changed on another device`
+                : `${KIND_WORDS[one.kind]} not taken: ${one.trouble!.detail ?? one.trouble!.title}`}
+            </Words>
             {conflict ? (
               <Words figure>
-                Here {last.deleted ? 'removed' : said(one.kind, last.body, units)} · there {said(one.kind, one.trouble!.current as Record<string, unknown> | null, units)}
+                Here {last.deleted ? 'removed' : said(one.kind, last.body, units)} · there{' '}
+                {said(one.kind, one.trouble!.current as Record<string, unknown> | null, units)}
               </Words>
             ) : null}
             <ButtonRow>

@@ -13,11 +13,26 @@ export function EdgeLayer({ shown, view }: { shown: ShownPlacement; view: SheetV
   const ticks = Array.from({ length: 9 }, (_, i) => (i + 1) / 10);
   return (
     <G>
-      <Polygon points={`${corner(a, 1)} ${corner(b, 1)} ${corner(b, -1)} ${corner(a, -1)}`} fill={palette.paper} stroke={palette.ink} strokeWidth={2} />
+      <Polygon
+        points={`${corner(a, 1)} ${corner(b, 1)} ${corner(b, -1)} ${corner(a, -1)}`}
+        fill={palette.paper}
+        stroke={palette.ink}
+        strokeWidth={2}
+      />
       {ticks.map((t) => {
         const [x, y] = [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
         const reach = t === 0.5 ? 1 : 3.5;
-        return <Line key={t} x1={x - uy * 7} y1={y + ux * 7} x2={x - uy * reach} y2={y + ux * reach} stroke={palette.ink} strokeWidth={1} />;
+        return (
+          <Line
+            key={t}
+            x1={x - uy * 7}
+            y1={y + ux * 7}
+            x2={x - uy * reach}
+            y2={y + ux * reach}
+            stroke={palette.ink}
+            strokeWidth={1}
+          />
+        );
       })}
     </G>
   );
@@ -33,7 +48,14 @@ export function ExtremesLayer({ extremes, view }: { extremes: readonly ShownExtr
         return (
           <G key={e.label}>
             <Circle cx={x} cy={y} r={12} fill={e.kind === 'high' ? palette.high : palette.low} />
-            <SvgText x={x} y={y + 4.5} textAnchor="middle" fontFamily={FACE.figureBold} fontSize={13} fill={palette.onChalk}>
+            <SvgText
+              x={x}
+              y={y + 4.5}
+              textAnchor="middle"
+              fontFamily={FACE.figureBold}
+              fontSize={13}
+              fill={palette.onChalk}
+            >
               {e.label}
             </SvgText>
           </G>

@@ -30,7 +30,10 @@ export function Sheet({ room, under, over, onTap, description, wallNames = false
   const bar = scaleBar(view, room.units);
   const outline = outlinePath(corners, view);
   return (
-    <View style={[styles.box, { backgroundColor: palette.sheet }]} onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}>
+    <View
+      style={[styles.box, { backgroundColor: palette.sheet }]}
+      onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
+    >
       <View ref={ref} style={StyleSheet.absoluteFill} testID="sheet">
         <Svg width={size.width} height={size.height} role="img" aria-label={description}>
           <Defs>
@@ -43,18 +46,60 @@ export function Sheet({ room, under, over, onTap, description, wallNames = false
           <Walls room={room} view={view} names={wallNames} />
           {over?.(view)}
           <G>
-            <Line x1={size.width - 16 - bar.px} y1={size.height - 10} x2={size.width - 16} y2={size.height - 10} stroke={palette.ink} strokeWidth={1.5} />
-            <Line x1={size.width - 16 - bar.px} y1={size.height - 14} x2={size.width - 16 - bar.px} y2={size.height - 6} stroke={palette.ink} strokeWidth={1.5} />
-            <Line x1={size.width - 16} y1={size.height - 14} x2={size.width - 16} y2={size.height - 6} stroke={palette.ink} strokeWidth={1.5} />
-            <SvgText x={size.width - 16 - bar.px / 2} y={size.height - 15} textAnchor="middle" fontFamily={FACE.figure} fontSize={14} fill={palette.ink}>
+            <Line
+              x1={size.width - 16 - bar.px}
+              y1={size.height - 10}
+              x2={size.width - 16}
+              y2={size.height - 10}
+              stroke={palette.ink}
+              strokeWidth={1.5}
+            />
+            <Line
+              x1={size.width - 16 - bar.px}
+              y1={size.height - 14}
+              x2={size.width - 16 - bar.px}
+              y2={size.height - 6}
+              stroke={palette.ink}
+              strokeWidth={1.5}
+            />
+            <Line
+              x1={size.width - 16}
+              y1={size.height - 14}
+              x2={size.width - 16}
+              y2={size.height - 6}
+              stroke={palette.ink}
+              strokeWidth={1.5}
+            />
+            <SvgText
+              x={size.width - 16 - bar.px / 2}
+              y={size.height - 15}
+              textAnchor="middle"
+              fontFamily={FACE.figure}
+              fontSize={14}
+              fill={palette.ink}
+            >
               {bar.words}
             </SvgText>
           </G>
         </Svg>
       </View>
       <View style={styles.tools}>
-        {moved ? <Button label="Fit" hint="Show the whole room" onPress={refit} style={[styles.tool, { backgroundColor: palette.bench }]} /> : null}
-        {moved ? <Button label="+" hint="Closer" onPress={() => zoomBy(1.5)} style={[styles.tool, { backgroundColor: palette.bench }]} /> : null}
+        {moved ? (
+          <Button
+            label="Fit"
+            hint="Show the whole room"
+            onPress={refit}
+            style={[styles.tool, { backgroundColor: palette.bench }]}
+          />
+        ) : null}
+        {moved ? (
+          <Button
+            label="+"
+            hint="Closer"
+            onPress={() => zoomBy(1.5)}
+            style={[styles.tool, { backgroundColor: palette.bench }]}
+          />
+        ) : null}
       </View>
     </View>
   );

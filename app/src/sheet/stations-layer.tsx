@@ -20,22 +20,53 @@ interface Props {
 const FIGURES_FROM_PX = 36;
 
 /** Stations: a cross with its level where read, a ring where not, the one to read as a numbered disc. */
-export const StationsLayer = memo(function StationsLayer({ stations, levels, currentKey, spacingMm, view, units, walk }: Props) {
+export const StationsLayer = memo(function StationsLayer({
+  stations,
+  levels,
+  currentKey,
+  spacingMm,
+  view,
+  units,
+  walk,
+}: Props) {
   const palette = usePalette();
   const apart = spacingMm * view.pxPerMm;
   const current = stations.find((s) => s.key === currentKey);
   const at = stations.indexOf(current!);
-  const ahead = walk && current ? stations.slice(at).filter((s) => s === current || !levels.has(s.key)).slice(0, 12) : [];
+  const ahead =
+    walk && current
+      ? stations
+          .slice(at)
+          .filter((s) => s === current || !levels.has(s.key))
+          .slice(0, 12)
+      : [];
   return (
     <G>
       {ahead.length > 1 ? (
-        <Polyline points={ahead.map((s) => toPx(view, s.xMm, s.yMm).join(',')).join(' ')} fill="none" stroke={palette.chalk} strokeWidth={2} strokeDasharray="2 5" />
+        <Polyline
+          points={ahead.map((s) => toPx(view, s.xMm, s.yMm).join(',')).join(' ')}
+          fill="none"
+          stroke={palette.chalk}
+          strokeWidth={2}
+          strokeDasharray="2 5"
+        />
       ) : null}
       {stations.map((station) => {
         if (station.key === currentKey) return null;
         const [x, y] = toPx(view, station.xMm, station.yMm);
         const level = levels.get(station.key);
-        if (level === undefined) return <Circle key={station.key} cx={x} cy={y} r={3.5} fill={palette.paper} stroke={palette.quiet} strokeWidth={1.4} />;
+        if (level === undefined)
+          return (
+            <Circle
+              key={station.key}
+              cx={x}
+              cy={y}
+              r={3.5}
+              fill={palette.paper}
+              stroke={palette.quiet}
+              strokeWidth={1.4}
+            />
+          );
         return (
           <G key={station.key}>
             <Path d={`M${x - 4} ${y}H${x + 4}M${x} ${y - 4}V${y + 4}`} stroke={palette.ink} strokeWidth={1.4} />
@@ -57,7 +88,14 @@ function Disc({ number, at }: { number: number; at: [number, number] }) {
   return (
     <G>
       <Circle cx={at[0]} cy={at[1]} r={16} fill={palette.chalk} />
-      <SvgText x={at[0]} y={at[1] + 6} textAnchor="middle" fontFamily={FACE.figureBold} fontSize={17} fill={palette.onChalk}>
+      <SvgText
+        x={at[0]}
+        y={at[1] + 6}
+        textAnchor="middle"
+        fontFamily={FACE.figureBold}
+        fontSize={17}
+        fill={palette.onChalk}
+      >
         {number}
       </SvgText>
     </G>

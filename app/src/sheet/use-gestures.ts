@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { View } from 'react-native';
 import type { Polygon } from '@maquette/core/room';
 import { fitView, panned, zoomed, type SheetView } from './view.ts';
@@ -17,12 +17,19 @@ const DOUBLE_MS = 300;
  * Pan with one finger, pinch with two, wheel to zoom, double tap to fit, tap to choose. Follows the fitted view until the
  * user moves it.
  */
-export function useSheetView(ref: RefObject<View | null>, corners: Polygon, size: { width: number; height: number }, onTap: (view: SheetView, xPx: number, yPx: number) => void) {
+export function useSheetView(
+  ref: RefObject<View | null>,
+  corners: Polygon,
+  size: { width: number; height: number },
+  onTap: (view: SheetView, xPx: number, yPx: number) => void,
+) {
   const fit = fitView(corners, size.width, size.height);
   const [own, setOwn] = useState<SheetView | null>(null);
   const view = own ? { ...own, widthPx: size.width, heightPx: size.height } : fit;
   const held = useRef<Held>({ view, setView: setOwn, fit, onTap: () => undefined });
-  held.current = { view, setView: setOwn, fit, onTap: (x, y) => onTap(view, x, y) };
+  useLayoutEffect(() => {
+    held.current = { view, setView: setOwn, fit, onTap: (x, y) => onTap(view, x, y) };
+  }, [view, fit, onTap]);
 
   useEffect(() => {
     const node = ref.current as unknown as HTMLElement | null;
@@ -80,5 +87,10 @@ export function useSheetView(ref: RefObject<View | null>, corners: Polygon, size
     };
   }, [ref]);
 
-  return { view, moved: own !== null, refit: () => setOwn(null), zoomBy: (factor: number) => setOwn(zoomed(view, factor, size.width / 2, size.height / 2, fit)) };
+  return {
+    view,
+    moved: own !== null,
+    refit: () => setOwn(null),
+    zoomBy: (factor: number) => setOwn(zoomed(view, factor, size.width / 2, size.height / 2, fit)),
+  };
 }

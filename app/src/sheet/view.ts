@@ -16,7 +16,14 @@ export const ZOOM = { in: 12, out: 0.5 } as const;
 
 /** The view that shows the whole room with its dimensions. */
 export function fitView(corners: Polygon, widthPx: number, heightPx: number): SheetView {
-  const b = boundsMm(corners.length > 0 ? corners : [{ xMm: 0, yMm: 0 }, { xMm: 4000, yMm: 3000 }]);
+  const b = boundsMm(
+    corners.length > 0
+      ? corners
+      : [
+          { xMm: 0, yMm: 0 },
+          { xMm: 4000, yMm: 3000 },
+        ],
+  );
   const [w, h] = [Math.max(100, b.maxX - b.minX), Math.max(100, b.maxY - b.minY)];
   const pxPerMm = Math.max(0.001, Math.min((widthPx - 2 * MARGIN_PX) / w, (heightPx - 2 * MARGIN_PX) / h));
   return { pxPerMm, cxMm: (b.minX + b.maxX) / 2, cyMm: (b.minY + b.maxY) / 2, widthPx, heightPx };

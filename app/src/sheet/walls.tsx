@@ -6,7 +6,13 @@ import { toPx, type SheetView } from './view.ts';
 
 /** Outline of the room as a path in px. */
 export function outlinePath(corners: Polygon, view: SheetView): string {
-  return `M${corners.map((c) => toPx(view, c.xMm, c.yMm).map((v) => v.toFixed(1)).join(' ')).join('L')}Z`;
+  return `M${corners
+    .map((c) =>
+      toPx(view, c.xMm, c.yMm)
+        .map((v) => v.toFixed(1))
+        .join(' '),
+    )
+    .join('L')}Z`;
 }
 
 /** Door leaf and swing, in px, with the wall broken where it stands. */
@@ -28,7 +34,12 @@ function DoorDrawing({ corners, door, view }: { corners: Polygon; door: Door; vi
     <G>
       <Line x1={hx} y1={hy} x2={sx} y2={sy} stroke={palette.paper} strokeWidth={palette.wall + 2} />
       <Line x1={hx} y1={hy} x2={lx} y2={ly} stroke={palette.ink} strokeWidth={2.5} />
-      <Path d={`M${lx} ${ly}A${radius} ${radius} 0 0 ${sweep} ${sx} ${sy}`} fill="none" stroke={palette.quiet} strokeWidth={1} />
+      <Path
+        d={`M${lx} ${ly}A${radius} ${radius} 0 0 ${sweep} ${sx} ${sy}`}
+        fill="none"
+        stroke={palette.quiet}
+        strokeWidth={1}
+      />
     </G>
   );
 }
@@ -40,13 +51,31 @@ const LINE_FROM_PX = 64;
 const FIGURE_FROM_PX = 30;
 
 /** Walls as one heavy line, the door, and a dimension outside each wall. */
-export function Walls({ room, view, dimensions = true, names = false }: { room: Pick<RoomFacts, 'walls' | 'door' | 'units'>; view: SheetView; dimensions?: boolean; names?: boolean }) {
+export function Walls({
+  room,
+  view,
+  dimensions = true,
+  names = false,
+}: {
+  room: Pick<RoomFacts, 'walls' | 'door' | 'units'>;
+  view: SheetView;
+  dimensions?: boolean;
+  names?: boolean;
+}) {
   const palette = usePalette();
   const { corners } = outlineOf(room.walls);
   return (
     <G>
-      <Path d={outlinePath(corners, view)} fill="none" stroke={palette.ink} strokeWidth={palette.wall} strokeLinejoin="miter" />
-      {room.door && room.door.wall < corners.length ? <DoorDrawing corners={corners} door={room.door} view={view} /> : null}
+      <Path
+        d={outlinePath(corners, view)}
+        fill="none"
+        stroke={palette.ink}
+        strokeWidth={palette.wall}
+        strokeLinejoin="miter"
+      />
+      {room.door && room.door.wall < corners.length ? (
+        <DoorDrawing corners={corners} door={room.door} view={view} />
+      ) : null}
       {dimensions
         ? room.walls.map((wall, index) => {
             const a = toPx(view, corners[index]!.xMm, corners[index]!.yMm);
@@ -62,27 +91,64 @@ export function Walls({ room, view, dimensions = true, names = false }: { room: 
             const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
             let turn = (Math.atan2(uy, ux) * 180) / Math.PI;
             if (turn > 90.5 || turn < -89.5) turn += 180;
-            const label = `${formatSpan(wall.lengthMm, room.units)}`;
-            const named = names ? wall.name || `W${index + 1}` : wall.name;
+            const label = `${wall.name && !names && length > 90 ? `${wall.name} ` : ''}${formatSpan(wall.lengthMm, room.units)}`;
+            const named = names ? wall.name || `W${index + 1}` : null;
             const half = label.length * 4.2 + 6;
-            const slash = (x: number, y: number) => <Line x1={x - (ux + nx) * SLASH_PX * 0.7} y1={y - (uy + ny) * SLASH_PX * 0.7} x2={x + (ux + nx) * SLASH_PX * 0.7} y2={y + (uy + ny) * SLASH_PX * 0.7} stroke={palette.quiet} strokeWidth={1.5} />;
+            const slash = (x: number, y: number) => (
+              <Line
+                x1={x - (ux + nx) * SLASH_PX * 0.7}
+                y1={y - (uy + ny) * SLASH_PX * 0.7}
+                x2={x + (ux + nx) * SLASH_PX * 0.7}
+                y2={y + (uy + ny) * SLASH_PX * 0.7}
+                stroke={palette.quiet}
+                strokeWidth={1.5}
+              />
+            );
             return (
               <G key={index}>
                 {length >= LINE_FROM_PX ? (
                   <>
-                    <Line x1={ax} y1={ay} x2={mx - ux * half} y2={my - uy * half} stroke={palette.quiet} strokeWidth={1} />
-                    <Line x1={mx + ux * half} y1={my + uy * half} x2={bx} y2={by} stroke={palette.quiet} strokeWidth={1} />
+                    <Line
+                      x1={ax}
+                      y1={ay}
+                      x2={mx - ux * half}
+                      y2={my - uy * half}
+                      stroke={palette.quiet}
+                      strokeWidth={1}
+                    />
+                    <Line
+                      x1={mx + ux * half}
+                      y1={my + uy * half}
+                      x2={bx}
+                      y2={by}
+                      stroke={palette.quiet}
+                      strokeWidth={1}
+                    />
                     {slash(ax, ay)}
                     {slash(bx, by)}
                   </>
                 ) : null}
                 <G transform={`rotate(${turn} ${mx} ${my})`}>
-                  <SvgText x={mx} y={my + 5} textAnchor="middle" fontFamily={FACE.figureBold} fontSize={length < LINE_FROM_PX ? 12 : 15} fill={palette.ink}>
+                  <SvgText
+                    x={mx}
+                    y={my + 5}
+                    textAnchor="middle"
+                    fontFamily={FACE.figureBold}
+                    fontSize={length < LINE_FROM_PX ? 12 : 15}
+                    fill={palette.ink}
+                  >
                     {label}
                   </SvgText>
                 </G>
                 {named && length >= LINE_FROM_PX ? (
-                  <SvgText x={(a[0] + b[0]) / 2 - nx * 14} y={(a[1] + b[1]) / 2 - ny * 14 + 5} textAnchor="middle" fontFamily={FACE.figure} fontSize={14} fill={palette.quiet}>
+                  <SvgText
+                    x={(a[0] + b[0]) / 2 - nx * 14}
+                    y={(a[1] + b[1]) / 2 - ny * 14 + 5}
+                    textAnchor="middle"
+                    fontFamily={FACE.figure}
+                    fontSize={14}
+                    fill={palette.quiet}
+                  >
                     {named}
                   </SvgText>
                 ) : null}

@@ -15,7 +15,12 @@ export function isStage(value: unknown): value is Stage {
 }
 
 /** Mark of each plank of the course. The room itself is set up once it has a door to walk in by. */
-export function markOf(stage: Stage, hasDoor: boolean, picture: RoomPicture | null, plan: LevellingPlan | null): Verdict {
+export function markOf(
+  stage: Stage,
+  hasDoor: boolean,
+  picture: RoomPicture | null,
+  plan: LevellingPlan | null,
+): Verdict {
   if (stage === 'room') return hasDoor ? 'lay' : 'measure';
   if (!picture) return 'measure';
   if (stage === 'flat') return picture.verdict;

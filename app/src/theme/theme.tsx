@@ -21,26 +21,67 @@ export interface Palette {
 }
 
 const day: Palette = {
-  sheet: '#F5F2EC', paper: '#FDFCF9', bench: '#FFFFFF', plank: '#E9E3D6', ink: '#1E2428', quiet: '#59636A', rule: '#CFC8BA',
-  chalk: '#22558C', onChalk: '#FFFFFF', chalkWash: '#EDF2F8', high: '#A8452E', highWash: '#F3E1DB', low: '#1D6E78', lowWash: '#DDEBEB', wall: 4,
+  sheet: '#F5F2EC',
+  paper: '#FDFCF9',
+  bench: '#FFFFFF',
+  plank: '#E9E3D6',
+  ink: '#1E2428',
+  quiet: '#59636A',
+  rule: '#CFC8BA',
+  chalk: '#22558C',
+  onChalk: '#FFFFFF',
+  chalkWash: '#EDF2F8',
+  high: '#A8452E',
+  highWash: '#F3E1DB',
+  low: '#1D6E78',
+  lowWash: '#DDEBEB',
+  wall: 4,
   verdict: { lay: '#44662B', wait: '#8A6100', work: '#A8452E', measure: '#59636A', stop: '#6B1F3A' },
 };
 
 const sun: Palette = {
-  ...day, sheet: '#FFFFFF', paper: '#FFFFFF', plank: '#F2F2F2', ink: '#000000', quiet: '#33393D', rule: '#6E6E6E', chalk: '#0F3B69', high: '#7C2A17', low: '#0B4A52', wall: 6,
+  ...day,
+  sheet: '#FFFFFF',
+  paper: '#FFFFFF',
+  plank: '#F2F2F2',
+  ink: '#000000',
+  quiet: '#33393D',
+  rule: '#6E6E6E',
+  chalk: '#0F3B69',
+  high: '#7C2A17',
+  low: '#0B4A52',
+  wall: 6,
   verdict: { lay: '#2C4A17', wait: '#5F4200', work: '#7C2A17', measure: '#33393D', stop: '#51102A' },
 };
 
 const dusk: Palette = {
-  sheet: '#171B1E', paper: '#1E2327', bench: '#14181A', plank: '#262C30', ink: '#F1EEE7', quiet: '#A9B2B8', rule: '#434B50',
-  chalk: '#8DB9E8', onChalk: '#10161B', chalkWash: '#1F2D3B', high: '#E8937C', highWash: '#3A2722', low: '#72C3CC', lowWash: '#1C3236', wall: 4,
+  sheet: '#171B1E',
+  paper: '#1E2327',
+  bench: '#14181A',
+  plank: '#262C30',
+  ink: '#F1EEE7',
+  quiet: '#A9B2B8',
+  rule: '#434B50',
+  chalk: '#8DB9E8',
+  onChalk: '#10161B',
+  chalkWash: '#1F2D3B',
+  high: '#E8937C',
+  highWash: '#3A2722',
+  low: '#72C3CC',
+  lowWash: '#1C3236',
+  wall: 4,
   verdict: { lay: '#9CC77A', wait: '#E3B04B', work: '#E8937C', measure: '#A9B2B8', stop: '#E78BAB' },
 };
 
 export type Light = 'device' | 'day' | 'sun' | 'dusk';
 export const LIGHTS: readonly Light[] = ['device', 'day', 'sun', 'dusk'];
 
-export const FACE = { text: 'Barlow', textBold: 'Barlow-SemiBold', figure: 'BarlowSemiCondensed', figureBold: 'BarlowSemiCondensed-SemiBold' } as const;
+export const FACE = {
+  text: 'Barlow',
+  textBold: 'Barlow-SemiBold',
+  figure: 'BarlowSemiCondensed',
+  figureBold: 'BarlowSemiCondensed-SemiBold',
+} as const;
 export const SIZE = { small: 14, text: 16, large: 20, title: 28, entry: 44 } as const;
 /** From this width the course stands left of the sheet and the bench right of it. */
 export const WIDE_PX = 1000;

@@ -32,12 +32,20 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, hint,
       testID={testID}
       style={[
         styles.box,
-        { borderColor: kind === 'quiet' ? 'transparent' : disabled ? palette.rule : palette.chalk, backgroundColor: filled && !disabled ? palette.chalk : 'transparent' },
+        {
+          borderColor: kind === 'quiet' ? 'transparent' : disabled ? palette.rule : palette.chalk,
+          backgroundColor: filled && !disabled ? palette.chalk : 'transparent',
+        },
         focused ? { outlineColor: palette.chalk, outlineWidth: 3, outlineStyle: 'solid', outlineOffset: 2 } : null,
         style,
       ]}
     >
-      <Words bold size="text" color={disabled ? palette.quiet : filled ? palette.onChalk : palette.chalk} style={styles.label}>
+      <Words
+        bold
+        size="text"
+        color={disabled ? palette.quiet : filled ? palette.onChalk : palette.chalk}
+        style={styles.label}
+      >
         {label}
       </Words>
     </Pressable>
@@ -50,7 +58,15 @@ export function ButtonRow({ children }: { children: React.ReactNode }) {
 }
 
 const styles = StyleSheet.create({
-  box: { minHeight: 48, paddingHorizontal: 12, paddingVertical: 8, borderWidth: 1, justifyContent: 'center', alignItems: 'center', flexGrow: 1 },
+  box: {
+    minHeight: 48,
+    paddingHorizontal: 12,
+    paddingVertical: 8,
+    borderWidth: 1,
+    justifyContent: 'center',
+    alignItems: 'center',
+    flexGrow: 1,
+  },
   label: { textAlign: 'center' },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });

@@ -35,7 +35,15 @@ export function Choice<T extends string>({ label, value, options, onChange, inli
               aria-checked={chosen}
               accessibilityLabel={option.note ? `${option.label}, ${option.note}` : option.label}
               onPress={() => onChange(option.value)}
-              style={[styles.option, inline ? styles.grow : null, { borderColor: chosen ? palette.chalk : palette.rule, backgroundColor: chosen ? palette.chalkWash : 'transparent', borderWidth: chosen ? 2 : 1 }]}
+              style={[
+                styles.option,
+                inline ? styles.grow : null,
+                {
+                  borderColor: chosen ? palette.chalk : palette.rule,
+                  backgroundColor: chosen ? palette.chalkWash : 'transparent',
+                  borderWidth: chosen ? 2 : 1,
+                },
+              ]}
             >
               <Words bold={chosen}>{option.label}</Words>
               {option.note ? (

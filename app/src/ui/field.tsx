@@ -42,11 +42,20 @@ export function Field({ label, value, onChange, onDone, unit, problem, hint, fig
           inputMode={figures ? 'decimal' : 'text'}
           style={[
             styles.input,
-            { color: palette.ink, backgroundColor: palette.bench, borderColor: problem ? palette.verdict.stop : focused ? palette.chalk : palette.quiet, fontFamily: figures ? FACE.figure : FACE.text },
+            {
+              color: palette.ink,
+              backgroundColor: palette.bench,
+              borderColor: problem ? palette.verdict.stop : focused ? palette.chalk : palette.quiet,
+              fontFamily: figures ? FACE.figure : FACE.text,
+            },
             focused ? { outlineColor: palette.chalk, outlineWidth: 2, outlineStyle: 'solid' } : null,
           ]}
         />
-        {unit ? <Words quiet figure>{unit}</Words> : null}
+        {unit ? (
+          <Words quiet figure>
+            {unit}
+          </Words>
+        ) : null}
       </View>
       {problem ? (
         <Words size="small" color={palette.verdict.stop} role="alert">

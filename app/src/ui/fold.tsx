@@ -5,12 +5,28 @@ import { usePalette } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
 
 /** What is rarely needed, folded away under its name. */
-export function Fold({ title, aside, children, open: first = false }: { title: string; aside?: string; children: ReactNode; open?: boolean }) {
+export function Fold({
+  title,
+  aside,
+  children,
+  open: first = false,
+}: {
+  title: string;
+  aside?: string;
+  children: ReactNode;
+  open?: boolean;
+}) {
   const palette = usePalette();
   const [open, setOpen] = useState(first);
   return (
     <View style={[styles.box, { borderColor: palette.rule }]}>
-      <Pressable role="button" aria-expanded={open} accessibilityLabel={title} onPress={() => setOpen(!open)} style={styles.head}>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        accessibilityLabel={title}
+        onPress={() => setOpen(!open)}
+        style={styles.head}
+      >
         <Svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
           <Path d={open ? 'M1 4L6 9L11 4' : 'M4 1L9 6L4 11'} stroke={palette.chalk} strokeWidth={2} fill="none" />
         </Svg>

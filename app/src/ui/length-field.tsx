@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { formatReach, formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
 import { Field } from './field.tsx';
+import { useFollowing } from './use-following.ts';
 
 interface Props {
   label: string;
@@ -20,22 +21,34 @@ export function lengthText(mm: number | null, units: UnitSystem): string {
 
 /** A length written as people write it; asked back when it cannot be read or is out of range, and kept as typed meanwhile. */
 export function LengthField({ label, mm, units, range, onTaken, hint, problem }: Props) {
-  const [text, setText] = useState(lengthText(mm, units));
-  const [wrong, setWrong] = useState<string | null>(null);
-  useEffect(() => {
-    setText(lengthText(mm, units));
-    setWrong(null);
-  }, [mm, units]);
+  const onRecord = lengthText(mm, units);
+  const [text, setText] = useFollowing(onRecord);
+  const [refused, setRefused] = useState<{ onRecord: string; words: string } | null>(null);
+  const wrong = refused?.onRecord === onRecord ? refused.words : null;
+  const setWrong = (words: string | null) => setRefused(words === null ? null : { onRecord, words });
   const take = () => {
-    if (text.trim() === lengthText(mm, units)) return;
+    if (text.trim() === onRecord) return setWrong(null);
     const parsed = parseLength(text, units === 'metric' ? 'mm' : 'in');
     if (!parsed.ok) return setWrong(text.trim() === '' ? 'Empty: a length is needed' : parsed.reason);
     if (parsed.mm < range.min || parsed.mm > range.max) {
-      return setWrong(`${text.trim()} is out of range: ${formatReach(range.min, units)} to ${formatReach(range.max, units)} is taken`);
+      return setWrong(
+        `${text.trim()} is out of range: ${formatReach(range.min, units)} to ${formatReach(range.max, units)} is taken`,
+      );
     }
     setWrong(null);
     return onTaken(parsed.mm);
   };
-  const example = units === 'metric' ? undefined : hint ?? 'feet and inches, such as 12\' 4 1/2"';
-  return <Field label={label} value={text} onChange={setText} onDone={take} unit={units === 'metric' ? 'mm' : undefined} problem={wrong ?? problem ?? null} hint={hint ?? example} figures={units === 'metric'} />;
+  const example = units === 'metric' ? undefined : (hint ?? 'feet and inches, such as 12\' 4 1/2"');
+  return (
+    <Field
+      label={label}
+      value={text}
+      onChange={setText}
+      onDone={take}
+      unit={units === 'metric' ? 'mm' : undefined}
+      problem={wrong ?? problem ?? null}
+      hint={hint ?? example}
+      figures={units === 'metric'}
+    />
+  );
 }

@@ -3,7 +3,13 @@ import type { Verdict } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
 
 /** The five words as they are written on a screen. */
-export const VERDICT_WORDS: Record<Verdict, string> = { lay: 'Lay', wait: 'Wait', work: 'Work', measure: 'Measure', stop: 'Stop' };
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  lay: 'Lay',
+  wait: 'Wait',
+  work: 'Work',
+  measure: 'Measure',
+  stop: 'Stop',
+};
 
 /** Shapes of the marks on a 36 x 10 plank: filled parts and outlined parts. */
 const SHAPES: Record<Verdict, { fill: string; line: string }> = {

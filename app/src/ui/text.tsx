@@ -18,7 +18,12 @@ export function Words({ size = 'text', bold = false, figure = false, quiet = fal
     <Text
       {...rest}
       style={[
-        { fontFamily, fontSize: SIZE[size], lineHeight: Math.round(SIZE[size] * 1.3), color: color ?? (quiet ? palette.quiet : palette.ink) },
+        {
+          fontFamily,
+          fontSize: SIZE[size],
+          lineHeight: Math.round(SIZE[size] * 1.3),
+          color: color ?? (quiet ? palette.quiet : palette.ink),
+        },
         figure ? { fontVariant: ['tabular-nums'] } : null,
         style,
       ]}

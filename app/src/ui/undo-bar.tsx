@@ -11,13 +11,12 @@ const SHOWN_MS = 8000;
 export function UndoBar() {
   const step = useUndo();
   const palette = usePalette();
-  const [shown, setShown] = useState(false);
+  const [past, setPast] = useState<typeof step>(null);
   useEffect(() => {
-    setShown(step !== null);
-    const timer = setTimeout(() => setShown(false), SHOWN_MS);
+    const timer = setTimeout(() => setPast(step), SHOWN_MS);
     return () => clearTimeout(timer);
   }, [step]);
-  if (!step || !shown) return null;
+  if (!step || step === past) return null;
   return (
     <View role="status" style={[styles.bar, { backgroundColor: palette.plank, borderColor: palette.rule }]}>
       <Words style={styles.words} numberOfLines={1}>

@@ -4,7 +4,10 @@ type Question = Omit<Ask, 'id'>;
 
 /** A worker that answers the newest question only: one asked while it works replaces any that waits. */
 export interface Desk {
-  ask: <K extends Ask['kind']>(question: Question & { kind: K }, told: (answer: Answers[K] | null, reason: string | null) => void) => void;
+  ask: <K extends Ask['kind']>(
+    question: Question & { kind: K },
+    told: (answer: Answers[K] | null, reason: string | null) => void,
+  ) => void;
   /** Ends what is being worked on at once. */
   stop: () => void;
 }
@@ -39,7 +42,10 @@ export function openDesk(): Desk {
 
   return {
     ask(question, told) {
-      next = { question, told: (answer) => (answer.ok ? told(answer.answer as never, null) : told(null, answer.reason)) };
+      next = {
+        question,
+        told: (answer) => (answer.ok ? told(answer.answer as never, null) : told(null, answer.reason)),
+      };
       post();
     },
     stop() {

@@ -19,4 +19,5 @@ export interface Answers {
 }
 
 /** What comes back: an answer, or why there is none. */
-export type Told = { id: number; ok: true; answer: Answers[Ask['kind']]; tookMs: number } | { id: number; ok: false; reason: string };
+export type Told =
+  { id: number; ok: true; answer: Answers[Ask['kind']]; tookMs: number } | { id: number; ok: false; reason: string };

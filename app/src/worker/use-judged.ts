@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { RoomPicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
@@ -15,10 +15,9 @@ interface Judged {
 
 /** A worker for the life of a screen. */
 function useDesk(): Desk {
-  const held = useRef<Desk | null>(null);
-  held.current ??= openDesk();
-  useEffect(() => () => held.current?.stop(), []);
-  return held.current;
+  const [desk] = useState(openDesk);
+  useEffect(() => () => desk.stop(), [desk]);
+  return desk;
 }
 
 /** Facts as they cross to the worker: without what only storing is about, so that an acknowledgement judges nothing anew. */
@@ -27,8 +26,23 @@ function plain(room: RoomFacts, flat: FlatFacts) {
   return {
     room: { id, jobId, name, rank, walls, door, baseKind, cardId, units, spacingMm, contactsOnly },
     flat: {
-      setups: flat.setups.map(({ id, name, openRodMm, closeRodMm, startedAt }) => ({ id, name, openRodMm, closeRodMm, startedAt })),
-      readings: flat.readings.map(({ id, setupId, stationKey, xMm, yMm, rodMm, takenAt, note }) => ({ id, setupId, stationKey, xMm, yMm, rodMm, takenAt, note })),
+      setups: flat.setups.map(({ id, name, openRodMm, closeRodMm, startedAt }) => ({
+        id,
+        name,
+        openRodMm,
+        closeRodMm,
+        startedAt,
+      })),
+      readings: flat.readings.map(({ id, setupId, stationKey, xMm, yMm, rodMm, takenAt, note }) => ({
+        id,
+        setupId,
+        stationKey,
+        xMm,
+        yMm,
+        rodMm,
+        takenAt,
+        note,
+      })),
       stations: flat.stations.map(({ id, replacesKey, xMm, yMm, dropped }) => ({ id, replacesKey, xMm, yMm, dropped })),
     },
   };
@@ -45,7 +59,10 @@ export function useJudged(room: RoomFacts | null, flat: FlatFacts, card: Coverin
     const asked = { ...question, atUtc: nowUtc() };
     desk.ask({ ...asked, kind: 'judge' }, (picture, failed) => {
       setJudged((held) => ({ ...held, picture: picture ?? held.picture, failed }));
-      if (picture && picture.rules.length > 0) desk.ask({ ...asked, kind: 'schools' }, (schools) => setJudged((held) => ({ ...held, schools: schools ?? [] })));
+      if (picture && picture.rules.length > 0)
+        desk.ask({ ...asked, kind: 'schools' }, (schools) =>
+          setJudged((held) => ({ ...held, schools: schools ?? [] })),
+        );
     });
     // The key stands for the question: the same facts in new objects ask nothing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -61,23 +78,37 @@ export interface Planned {
 }
 
 /** The levelling plan, worked out in a worker of its own that the next change of facts, or Stop, ends at once. */
-export function usePlanned(room: RoomFacts | null, flat: FlatFacts, card: CoveringCard | null, wanted: boolean): Planned {
+export function usePlanned(
+  room: RoomFacts | null,
+  flat: FlatFacts,
+  card: CoveringCard | null,
+  wanted: boolean,
+): Planned {
   const desk = useDesk();
-  const [state, setState] = useState<Omit<Planned, 'stop'>>({ plan: null, working: false, failed: null });
-  const question = useMemo(() => (room && card && wanted ? { facts: plain(room, flat), card } : null), [room, flat, card, wanted]);
+  const [done, setDone] = useState<{ key: string; plan: LevellingPlan | null; failed: string | null } | null>(null);
+  const question = useMemo(
+    () => (room && card && wanted ? { facts: plain(room, flat), card } : null),
+    [room, flat, card, wanted],
+  );
   const key = useMemo(() => JSON.stringify(question), [question]);
   useEffect(() => {
     if (!question) return;
     desk.stop();
-    setState((held) => ({ ...held, working: true, failed: null }));
-    desk.ask({ ...question, atUtc: nowUtc(), kind: 'plan' }, (plan, failed) => setState({ plan, working: false, failed }));
+    desk.ask({ ...question, atUtc: nowUtc(), kind: 'plan' }, (plan, failed) => setDone({ key, plan, failed }));
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, desk]);
+  const current = done?.key === key ? done : null;
   return {
-    ...state,
+    plan: current?.plan ?? null,
+    working: question !== null && current === null,
+    failed: current?.failed ?? null,
     stop: () => {
       desk.stop();
-      setState({ plan: null, working: false, failed: 'Stopped. Change anything, or come back to this stage, to work it out again.' });
+      setDone({
+        key,
+        plan: null,
+        failed: 'Stopped. Change anything, or come back to this stage, to work it out again.',
+      });
     },
   };
 }

@@ -26,9 +26,17 @@ const known = new Map<string, RoomLine>();
 /** Verdicts of all rooms, judged one after another in one worker; a room appears as soon as it is judged. */
 export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
   const { waiting } = useOutbox();
-  const unsent = useMemo(() => new Set(waiting.filter((w) => w.kind === 'rooms' && w.baseVersion === 0).map((w) => w.id)), [waiting]);
+  const unsent = useMemo(
+    () => new Set(waiting.filter((w) => w.kind === 'rooms' && w.baseVersion === 0).map((w) => w.id)),
+    [waiting],
+  );
   const answers = useQueries({
-    queries: book.rooms.map((room) => ({ queryKey: roomKey(room.id), queryFn: () => api<RoomFactsAnswer>(`/api/rooms/${room.id}/facts`), enabled: !unsent.has(room.id), staleTime: 10_000 })),
+    queries: book.rooms.map((room) => ({
+      queryKey: roomKey(room.id),
+      queryFn: () => api<RoomFactsAnswer>(`/api/rooms/${room.id}/facts`),
+      enabled: !unsent.has(room.id),
+      staleTime: 10_000,
+    })),
   });
   const [lines, setLines] = useState<ReadonlyMap<string, RoomLine>>(new Map());
   const questions = book.rooms.flatMap((room, index) => {
@@ -40,23 +48,39 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
       stations: overlay('stations', data?.stations ?? [], waiting, room.id),
       readings: overlay('readings', data?.readings ?? [], waiting, room.id),
     };
-    const stamp = [room.id, room.writeId, card, ...[...flat.setups, ...flat.stations, ...flat.readings].map((fact) => fact.writeId)];
+    const stamp = [
+      room.id,
+      room.writeId,
+      card,
+      ...[...flat.setups, ...flat.stations, ...flat.readings].map((fact) => fact.writeId),
+    ];
     return [{ id: room.id, key: JSON.stringify(stamp), room: room as unknown as RoomFacts, flat, card }];
   });
   const key = questions.map((q) => q.key).join('|');
   useEffect(() => {
     const desk = openDesk();
     let left = true;
-    const show = () => left && setLines(new Map(questions.flatMap((q) => (known.has(q.key) ? [[q.id, known.get(q.key)!] as const] : []))));
+    const show = () =>
+      left &&
+      setLines(new Map(questions.flatMap((q) => (known.has(q.key) ? [[q.id, known.get(q.key)!] as const] : []))));
     const next = () => {
       const question = questions.find((q) => !known.has(q.key));
       if (!question || !left) return;
-      desk.ask({ kind: 'judge', facts: { room: question.room, flat: question.flat }, card: question.card, atUtc: nowUtc() }, (picture) => {
-        const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
-        known.set(question.key, { verdict: picture?.verdict ?? 'measure', margin: first?.margin ?? '', next: first?.next ?? '', read: picture?.levels.length ?? 0, stations: picture?.stations.length ?? 0 });
-        show();
-        next();
-      });
+      desk.ask(
+        { kind: 'judge', facts: { room: question.room, flat: question.flat }, card: question.card, atUtc: nowUtc() },
+        (picture) => {
+          const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
+          known.set(question.key, {
+            verdict: picture?.verdict ?? 'measure',
+            margin: first?.margin ?? '',
+            next: first?.next ?? '',
+            read: picture?.levels.length ?? 0,
+            stations: picture?.stations.length ?? 0,
+          });
+          show();
+          next();
+        },
+      );
     };
     show();
     next();

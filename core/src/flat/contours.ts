@@ -11,7 +11,12 @@ export type Rings = [number, number][][];
 export function ringsAbove(grid: Grid, values: ArrayLike<number>, threshold: number): Rings {
   const shape = d3contours().size([grid.nx, grid.ny]).contour(Array.from(values), threshold);
   return shape.coordinates.flatMap((polygon) =>
-    polygon.map((ring) => ring.map(([x, y]): [number, number] => [grid.x0Mm + (x! - 0.5) * grid.cellMm, grid.y0Mm + (y! - 0.5) * grid.cellMm])),
+    polygon.map((ring) =>
+      ring.map(([x, y]): [number, number] => [
+        grid.x0Mm + (x! - 0.5) * grid.cellMm,
+        grid.y0Mm + (y! - 0.5) * grid.cellMm,
+      ]),
+    ),
   );
 }
 
@@ -27,5 +32,8 @@ export function thinned(grid: Grid, values: ArrayLike<number>, by = 2): { grid: 
       inside[iy * nx + ix] = grid.inside[iy * by * grid.nx + ix * by]!;
     }
   }
-  return { grid: { ...grid, nx, ny, cellMm: grid.cellMm * by, inside, cellAreaM2: grid.cellAreaM2 * by * by }, values: out };
+  return {
+    grid: { ...grid, nx, ny, cellMm: grid.cellMm * by, inside, cellAreaM2: grid.cellAreaM2 * by * by },
+    values: out,
+  };
 }

@@ -45,6 +45,7 @@ export function evidenceOf(grid: Grid, sites: readonly { xMm: number; yMm: numbe
     judged,
     coveredShare: floor === 0 ? 0 : covered / floor,
     blindMm: known ? 2 * Math.sqrt(worst) : Infinity,
-    blindAt: at < 0 ? null : [grid.x0Mm + (at % grid.nx) * grid.cellMm, grid.y0Mm + Math.floor(at / grid.nx) * grid.cellMm],
+    blindAt:
+      at < 0 ? null : [grid.x0Mm + (at % grid.nx) * grid.cellMm, grid.y0Mm + Math.floor(at / grid.nx) * grid.cellMm],
   };
 }

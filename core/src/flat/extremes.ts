@@ -1,3 +1,4 @@
+import type { FlatnessRule } from '../coverings/index.ts';
 import { cellCentre, type Grid } from './grid.ts';
 import type { GapMap } from './gap-map.ts';
 
@@ -13,10 +14,12 @@ export interface Extreme {
 
 /** A cell is a high where edges rest on it more than this share of what lies open near it; a low the other way about. */
 const NEAR_SHARE = 0.4;
+/** A high rocks an edge by at least this share of the allowed gap; the rim of a pit, where edges also rest, does not. */
+const ROCKING_SHARE = 0.25;
 /** Cells with less than this share of the floor's largest are the fringe of a place, not a place. */
 const FRINGE_SHARE = 0.003;
 /** Places smaller than this are noise in the telling of highs from lows, m2. */
-const SMALLEST_M2 = 0.02;
+const SMALLEST_M2 = 0.03;
 
 /** Largest value within `reach` cells either way, in a square: two passes of a running maximum. */
 function nearbyMost(grid: Grid, values: Float64Array, reach: number): Float64Array {
@@ -26,14 +29,16 @@ function nearbyMost(grid: Grid, values: Float64Array, reach: number): Float64Arr
   for (let iy = 0; iy < ny; iy++) {
     for (let ix = 0; ix < nx; ix++) {
       let most = 0;
-      for (let k = Math.max(0, ix - reach); k <= Math.min(nx - 1, ix + reach); k++) most = Math.max(most, values[iy * nx + k]!);
+      for (let k = Math.max(0, ix - reach); k <= Math.min(nx - 1, ix + reach); k++)
+        most = Math.max(most, values[iy * nx + k]!);
       rows[iy * nx + ix] = most;
     }
   }
   for (let iy = 0; iy < ny; iy++) {
     for (let ix = 0; ix < nx; ix++) {
       let most = 0;
-      for (let k = Math.max(0, iy - reach); k <= Math.min(ny - 1, iy + reach); k++) most = Math.max(most, rows[k * nx + ix]!);
+      for (let k = Math.max(0, iy - reach); k <= Math.min(ny - 1, iy + reach); k++)
+        most = Math.max(most, rows[k * nx + ix]!);
       out[iy * nx + ix] = most;
     }
   }
@@ -45,15 +50,17 @@ function nearbyMost(grid: Grid, values: Float64Array, reach: number): Float64Arr
  * them; over a pit it is the other way. So a cell's resting share is held against the largest open share within half an
  * edge, and its open share against the largest resting share: rims of a pit and flanks of a hump are then neither.
  */
-export function highsAndLows(grid: Grid, map: GapMap, edgeMm: number): Int8Array {
+export function highsAndLows(grid: Grid, map: GapMap, rule: FlatnessRule): Int8Array {
   const out = new Int8Array(map.gapShare.length);
-  const reach = Math.round(edgeMm / 2 / grid.cellMm);
+  const reach = Math.round(rule.edgeMm / 2 / grid.cellMm);
   const openNear = nearbyMost(grid, map.gapShare, reach);
   const restNear = nearbyMost(grid, map.contactShare, reach);
-  const fringe = FRINGE_SHARE * map.gapShare.reduce((most, value, cell) => Math.max(most, value, map.contactShare[cell]!), 0);
+  const fringe =
+    FRINGE_SHARE * map.gapShare.reduce((most, value, cell) => Math.max(most, value, map.contactShare[cell]!), 0);
   for (let cell = 0; cell < out.length; cell++) {
     const [rest, open] = [map.contactShare[cell]!, map.gapShare[cell]!];
-    const high = rest > fringe && rest > NEAR_SHARE * openNear[cell]!;
+    const high =
+      rest > fringe && rest > NEAR_SHARE * openNear[cell]! && map.crownMm[cell]! >= ROCKING_SHARE * rule.gapMm;
     const low = open > fringe && open > NEAR_SHARE * restNear[cell]!;
     if (high && (!low || rest > open)) out[cell] = 1;
     else if (low) out[cell] = -1;
@@ -87,8 +94,8 @@ export function components(grid: Grid, group: ArrayLike<number>): number[][] {
  * Highs and lows as places on the floor, worst first. A high's figure is the largest gap it holds an edge up by or rocks it by:
  * the worst placement resting on it; a low's is the largest gap over it.
  */
-export function extremesOf(grid: Grid, map: GapMap, edgeMm: number): Extreme[] {
-  const group = highsAndLows(grid, map, edgeMm);
+export function extremesOf(grid: Grid, map: GapMap, rule: FlatnessRule): Extreme[] {
+  const group = highsAndLows(grid, map, rule);
   const worstOn = new Float64Array(group.length);
   const raise = (x: number, y: number, value: number) => {
     const ix = Math.round((x - grid.x0Mm) / grid.cellMm);
@@ -105,7 +112,13 @@ export function extremesOf(grid: Grid, map: GapMap, edgeMm: number): Extreme[] {
       let top = cells[0]!;
       for (const cell of cells) if (worstOn[cell]! > worstOn[top]!) top = cell;
       const at = cellCentre(grid, top);
-      return { kind: group[top] === 1 ? 'high' : 'low', cells, areaM2: cells.length * grid.cellAreaM2, worstMm: worstOn[top]!, at: [at.xMm, at.yMm] };
+      return {
+        kind: group[top] === 1 ? 'high' : 'low',
+        cells,
+        areaM2: cells.length * grid.cellAreaM2,
+        worstMm: worstOn[top]!,
+        at: [at.xMm, at.yMm],
+      };
     })
     .filter((extreme) => extreme.areaM2 >= SMALLEST_M2 && extreme.worstMm > 0)
     .sort((a, b) => b.worstMm - a.worstMm || b.areaM2 - a.areaM2);

@@ -74,13 +74,24 @@ export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions
   const balance = (n: number, s: number) => Math.min(window / 2, s, n - 1 - s);
   const bestGap = new Map<number, Placement>();
   const bestCrown = new Map<number, Placement>();
-  const top: Record<'gap' | 'crown', Best> = { gap: { value: 0, x: new Float64Array(7) }, crown: { value: 0, x: new Float64Array(7) } };
+  const top: Record<'gap' | 'crown', Best> = {
+    gap: { value: 0, x: new Float64Array(7) },
+    crown: { value: 0, x: new Float64Array(7) },
+  };
 
   const keep = (kind: 'gap' | 'crown', run: Run, value: number, a: number, s: number, b: number) => {
     const best = top[kind];
     if (value <= best.value) return;
     best.value = value;
-    best.x.set([run.direction, run.xMm + a * run.dxMm, run.yMm + a * run.dyMm, run.xMm + s * run.dxMm, run.yMm + s * run.dyMm, run.xMm + b * run.dxMm, run.yMm + b * run.dyMm]);
+    best.x.set([
+      run.direction,
+      run.xMm + a * run.dxMm,
+      run.yMm + a * run.dyMm,
+      run.xMm + s * run.dxMm,
+      run.yMm + s * run.dyMm,
+      run.xMm + b * run.dxMm,
+      run.yMm + b * run.dyMm,
+    ]);
   };
   const collect = (kind: 'gap' | 'crown', run: Run, value: number, a: number, s: number, b: number) => {
     const held = kind === 'gap' ? bestGap : bestCrown;
@@ -137,8 +148,23 @@ export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions
 
 function placementOf(kind: 'gap' | 'crown', best: Best, directions: number): Placement | null {
   if (best.value <= 0) return null;
-  const [direction, ax, ay, sx, sy, bx, by] = best.x as unknown as [number, number, number, number, number, number, number];
-  return { kind, valueMm: best.value, angleRad: (Math.PI * direction) / directions, from: [ax, ay], to: [bx, by], at: [sx, sy] };
+  const [direction, ax, ay, sx, sy, bx, by] = best.x as unknown as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  return {
+    kind,
+    valueMm: best.value,
+    angleRad: (Math.PI * direction) / directions,
+    from: [ax, ay],
+    to: [bx, by],
+    at: [sx, sy],
+  };
 }
 
 /** The larger of gap and crown for each cell, or the gap alone where rocking is left out. mm. */

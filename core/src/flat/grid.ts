@@ -36,7 +36,15 @@ export function gridOver(plan: Plan, cellMm = JUDGE_CELL_MM): Grid {
       count++;
     }
   }
-  return { nx, ny, cellMm, x0Mm, y0Mm, inside, cellAreaM2: count === 0 ? 0 : areaM2(plan.corners, plan.islands) / count };
+  return {
+    nx,
+    ny,
+    cellMm,
+    x0Mm,
+    y0Mm,
+    inside,
+    cellAreaM2: count === 0 ? 0 : areaM2(plan.corners, plan.islands) / count,
+  };
 }
 
 /** Middle of a cell in plan coordinates. */

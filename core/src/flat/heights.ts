@@ -43,7 +43,9 @@ export function latestPerStation(readings: readonly RodReading[]): RodReading[] 
       latest.set(reading.stationKey, reading);
     }
   }
-  return [...latest.values()].sort((a, b) => (a.takenAt < b.takenAt ? -1 : a.takenAt > b.takenAt ? 1 : a.id < b.id ? -1 : 1));
+  return [...latest.values()].sort((a, b) =>
+    a.takenAt < b.takenAt ? -1 : a.takenAt > b.takenAt ? 1 : a.id < b.id ? -1 : 1,
+  );
 }
 
 function mean(values: readonly number[]): number {
@@ -56,7 +58,9 @@ function mean(values: readonly number[]): number {
  * With no benchmark anywhere the first set-up is its own datum. Closing errors are reported, not spread.
  */
 export function heightsOf(facts: Pick<FlatFacts, 'setups' | 'readings'>): Heights {
-  const setups = [...facts.setups].sort((a, b) => (a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : a.id < b.id ? -1 : 1));
+  const setups = [...facts.setups].sort((a, b) =>
+    a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : a.id < b.id ? -1 : 1,
+  );
   const bySetup = new Map<string, RodReading[]>(setups.map((setup) => [setup.id, []]));
   for (const reading of facts.readings) bySetup.get(reading.setupId)?.push(reading);
   const sight = new Map<string, number>();
@@ -75,7 +79,7 @@ export function heightsOf(facts: Pick<FlatFacts, 'setups' | 'readings'>): Height
       tiedBy.set(first.id, 'stations');
     }
   }
-  for (let tied = true; tied; ) {
+  for (let tied = true; tied;) {
     tied = false;
     const known = new Map<string, number>();
     for (const setup of setups) {
@@ -85,7 +89,9 @@ export function heightsOf(facts: Pick<FlatFacts, 'setups' | 'readings'>): Height
     }
     for (const setup of setups) {
       if (sight.has(setup.id)) continue;
-      const lines = (bySetup.get(setup.id) ?? []).flatMap((r) => (known.has(r.stationKey) ? [known.get(r.stationKey)! + r.rodMm] : []));
+      const lines = (bySetup.get(setup.id) ?? []).flatMap((r) =>
+        known.has(r.stationKey) ? [known.get(r.stationKey)! + r.rodMm] : [],
+      );
       if (lines.length === 0) continue;
       sight.set(setup.id, mean(lines));
       tiedBy.set(setup.id, 'stations');
@@ -102,7 +108,9 @@ export function heightsOf(facts: Pick<FlatFacts, 'setups' | 'readings'>): Height
       tiedBy: tiedBy.get(setup.id) ?? 'untied',
       closingMm,
       // A tenth is lost to rounding when a closing error of exactly the limit is keyed in sixteenths.
-      suspect: (closingMm !== null && Math.abs(closingMm) > CLOSING_LIMIT_MM + 1e-6) || (tieSpreadMm ?? 0) > 2 * CLOSING_LIMIT_MM,
+      suspect:
+        (closingMm !== null && Math.abs(closingMm) > CLOSING_LIMIT_MM + 1e-6) ||
+        (tieSpreadMm ?? 0) > 2 * CLOSING_LIMIT_MM,
       readings: bySetup.get(setup.id)?.length ?? 0,
       tieSpreadMm,
     };

@@ -70,7 +70,12 @@ function gridFor(plan: Plan, memo: FlatMemo | undefined): Grid {
 }
 
 /** Everything flatness says of a floor from its staff readings and rules, or null when there is no reading to go by. */
-export function judgeFlat(plan: Plan, facts: FlatFacts, rules: readonly FlatnessRule[], options: FlatOptions = {}): FlatState | null {
+export function judgeFlat(
+  plan: Plan,
+  facts: FlatFacts,
+  rules: readonly FlatnessRule[],
+  options: FlatOptions = {},
+): FlatState | null {
   const heights = heightsOf(facts);
   if (heights.heights.length === 0) return null;
   const spacingMm = options.spacingMm ?? defaultSpacingMm(rules);
@@ -90,7 +95,9 @@ export function judgeFlat(plan: Plan, facts: FlatFacts, rules: readonly Flatness
     covariance: surface.covariance,
     plane: planeOver(judged, surfaceMm, heights.heights.length >= READINGS_FOR_TILT),
     evidence,
-    rules: seen.map((rule) => judgeRule(judged, surfaceMm, rule, options.contactsOnly ?? false)).sort((a, b) => b.overMm - a.overMm),
+    rules: seen
+      .map((rule) => judgeRule(judged, surfaceMm, rule, options.contactsOnly ?? false))
+      .sort((a, b) => b.overMm - a.overMm),
     unseen: rules.filter((rule) => rule.edgeMm < SHORTEST_MAPPED_EDGE_MM),
   };
 }
@@ -107,7 +114,11 @@ function separated(heights: Heights): { x: Float64Array; y: Float64Array; z: Flo
     } else at.set(key, { x: h.xMm, y: h.yMm, sum: h.heightMm, n: 1 });
   }
   const list = [...at.values()];
-  return { x: Float64Array.from(list, (s) => s.x), y: Float64Array.from(list, (s) => s.y), z: Float64Array.from(list, (s) => s.sum / s.n) };
+  return {
+    x: Float64Array.from(list, (s) => s.x),
+    y: Float64Array.from(list, (s) => s.y),
+    z: Float64Array.from(list, (s) => s.sum / s.n),
+  };
 }
 
 function judgeRule(grid: Grid, surfaceMm: Float64Array, rule: FlatnessRule, contactsOnly: boolean): RuleResult {
@@ -119,7 +130,7 @@ function judgeRule(grid: Grid, surfaceMm: Float64Array, rule: FlatnessRule, cont
     worst,
     overMm: (worst?.valueMm ?? 0) - rule.gapMm,
     placements: worstPlacements(map.over.length > 0 ? map.over : worst ? [worst] : [], rule.edgeMm),
-    extremes: extremesOf(grid, map, rule.edgeMm),
+    extremes: extremesOf(grid, map, rule),
     deviationMm: deviation(map, contactsOnly),
   };
 }
@@ -132,13 +143,19 @@ export interface SchoolResult {
 }
 
 /** How the same floor fares under each common rule, the card's own included. */
-export function underEachSchool(state: FlatState, chosen: readonly FlatnessRule[], contactsOnly: boolean): SchoolResult[] {
+export function underEachSchool(
+  state: FlatState,
+  chosen: readonly FlatnessRule[],
+  contactsOnly: boolean,
+): SchoolResult[] {
   const list = [...chosen.filter((rule) => !COMMON_RULES.some((common) => sameRule(common, rule))), ...COMMON_RULES];
   return list
     .filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM)
     .map((rule) => {
       const known = state.rules.find((result) => sameRule(result.rule, rule));
-      const worstMm = known ? known.overMm + known.rule.gapMm : (worstOf(gapMap(state.judged, state.surfaceMm, { edgeMm: rule.edgeMm }), contactsOnly)?.valueMm ?? 0);
+      const worstMm = known
+        ? known.overMm + known.rule.gapMm
+        : (worstOf(gapMap(state.judged, state.surfaceMm, { edgeMm: rule.edgeMm }), contactsOnly)?.valueMm ?? 0);
       return { rule, worstMm, overMm: worstMm - rule.gapMm, chosen: chosen.some((own) => sameRule(own, rule)) };
     });
 }

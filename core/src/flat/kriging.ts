@@ -72,12 +72,20 @@ function dot(a: Float64Array, b: Float64Array): number {
 }
 
 /** Generalised least squares of z on the drift, given the factored covariance. Null when the sites do not fix the drift. */
-function driftOf(factor: Factor, z: Float64Array, columns: Float64Array[]): { beta: number[]; whitened: Float64Array } | null {
+function driftOf(
+  factor: Factor,
+  z: Float64Array,
+  columns: Float64Array[],
+): { beta: number[]; whitened: Float64Array } | null {
   const wz = forwardSolve(factor, z);
   const wf = columns.map((column) => forwardSolve(factor, column));
   const normal: Factor = { size: 0, packed: new Float64Array(6) };
   const scale = wf.map((w) => Math.sqrt(dot(w, w)) || 1);
-  const ok = extendFactor(normal, wf.length, (i, j) => dot(wf[i]!, wf[j]!) / (scale[i]! * scale[j]!) - (i === j ? 1e-9 : 0));
+  const ok = extendFactor(
+    normal,
+    wf.length,
+    (i, j) => dot(wf[i]!, wf[j]!) / (scale[i]! * scale[j]!) - (i === j ? 1e-9 : 0),
+  );
   if (!ok) return null;
   const rhs = wf.map((w, i) => dot(w, wz) / scale[i]!);
   const beta = Array.from(backSolve(normal, forwardSolve(normal, rhs))).map((b, i) => b / scale[i]!);
@@ -110,7 +118,8 @@ export function fitCovariance(all: Sites): Covariance {
   const correlations = new Float64Array((n * (n + 1)) / 2);
   for (const rangeMm of RANGES_MM) {
     for (let i = 0, at = 0; i < n; i++) {
-      for (let j = 0; j <= i; j++) correlations[at++] = correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), rangeMm);
+      for (let j = 0; j <= i; j++)
+        correlations[at++] = correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), rangeMm);
     }
     for (const share of NUGGET_SHARES) {
       const factor: Factor = { size: 0, packed: new Float64Array(correlations.length) };
@@ -150,7 +159,8 @@ function covarianceFor(sites: Sites, memo: FitMemo): Covariance {
   const m = sitesThatDecide(sites.x.length);
   const [x, y, z] = [sites.x.slice(0, m), sites.y.slice(0, m), sites.z.slice(0, m)];
   const held = memo.fitted;
-  if (held && held.x.length === m && startsWith(x, held.x) && startsWith(y, held.y) && startsWith(z, held.z)) return held.covariance;
+  if (held && held.x.length === m && startsWith(x, held.x) && startsWith(y, held.y) && startsWith(z, held.z))
+    return held.covariance;
   const covariance = fitCovariance({ x, y, z });
   memo.fitted = { x, y, z, covariance };
   return covariance;
@@ -165,10 +175,15 @@ export function krige(sites: Sites, memo: FitMemo = {}, given?: Covariance): Sur
   if (n === 0) throw new RangeError('kriging needs at least one reading');
   const covariance = given ?? covarianceFor(sites, memo);
   const held = memo.factored;
-  const factor: Factor = held && sameCovariance(held.covariance, covariance) ? held.factor : { size: 0, packed: new Float64Array((n * (n + 1)) / 2) };
+  const factor: Factor =
+    held && sameCovariance(held.covariance, covariance)
+      ? held.factor
+      : { size: 0, packed: new Float64Array((n * (n + 1)) / 2) };
   factor.size = held ? Math.min(factor.size, sharedPrefix(sites, held)) : 0;
   const ok = extendFactor(factor, n, (i, j) => {
-    const c = covariance.sillMm2 * correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), covariance.rangeMm);
+    const c =
+      covariance.sillMm2 *
+      correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), covariance.rangeMm);
     return i === j ? c + covariance.nuggetMm2 : c;
   });
   if (!ok) throw new RangeError('the readings lie on top of one another');
@@ -190,7 +205,10 @@ export function heightAt(surface: Surface, xMm: number, yMm: number): number {
   const { covariance, drift, centre, weights, sites } = surface;
   let sum = drift[0] + drift[1] * (xMm - centre[0]) + drift[2] * (yMm - centre[1]);
   for (let i = 0; i < weights.length; i++) {
-    sum += weights[i]! * covariance.sillMm2 * correlation(Math.hypot(xMm - sites.x[i]!, yMm - sites.y[i]!), covariance.rangeMm);
+    sum +=
+      weights[i]! *
+      covariance.sillMm2 *
+      correlation(Math.hypot(xMm - sites.x[i]!, yMm - sites.y[i]!), covariance.rangeMm);
   }
   return sum;
 }
@@ -213,7 +231,8 @@ export function heightsOver(surface: Surface, grid: Grid): Float64Array {
   const out = new Float64Array(nx * ny);
   for (let iy = 0; iy < ny; iy++) {
     const y = y0Mm + iy * cellMm;
-    for (let ix = 0; ix < nx; ix++) out[iy * nx + ix] = drift[0] + drift[1] * (x0Mm + ix * cellMm - centre[0]) + drift[2] * (y - centre[1]);
+    for (let ix = 0; ix < nx; ix++)
+      out[iy * nx + ix] = drift[0] + drift[1] * (x0Mm + ix * cellMm - centre[0]) + drift[2] * (y - centre[1]);
   }
   for (let i = 0; i < weights.length; i++) {
     const w = weights[i]!;

@@ -35,8 +35,12 @@ export function levelMap(state: FlatState): LevelMap {
   const keep = thinned(grid, judged.inside);
   return {
     stepMm,
-    highs: levels.map((levelMm) => ({ levelMm, rings: ringsAbove(thin.grid, thin.values, levelMm) })).filter((l) => l.rings.length > 0),
-    lows: levels.map((levelMm) => ({ levelMm: -levelMm, rings: ringsAbove(thin.grid, below, levelMm) })).filter((l) => l.rings.length > 0),
+    highs: levels
+      .map((levelMm) => ({ levelMm, rings: ringsAbove(thin.grid, thin.values, levelMm) }))
+      .filter((l) => l.rings.length > 0),
+    lows: levels
+      .map((levelMm) => ({ levelMm: -levelMm, rings: ringsAbove(thin.grid, below, levelMm) }))
+      .filter((l) => l.rings.length > 0),
     zero: ringsAbove(thin.grid, thin.values, 0),
     judged: ringsAbove(keep.grid, keep.values, 0.5),
   };

@@ -27,7 +27,14 @@ function phase(count: number, onAxis: boolean): number {
  * Visits every run of samples at angle pi k / directions for all k: lines one cell apart, samples `stepMm` apart, heights
  * bilinear where the nodes that carry weight are all inside, runs broken at the mask (flatness definitions, section 2).
  */
-export function visitRuns(grid: Grid, heights: Float64Array, stepMm: number, direction: number, directions: number, visit: (run: Run) => void): void {
+export function visitRuns(
+  grid: Grid,
+  heights: Float64Array,
+  stepMm: number,
+  direction: number,
+  directions: number,
+  visit: (run: Run) => void,
+): void {
   const { nx, ny, cellMm, inside } = grid;
   const angle = (Math.PI * direction) / directions;
   const quarter = (direction * 2) % directions === 0 ? Math.round((direction * 2) / directions) : -1;
@@ -43,7 +50,16 @@ export function visitRuns(grid: Grid, heights: Float64Array, stepMm: number, dir
   const most = Math.ceil((Math.abs(ux) * (nx - 1) + Math.abs(uy) * (ny - 1)) / step) + 3;
   const samples = new Float64Array(most);
   const nearest = new Int32Array(most);
-  const run: Run = { length: 0, heights: samples, cells: nearest, direction, xMm: 0, yMm: 0, dxMm: ux * stepMm, dyMm: uy * stepMm };
+  const run: Run = {
+    length: 0,
+    heights: samples,
+    cells: nearest,
+    direction,
+    xMm: 0,
+    yMm: 0,
+    dxMm: ux * stepMm,
+    dyMm: uy * stepMm,
+  };
   const finish = (length: number) => {
     run.length = length;
     visit(run);
@@ -72,7 +88,10 @@ export function visitRuns(grid: Grid, heights: Float64Array, stepMm: number, dir
         fy = 0;
       }
       const base = iy * nx + ix;
-      const ok = inside[base]! && (fx === 0 || inside[base + 1]!) && (fy === 0 || (inside[base + nx]! && (fx === 0 || inside[base + nx + 1]!)));
+      const ok =
+        inside[base]! &&
+        (fx === 0 || inside[base + 1]!) &&
+        (fy === 0 || (inside[base + nx]! && (fx === 0 || inside[base + nx + 1]!)));
       if (!ok) {
         if (length > 1) finish(length);
         length = 0;
@@ -100,7 +119,10 @@ export function visitRuns(grid: Grid, heights: Float64Array, stepMm: number, dir
 /** Range of t for which o + u t lies within [0, w] x [0, h]; empty (1, 0) when it never does. */
 function clip(ox: number, oy: number, ux: number, uy: number, w: number, h: number): [number, number] {
   let [from, to] = [-Infinity, Infinity];
-  for (const [o, u, most] of [[ox, ux, w], [oy, uy, h]] as const) {
+  for (const [o, u, most] of [
+    [ox, ux, w],
+    [oy, uy, h],
+  ] as const) {
     if (Math.abs(u) < 1e-12) {
       if (o < -1e-9 || o > most + 1e-9) return [1, 0];
       continue;

@@ -12,7 +12,9 @@ function between(a: number, b: number): number {
  * half an edge away whatever its direction.
  */
 export function worstPlacements(over: readonly Placement[], edgeMm: number, most = 8): Placement[] {
-  const sorted = [...over].sort((a, b) => b.valueMm - a.valueMm || a.at[0] - b.at[0] || a.at[1] - b.at[1] || a.angleRad - b.angleRad);
+  const sorted = [...over].sort(
+    (a, b) => b.valueMm - a.valueMm || a.at[0] - b.at[0] || a.at[1] - b.at[1] || a.angleRad - b.angleRad,
+  );
   const taken: Placement[] = [];
   for (const p of sorted) {
     if (taken.length === most) break;
@@ -62,7 +64,8 @@ function upperHull(points: Profile['points'], first: number, last: number): numb
     while (hull.length >= 2) {
       const [a, b] = [points[hull[hull.length - 2]!]!, points[hull[hull.length - 1]!]!];
       const p = points[k]!;
-      if ((b.heightMm - a.heightMm) * (p.alongMm - a.alongMm) > (p.heightMm - a.heightMm) * (b.alongMm - a.alongMm)) break;
+      if ((b.heightMm - a.heightMm) * (p.alongMm - a.alongMm) > (p.heightMm - a.heightMm) * (b.alongMm - a.alongMm))
+        break;
       hull.pop();
     }
     hull.push(k);
@@ -81,13 +84,20 @@ export function profileOf(grid: Grid, heights: Float64Array, placement: Placemen
   const sample = sampler(grid, heights);
   const reach = (sign: 1 | -1): number => {
     let k = 0;
-    while (k * step < edgeMm * 1.25 && sample(placement.at[0] + sign * ux * (k + 1) * step, placement.at[1] + sign * uy * (k + 1) * step) !== null) k++;
+    while (
+      k * step < edgeMm * 1.25 &&
+      sample(placement.at[0] + sign * ux * (k + 1) * step, placement.at[1] + sign * uy * (k + 1) * step) !== null
+    )
+      k++;
     return k;
   };
   const [back, ahead] = [reach(-1), reach(1)];
   const points: Profile['points'] = [];
   for (let k = -back; k <= ahead; k++) {
-    points.push({ alongMm: k * step, heightMm: sample(placement.at[0] + ux * k * step, placement.at[1] + uy * k * step) ?? 0 });
+    points.push({
+      alongMm: k * step,
+      heightMm: sample(placement.at[0] + ux * k * step, placement.at[1] + uy * k * step) ?? 0,
+    });
   }
   const span = Math.min(Math.round(edgeMm / step), back + ahead);
   const along = (p: [number, number]) => (p[0] - placement.at[0]) * ux + (p[1] - placement.at[1]) * uy;
@@ -98,12 +108,20 @@ export function profileOf(grid: Grid, heights: Float64Array, placement: Placemen
     const half = Math.min(Math.floor(span / 2), back, ahead);
     start = back - half;
     const [a, c, b] = [points[start]!, points[back]!, points[back + half]!];
-    line = { slope: half > 0 ? (b.heightMm - a.heightMm) / (b.alongMm - a.alongMm) : 0, height: c.heightMm, contacts: [0] };
+    line = {
+      slope: half > 0 ? (b.heightMm - a.heightMm) / (b.alongMm - a.alongMm) : 0,
+      height: c.heightMm,
+      contacts: [0],
+    };
     return finish(placement, points, line, a.alongMm, b.alongMm, [a, b], ux, uy);
   }
   // Of the positions that cover both contacts, the one that shows the largest gap with its middle between them.
   const [cFrom, cTo] = [Math.round(along(placement.from) / step) + back, Math.round(along(placement.to) / step) + back];
-  let best = { start: Math.max(0, Math.min(cFrom, points.length - 1 - span)), gap: -Infinity, line: { slope: 0, height: 0, contacts: [0] } };
+  let best = {
+    start: Math.max(0, Math.min(cFrom, points.length - 1 - span)),
+    gap: -Infinity,
+    line: { slope: 0, height: 0, contacts: [0] },
+  };
   for (let s = Math.max(0, cTo - span); s <= Math.min(cFrom, points.length - 1 - span); s += 2) {
     const candidate = restingLine(points, s, s + span);
     const gap = candidate.height - points[back]!.heightMm;
@@ -111,11 +129,24 @@ export function profileOf(grid: Grid, heights: Float64Array, placement: Placemen
   }
   if (best.gap === -Infinity) best.line = restingLine(points, best.start, best.start + span);
   start = best.start;
-  return finish(placement, points, best.line, points[start]!.alongMm, points[start + span]!.alongMm, [points[back]!], ux, uy);
+  return finish(
+    placement,
+    points,
+    best.line,
+    points[start]!.alongMm,
+    points[start + span]!.alongMm,
+    [points[back]!],
+    ux,
+    uy,
+  );
 }
 
 /** Line of the hull segment under the middle of [first, last], as height at along = 0 and slope. */
-function restingLine(points: Profile['points'], first: number, last: number): { slope: number; height: number; contacts: number[] } {
+function restingLine(
+  points: Profile['points'],
+  first: number,
+  last: number,
+): { slope: number; height: number; contacts: number[] } {
   const hull = upperHull(points, first, last);
   const middle = (first + last) / 2;
   let k = 0;

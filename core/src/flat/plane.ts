@@ -18,7 +18,12 @@ export function planeOver(grid: Grid, heights: Float64Array, withSlope = true): 
   let [n, sx, sy, sz] = [0, 0, 0, 0];
   const each = (visit: (x: number, y: number, z: number) => void) => {
     for (let cell = 0; cell < heights.length; cell++) {
-      if (grid.inside[cell]) visit(grid.x0Mm + (cell % grid.nx) * grid.cellMm, grid.y0Mm + Math.floor(cell / grid.nx) * grid.cellMm, heights[cell]!);
+      if (grid.inside[cell])
+        visit(
+          grid.x0Mm + (cell % grid.nx) * grid.cellMm,
+          grid.y0Mm + Math.floor(cell / grid.nx) * grid.cellMm,
+          heights[cell]!,
+        );
     }
   };
   each((x, y, z) => {

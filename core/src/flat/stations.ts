@@ -54,12 +54,20 @@ export function proposeStations(plan: Plan, spacingMm: number): PointMm[] {
  * The stations of a room in walking order: proposed ones, less those moved, dropped or already covered by a reading that came
  * from elsewhere within 0.45 of the spacing, plus the added ones and the places of such readings.
  */
-export function stationsOf(plan: Plan, spacingMm: number, marks: readonly StationMark[], readings: readonly RodReading[], door: PointMm): Station[] {
+export function stationsOf(
+  plan: Plan,
+  spacingMm: number,
+  marks: readonly StationMark[],
+  readings: readonly RodReading[],
+  door: PointMm,
+): Station[] {
   const replaced = new Map(marks.filter((mark) => mark.replacesKey !== null).map((mark) => [mark.replacesKey!, mark]));
   const list: Omit<Station, 'number'>[] = [];
   const proposed = proposeStations(plan, spacingMm).map((p) => ({ ...p, key: proposedKey(p.xMm, p.yMm) }));
   const own = new Set(proposed.map((p) => p.key));
-  for (const mark of marks) if (mark.replacesKey === null && !mark.dropped) list.push({ key: mark.id, xMm: mark.xMm, yMm: mark.yMm, source: 'added' });
+  for (const mark of marks)
+    if (mark.replacesKey === null && !mark.dropped)
+      list.push({ key: mark.id, xMm: mark.xMm, yMm: mark.yMm, source: 'added' });
   const known = new Set([...own, ...list.map((s) => s.key)]);
   for (const reading of readings) {
     if (known.has(reading.stationKey)) continue;
@@ -71,7 +79,8 @@ export function stationsOf(plan: Plan, spacingMm: number, marks: readonly Statio
   for (const p of proposed) {
     const mark = replaced.get(p.key);
     if (mark && !mark.dropped) list.push({ key: p.key, xMm: mark.xMm, yMm: mark.yMm, source: 'moved' });
-    else if (read.has(p.key) || (!mark && strangers.every((s) => distanceMm(s, p) > spacingMm * 0.45))) list.push({ ...p, source: 'proposed' });
+    else if (read.has(p.key) || (!mark && strangers.every((s) => distanceMm(s, p) > spacingMm * 0.45)))
+      list.push({ ...p, source: 'proposed' });
   }
   return walk(list, door, spacingMm).map((station, index) => ({ ...station, number: index + 1 }));
 }
@@ -87,7 +96,13 @@ function lengthOf(order: readonly PointMm[], start: PointMm): number {
 }
 
 /** Back and forth in lanes, the way people walk a floor; `across` swaps the axes, the flips choose the starting corner. */
-function lanes<T extends PointMm>(points: readonly T[], laneMm: number, across: boolean, flipLane: boolean, flipAlong: boolean): T[] {
+function lanes<T extends PointMm>(
+  points: readonly T[],
+  laneMm: number,
+  across: boolean,
+  flipLane: boolean,
+  flipAlong: boolean,
+): T[] {
   const lane = (p: T) => Math.round((across ? p.xMm : p.yMm) / laneMm);
   const along = (p: T) => (across ? p.yMm : p.xMm);
   const groups = new Map<number, T[]>();

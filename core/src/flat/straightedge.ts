@@ -13,7 +13,13 @@ export interface EdgeScratch {
 }
 
 export function edgeScratch(size: number): EdgeScratch {
-  return { tangent: new Int32Array(size), gap: new Float64Array(size), from: new Int32Array(size), to: new Int32Array(size), crown: new Float64Array(size) };
+  return {
+    tangent: new Int32Array(size),
+    gap: new Float64Array(size),
+    from: new Int32Array(size),
+    to: new Int32Array(size),
+    crown: new Float64Array(size),
+  };
 }
 
 let table = Float64Array.of(0);
@@ -35,7 +41,7 @@ export function gapsAlong(h: Float64Array, n: number, window: number, scratch: E
     let best = i + 1;
     let slope = h[best]! - hi;
     // Samples between c and its tangent lie under that chord, so none of them can be steeper seen from i.
-    for (let c = i + 1; c < limit; ) {
+    for (let c = i + 1; c < limit;) {
       const next = tangent[c]!;
       if (next > limit) {
         for (let j = c + 1; j <= limit; j++) {
@@ -74,7 +80,8 @@ export function crownsAlong(h: Float64Array, n: number, window: number, crown: F
   const odd = (window & 1) === 1;
   for (let c = 0; c < n; c++) {
     const room = c < n - 1 - c ? c : n - 1 - c;
-    if (room > whole && odd) crown[c] = h[c]! - (h[c - whole]! + h[c - whole - 1]! + h[c + whole]! + h[c + whole + 1]!) / 4;
+    if (room > whole && odd)
+      crown[c] = h[c]! - (h[c - whole]! + h[c - whole - 1]! + h[c + whole]! + h[c + whole + 1]!) / 4;
     else {
       const a = room < whole ? room : whole;
       crown[c] = h[c]! - (h[c - a]! + h[c + a]!) / 2;

@@ -21,7 +21,20 @@ const WORDS: Record<Exclude<ColumnRole, 'ignore'>, readonly string[]> = {
 };
 
 const UNIT_WORDS: Record<string, LengthUnit> = {
-  mm: 'mm', cm: 'cm', m: 'm', metre: 'm', metres: 'm', meter: 'm', in: 'in', inch: 'in', inches: 'in', zoll: 'in', ft: 'ft', feet: 'ft', "ft'in": 'ftin', ftin: 'ftin',
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  zoll: 'in',
+  ft: 'ft',
+  feet: 'ft',
+  "ft'in": 'ftin',
+  ftin: 'ftin',
 };
 
 /** Splits `x_m`, `X (cm)`, `rod [in]` into the bare name and the unit it names. */
@@ -29,7 +42,10 @@ function splitHeader(header: string): { name: string; unit: LengthUnit | null } 
   const text = header.trim().toLowerCase();
   const match = /^(.*?)[\s_]*[([]\s*([a-z']+)\s*[)\]]$/.exec(text) ?? /^(.*?)[\s_.]+([a-z']+)$/.exec(text);
   const unit = match ? UNIT_WORDS[match[2]!] : undefined;
-  const name = (unit ? match![1]! : text).replace(/[_\-.:#]+/g, ' ').replace(/\s+/g, ' ').trim();
+  const name = (unit ? match![1]! : text)
+    .replace(/[_\-.:#]+/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   return { name, unit: unit ?? null };
 }
 
@@ -49,7 +65,9 @@ export function matchColumns(headers: readonly string[], rows: readonly (readonl
   const given = new Set<ColumnRole>();
   return headers.map((header, column) => {
     const { name, unit } = splitHeader(header);
-    const found = (Object.keys(WORDS) as (keyof typeof WORDS)[]).find((role) => WORDS[role].includes(name) && !given.has(role));
+    const found = (Object.keys(WORDS) as (keyof typeof WORDS)[]).find(
+      (role) => WORDS[role].includes(name) && !given.has(role),
+    );
     const role: ColumnRole = found ?? 'ignore';
     if (found) given.add(found);
     const values = rows.slice(0, 50).map((row) => row[column] ?? '');

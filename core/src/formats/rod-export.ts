@@ -17,13 +17,24 @@ export function rodCsv(facts: FlatFacts, stations: readonly Station[]): string {
   const number = new Map(stations.map((station) => [station.key, station.number]));
   const rows: (string | number)[][] = [];
   for (const { setup } of setups) {
-    if (setup.openRodMm !== null) rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.openRodMm, 0.01), 0, setup.startedAt, 'benchmark']);
+    if (setup.openRodMm !== null)
+      rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.openRodMm, 0.01), 0, setup.startedAt, 'benchmark']);
     const own = facts.readings.filter((r) => r.setupId === setup.id).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
     for (const r of own) {
       const h = height.get(r.id);
-      rows.push([safeText(setup.name), number.get(r.stationKey) ?? safeText(r.stationKey), roundTo(r.xMm, 0.01), roundTo(r.yMm, 0.01), roundTo(r.rodMm, 0.01), h === undefined ? '' : roundTo(h, 0.01), r.takenAt, safeText(r.note)]);
+      rows.push([
+        safeText(setup.name),
+        number.get(r.stationKey) ?? safeText(r.stationKey),
+        roundTo(r.xMm, 0.01),
+        roundTo(r.yMm, 0.01),
+        roundTo(r.rodMm, 0.01),
+        h === undefined ? '' : roundTo(h, 0.01),
+        r.takenAt,
+        safeText(r.note),
+      ]);
     }
-    if (setup.closeRodMm !== null) rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.closeRodMm, 0.01), '', '', 'close']);
+    if (setup.closeRodMm !== null)
+      rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.closeRodMm, 0.01), '', '', 'close']);
   }
   return `${Papa.unparse([[...ROD_COLUMNS], ...rows], { newline: '\r\n' })}\r\n`;
 }

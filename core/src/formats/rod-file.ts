@@ -53,7 +53,8 @@ function delimiterOf(lines: readonly string[]): string {
   const head = lines.slice(0, 5);
   // A decimal comma makes commas common in semicolon files, so tab and semicolon win when they are in every line.
   for (const mark of ['\t', ';', ',']) if (head.length > 0 && head.every((line) => line.includes(mark))) return mark;
-  return [',', ';', '\t'].map((mark) => ({ mark, n: head.join('').split(mark).length })).sort((a, b) => b.n - a.n)[0]!.mark;
+  return [',', ';', '\t'].map((mark) => ({ mark, n: head.join('').split(mark).length })).sort((a, b) => b.n - a.n)[0]!
+    .mark;
 }
 
 function median(values: readonly number[]): number {
@@ -73,18 +74,38 @@ export function readRodFile(text: string, plan: Plan | null, columns?: readonly 
   const delimiter = delimiterOf(data.map((l) => l.text));
   // Quotes mean inches in these files far more often than they wrap a cell, so they are only honoured in pairs around one.
   const split = (row: string): string[] => {
-    const wrapped = row.split(delimiter).some((cell) => /^\s*".*[^"\d]"\s*$/.test(cell) || /^"[^"]*$/.test(cell.trim()));
+    const wrapped = row
+      .split(delimiter)
+      .some((cell) => /^\s*".*[^"\d]"\s*$/.test(cell) || /^"[^"]*$/.test(cell.trim()));
     const cells = wrapped ? (Papa.parse<string[]>(row, { delimiter }).data[0] ?? []) : row.split(delimiter);
     return cells.map((cell) => cell.trim());
   };
   const headers = data[0] ? split(data[0].text) : [];
   const rows = data.slice(1, FILE_ROWS_MOST + 1).map((l) => ({ ...l, cells: split(l.text) }));
-  const uses = columns ? [...columns] : matchColumns(headers, rows.map((row) => row.cells));
+  const uses = columns
+    ? [...columns]
+    : matchColumns(
+        headers,
+        rows.map((row) => row.cells),
+      );
   const index = (role: ColumnRole) => uses.findIndex((use) => use.role === role);
   const missing = (['x', 'y', 'rod'] as const).filter((role) => index(role) < 0);
-  const file: RodFile = { delimiter, headers, columns: uses, readings: [], benchmarks: [], problems: [], comments, missing: [...missing] };
+  const file: RodFile = {
+    delimiter,
+    headers,
+    columns: uses,
+    readings: [],
+    benchmarks: [],
+    problems: [],
+    comments,
+    missing: [...missing],
+  };
   if (data.length > FILE_ROWS_MOST + 1) {
-    file.problems.push({ line: data[FILE_ROWS_MOST + 1]!.line, text: '', reason: `${data.length - 1} rows: the first ${FILE_ROWS_MOST} are read` });
+    file.problems.push({
+      line: data[FILE_ROWS_MOST + 1]!.line,
+      text: '',
+      reason: `${data.length - 1} rows: the first ${FILE_ROWS_MOST} are read`,
+    });
   }
   if (missing.length > 0) return file;
   for (const row of rows) takeRow(file, row, uses, index, plan);
@@ -92,7 +113,13 @@ export function readRodFile(text: string, plan: Plan | null, columns?: readonly 
   return file;
 }
 
-function takeRow(file: RodFile, row: { line: number; text: string; cells: string[] }, uses: readonly ColumnUse[], index: (role: ColumnRole) => number, plan: Plan | null): void {
+function takeRow(
+  file: RodFile,
+  row: { line: number; text: string; cells: string[] },
+  uses: readonly ColumnUse[],
+  index: (role: ColumnRole) => number,
+  plan: Plan | null,
+): void {
   const cell = (role: ColumnRole) => (index(role) < 0 ? '' : (row.cells[index(role)] ?? ''));
   const refuse = (reason: string) => file.problems.push({ line: row.line, text: row.text, reason });
   const name = (role: ColumnRole) => file.headers[index(role)] || role;
@@ -100,7 +127,8 @@ function takeRow(file: RodFile, row: { line: number; text: string; cells: string
   const setup = cell('setup') || 'A';
   const rod = length('rod');
   if (!rod.ok) return void refuse(`${name('rod')} ${rod.reason}`);
-  if (rod.mm < ROD_MM.min || rod.mm > ROD_MM.max) return void refuse(`${name('rod')} is ${Math.round(rod.mm)} mm: ${ROD_MM.min} to ${ROD_MM.max} is taken`);
+  if (rod.mm < ROD_MM.min || rod.mm > ROD_MM.max)
+    return void refuse(`${name('rod')} is ${Math.round(rod.mm)} mm: ${ROD_MM.min} to ${ROD_MM.max} is taken`);
   if (BENCHMARK.test(cell('station')) && cell('x') === '' && cell('y') === '') {
     file.benchmarks.push({ line: row.line, setup, rodMm: rod.mm });
     return;
@@ -108,7 +136,15 @@ function takeRow(file: RodFile, row: { line: number; text: string; cells: string
   const [x, y] = [length('x'), length('y')];
   if (!x.ok) return void refuse(`${name('x')} ${x.reason}`);
   if (!y.ok) return void refuse(`${name('y')} ${y.reason}`);
-  const reading: FileReading = { line: row.line, setup, station: cell('station') || String(file.readings.length + 1), xMm: x.mm, yMm: y.mm, rodMm: rod.mm, note: cell('note') };
+  const reading: FileReading = {
+    line: row.line,
+    setup,
+    station: cell('station') || String(file.readings.length + 1),
+    xMm: x.mm,
+    yMm: y.mm,
+    rodMm: rod.mm,
+    note: cell('note'),
+  };
   const outside = plan && outsideWords(plan, x.mm, y.mm);
   if (outside) file.problems.push({ line: row.line, text: row.text, reason: outside });
   else file.readings.push(reading);
@@ -124,7 +160,8 @@ function outsideWords(plan: Plan, x: number, y: number): string | null {
 
 function doubtOutliers(file: RodFile): void {
   const middles = new Map<string, number>();
-  for (const setup of new Set(file.readings.map((r) => r.setup))) middles.set(setup, median(file.readings.filter((r) => r.setup === setup).map((r) => r.rodMm)));
+  for (const setup of new Set(file.readings.map((r) => r.setup)))
+    middles.set(setup, median(file.readings.filter((r) => r.setup === setup).map((r) => r.rodMm)));
   const keep: FileReading[] = [];
   for (const reading of file.readings) {
     const off = reading.rodMm - middles.get(reading.setup)!;
@@ -142,15 +179,27 @@ function doubtOutliers(file: RodFile): void {
  * Facts from what was read: one set-up for each name, stations keyed by place so that the same file read twice, or a station
  * shared by two set-ups, falls on the same station. Times run one second apart from `startAt` (ISO) to keep the order.
  */
-export function factsFromRodFile(file: RodFile, taken: readonly FileReading[], startAt: string, newId: () => string): { setups: SetUp[]; readings: RodReading[] } {
+export function factsFromRodFile(
+  file: RodFile,
+  taken: readonly FileReading[],
+  startAt: string,
+  newId: () => string,
+): { setups: SetUp[]; readings: RodReading[] } {
   const start = Date.parse(startAt);
   const at = (n: number) => new Date(start + n * 1000).toISOString();
   const names = [...new Set([...file.benchmarks.map((b) => b.setup), ...taken.map((r) => r.setup)])];
-  const order = (name: string) => Math.min(...[...file.benchmarks, ...taken].filter((row) => row.setup === name).map((row) => row.line));
+  const order = (name: string) =>
+    Math.min(...[...file.benchmarks, ...taken].filter((row) => row.setup === name).map((row) => row.line));
   names.sort((a, b) => order(a) - order(b));
   const setups = names.map((name, i): SetUp => {
     const bench = file.benchmarks.filter((b) => b.setup === name);
-    return { id: newId(), name, openRodMm: bench[0]?.rodMm ?? null, closeRodMm: bench.length > 1 ? bench[bench.length - 1]!.rodMm : null, startedAt: at(i) };
+    return {
+      id: newId(),
+      name,
+      openRodMm: bench[0]?.rodMm ?? null,
+      closeRodMm: bench.length > 1 ? bench[bench.length - 1]!.rodMm : null,
+      startedAt: at(i),
+    };
   });
   const idOf = new Map(setups.map((setup) => [setup.name, setup.id]));
   const readings = taken.map((r, i): RodReading => ({

@@ -17,14 +17,28 @@ export interface Certificate {
 }
 
 /** Re-checks heights under a rule at 36 directions, gap and rocking both. */
-export function certify(grid: Grid, heights: Float64Array, rule: FlatnessRule, contactsOnly = false, directions = CERTIFIED_DIRECTIONS): Certificate {
+export function certify(
+  grid: Grid,
+  heights: Float64Array,
+  rule: FlatnessRule,
+  contactsOnly = false,
+  directions = CERTIFIED_DIRECTIONS,
+): Certificate {
   const map = gapMap(grid, heights, { edgeMm: rule.edgeMm, directions });
   const worstGapMm = map.worstGap?.valueMm ?? 0;
   const worstCrownMm = map.worstCrown?.valueMm ?? 0;
   const gapHolds = worstGapMm <= rule.gapMm;
   const crownHolds = worstCrownMm <= rule.gapMm;
   return {
-    rule, cellMm: grid.cellMm, directions, worstGap: map.worstGap, worstCrown: map.worstCrown, worstGapMm, worstCrownMm,
-    gapHolds, crownHolds, holds: gapHolds && (contactsOnly || crownHolds),
+    rule,
+    cellMm: grid.cellMm,
+    directions,
+    worstGap: map.worstGap,
+    worstCrown: map.worstCrown,
+    worstGapMm,
+    worstCrownMm,
+    gapHolds,
+    crownHolds,
+    holds: gapHolds && (contactsOnly || crownHolds),
   };
 }

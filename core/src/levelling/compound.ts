@@ -16,10 +16,50 @@ export interface CompoundCard {
 const GENERIC = 'Generic product: invented figures inside the usual range. The bag wins.';
 
 export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
-  { id: 'patching', name: 'Patching compound', kgPerM2Mm: 1.4, leastMm: 0, mostPerLiftMm: 10, feathers: true, bagKg: 20, waterLPerKg: 0.22, source: GENERIC },
-  { id: 'self-levelling', name: 'Self-levelling compound', kgPerM2Mm: 1.7, leastMm: 3, mostPerLiftMm: 10, feathers: false, bagKg: 25, waterLPerKg: 0.22, source: GENERIC },
-  { id: 'deep-levelling', name: 'Deep levelling compound', kgPerM2Mm: 1.7, leastMm: 5, mostPerLiftMm: 50, feathers: false, bagKg: 25, waterLPerKg: 0.2, source: GENERIC },
-  { id: 'fibre-levelling', name: 'Fibre compound for timber', kgPerM2Mm: 1.6, leastMm: 3, mostPerLiftMm: 30, feathers: false, bagKg: 20, waterLPerKg: 0.24, source: GENERIC },
+  {
+    id: 'patching',
+    name: 'Patching compound',
+    kgPerM2Mm: 1.4,
+    leastMm: 0,
+    mostPerLiftMm: 10,
+    feathers: true,
+    bagKg: 20,
+    waterLPerKg: 0.22,
+    source: GENERIC,
+  },
+  {
+    id: 'self-levelling',
+    name: 'Self-levelling compound',
+    kgPerM2Mm: 1.7,
+    leastMm: 3,
+    mostPerLiftMm: 10,
+    feathers: false,
+    bagKg: 25,
+    waterLPerKg: 0.22,
+    source: GENERIC,
+  },
+  {
+    id: 'deep-levelling',
+    name: 'Deep levelling compound',
+    kgPerM2Mm: 1.7,
+    leastMm: 5,
+    mostPerLiftMm: 50,
+    feathers: false,
+    bagKg: 25,
+    waterLPerKg: 0.2,
+    source: GENERIC,
+  },
+  {
+    id: 'fibre-levelling',
+    name: 'Fibre compound for timber',
+    kgPerM2Mm: 1.6,
+    leastMm: 3,
+    mostPerLiftMm: 30,
+    feathers: false,
+    bagKg: 20,
+    waterLPerKg: 0.24,
+    source: GENERIC,
+  },
 ];
 
 /** Share added for what stays in the bucket. */
@@ -49,6 +89,10 @@ export function needOf(compound: CompoundCard, volumeL: number, thinnestMm: numb
     bags: Math.ceil(massKg / compound.bagKg - 1e-9),
     waterL: massKg * compound.waterLPerKg,
     lifts,
-    unsuited: tooThin ? `needs ${compound.leastMm} mm everywhere: it does not feather` : lifts > 3 ? `would take ${lifts} lifts` : null,
+    unsuited: tooThin
+      ? `needs ${compound.leastMm} mm everywhere: it does not feather`
+      : lifts > 3
+        ? `would take ${lifts} lifts`
+        : null,
   };
 }

@@ -18,7 +18,13 @@ export interface Fill {
  * Repeats f += max(0, gap - T), direction by direction, until nothing changes: every step stays at or under the least
  * solution, so what it settles on is that solution. Rocking is not cured by it and is left to the caller to report.
  */
-export function smallestFill(grid: Grid, heights: Float64Array, rules: readonly FlatnessRule[], directions = CERTIFIED_DIRECTIONS, shouldStop?: () => boolean): Fill {
+export function smallestFill(
+  grid: Grid,
+  heights: Float64Array,
+  rules: readonly FlatnessRule[],
+  directions = CERTIFIED_DIRECTIONS,
+  shouldStop?: () => boolean,
+): Fill {
   const filled = heights.slice();
   const rise = new Float64Array(filled.length);
   // Directions that asked for nothing twice running rest until the others have settled; then all are asked once more.

@@ -27,7 +27,14 @@ export function patchLabel(index: number): string {
 
 /** Area of a ring, mm2, without sign. */
 function ringArea(ring: readonly [number, number][]): number {
-  return Math.abs(ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y, 0)) / 2;
+  return (
+    Math.abs(
+      ring.reduce(
+        (sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y,
+        0,
+      ),
+    ) / 2
+  );
 }
 
 function nearestWithin(grid: Grid, crumb: readonly number[], bodies: readonly number[][]): number {
@@ -90,6 +97,12 @@ function patchFrom(grid: Grid, fillMm: Float64Array, cells: readonly number[]): 
     deepestAt: [at.xMm, at.yMm],
     outlines: rings
       .filter((ring) => ringArea(ring) === largest || ringArea(ring) > CRUMB_M2 * 1e6)
-      .map((ring) => simplify(ring.map(([x, y]) => ({ x, y })), SIMPLIFY_MM, true).map(({ x, y }): [number, number] => [x, y])),
+      .map((ring) =>
+        simplify(
+          ring.map(([x, y]) => ({ x, y })),
+          SIMPLIFY_MM,
+          true,
+        ).map(({ x, y }): [number, number] => [x, y]),
+      ),
   };
 }

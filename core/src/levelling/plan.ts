@@ -40,7 +40,12 @@ export const PLANE_LEAST_MM = 3;
  * Two ways to make a judged floor keep its rules: the smallest fill, and a pour to a plane. Each is re-checked at 36
  * directions on the judgement grid. Null when stopped.
  */
-export function planLevelling(state: FlatState, rules: readonly FlatnessRule[], contactsOnly: boolean, shouldStop?: () => boolean): LevellingPlan | null {
+export function planLevelling(
+  state: FlatState,
+  rules: readonly FlatnessRule[],
+  contactsOnly: boolean,
+  shouldStop?: () => boolean,
+): LevellingPlan | null {
   const mapped = state.rules.map((result) => result.rule).filter((rule) => rules.includes(rule));
   const { judged, surfaceMm } = state;
   const fill = smallestFill(judged, surfaceMm, mapped, undefined, shouldStop);
@@ -65,7 +70,11 @@ export function planLevelling(state: FlatState, rules: readonly FlatnessRule[], 
       rocking,
       holds: certificates.every((certificate) => certificate.holds),
     },
-    plane: { curve, pour, needs: SHIPPED_COMPOUNDS.map((compound) => needOf(compound, pour.volumeL, PLANE_LEAST_MM, pour.deepestMm)) },
+    plane: {
+      curve,
+      pour,
+      needs: SHIPPED_COMPOUNDS.map((compound) => needOf(compound, pour.volumeL, PLANE_LEAST_MM, pour.deepestMm)),
+    },
     provisional: state.evidence.coveredShare < 0.99,
   };
 }

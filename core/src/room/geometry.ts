@@ -91,8 +91,16 @@ export function segmentsMeet(a: PointMm, b: PointMm, c: PointMm, d: PointMm): bo
   );
 }
 
-/** First pair of walls (by index, from 0) that cross or touch away from a shared corner, or null. */
-export function firstCrossing(polygon: Polygon): { first: number; second: number } | null {
+/** Whether segments a-b and c-d cross, each passing from one side of the other to the other. */
+function segmentsCross(a: PointMm, b: PointMm, c: PointMm, d: PointMm): boolean {
+  return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+}
+
+/**
+ * First pair of walls (by index, from 0) that cross away from a shared corner, or null. Touching counts unless `touching` is
+ * false: the end of a chain that does not close yet may lie on a wall without crossing it.
+ */
+export function firstCrossing(polygon: Polygon, touching = true): { first: number; second: number } | null {
   const n = polygon.length;
   for (let i = 0; i < n; i++) {
     const [a, b] = [polygon[i]!, polygon[(i + 1) % n]!];
@@ -100,11 +108,13 @@ export function firstCrossing(polygon: Polygon): { first: number; second: number
       const [c, d] = [polygon[j]!, polygon[(j + 1) % n]!];
       const adjacent = j === i + 1 || (i === 0 && j === n - 1);
       if (!adjacent) {
-        if (segmentsMeet(a, b, c, d)) return { first: i, second: j };
+        if (touching ? segmentsMeet(a, b, c, d) : segmentsCross(a, b, c, d)) return { first: i, second: j };
       } else {
         // Neighbours share a corner; they overlap when one folds straight back on the other.
         const [tip, shared, other] = j === i + 1 ? [a, b, d] : [b, a, c];
-        const folds = side(tip, shared, other) === 0 && (tip.xMm - shared.xMm) * (other.xMm - shared.xMm) + (tip.yMm - shared.yMm) * (other.yMm - shared.yMm) > 0;
+        const folds =
+          side(tip, shared, other) === 0 &&
+          (tip.xMm - shared.xMm) * (other.xMm - shared.xMm) + (tip.yMm - shared.yMm) * (other.yMm - shared.yMm) > 0;
         if (folds) return { first: i, second: j };
       }
     }

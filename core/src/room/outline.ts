@@ -72,22 +72,41 @@ export function outlineOf(walls: readonly Wall[]): Outline {
     xMm: corner.xMm - (along > 0 ? (x * before[i]!) / along : 0),
     yMm: corner.yMm - (along > 0 ? (y * before[i]!) / along : 0),
   }));
-  return { corners: closed, closingMm, closingShare, problem: problemOf(walls, corners, closed, closingMm, closingShare) };
+  return {
+    corners: closed,
+    closingMm,
+    closingShare,
+    problem: problemOf(walls, corners, closed, closingMm, closingShare),
+  };
 }
 
-function problemOf(walls: readonly Wall[], taped: Polygon, closed: Polygon, closingMm: number, share: number): OutlineProblem | null {
+function problemOf(
+  walls: readonly Wall[],
+  taped: Polygon,
+  closed: Polygon,
+  closingMm: number,
+  share: number,
+): OutlineProblem | null {
   if (walls.length < WALL_COUNT.min) {
     return { kind: 'too-few-walls', words: `${walls.length} walls: a room needs at least ${WALL_COUNT.min}` };
   }
   const open = closingMm > CLOSING_FLOOR_MM && share > CLOSING_SHARE_LIMIT;
-  const crossing = firstCrossing(open ? [...taped, endOf(walls)] : closed);
+  const crossing = open ? firstCrossing([...taped, endOf(walls)], false) : firstCrossing(closed);
   // The line that would close an open chain is not a wall and cannot be named as crossing one.
   if (crossing && crossing.first < walls.length && crossing.second < walls.length) {
     const [first, second] = [wallName(walls, crossing.first), wallName(walls, crossing.second)];
-    return { kind: 'crossing', firstWall: crossing.first, secondWall: crossing.second, words: `${second} crosses ${first}` };
+    return {
+      kind: 'crossing',
+      firstWall: crossing.first,
+      secondWall: crossing.second,
+      words: `${second} crosses ${first}`,
+    };
   }
   if (open) {
-    return { kind: 'open', words: `The last wall ends ${Math.round(closingMm)} mm from the first corner: check a length or a turn` };
+    return {
+      kind: 'open',
+      words: `The last wall ends ${Math.round(closingMm)} mm from the first corner: check a length or a turn`,
+    };
   }
   if (signedAreaM2(closed) <= 0) {
     return { kind: 'inside-out', words: 'The walls turn right all round: walk them with the room on your left' };

@@ -84,7 +84,10 @@ export function doorProblem(walls: readonly Wall[], door: Door): string | null {
 }
 
 /** The first thing wrong with a room's shape, with the field it belongs to, or null. */
-export function shapeProblem(walls: readonly Wall[], door: Door | null): { field: 'walls' | 'door'; message: string } | null {
+export function shapeProblem(
+  walls: readonly Wall[],
+  door: Door | null,
+): { field: 'walls' | 'door'; message: string } | null {
   const outline = outlineOf(walls);
   if (outline.problem) return { field: 'walls', message: outline.problem.words };
   const message = door && doorProblem(walls, door);

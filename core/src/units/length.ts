@@ -8,7 +8,13 @@ export type UnitSystem = 'metric' | 'imperial';
 /** Units a column or a text can be written in. `ftin` is feet and inches with fractions. */
 export type LengthUnit = 'mm' | 'cm' | 'm' | 'in' | 'ft' | 'ftin';
 
-const MM_PER: Record<Exclude<LengthUnit, 'ftin'>, number> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, ft: MM_PER_FOOT };
+const MM_PER: Record<Exclude<LengthUnit, 'ftin'>, number> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  ft: MM_PER_FOOT,
+};
 
 /** Length in millimetres of `value` in `unit` (`ftin` counts as inches). */
 export function toMm(value: number, unit: LengthUnit): number {
@@ -27,7 +33,10 @@ function plainNumber(text: string): number | null {
 
 /** Whole and fraction as written on a tape: `49 3/16`, `1/2`, `7.25`; null when it is none of these. */
 function inchesOf(text: string): number | null {
-  const parts = text.trim().replace(/-(?=\d+\/)/, ' ').split(/\s+/);
+  const parts = text
+    .trim()
+    .replace(/-(?=\d+\/)/, ' ')
+    .split(/\s+/);
   let sum = 0;
   for (const [index, part] of parts.entries()) {
     const fraction = FRACTION.exec(part);
@@ -43,7 +52,11 @@ function inchesOf(text: string): number | null {
  * A unit in the text wins over `unit`. Returns the reason instead of a value when the text is not a length.
  */
 export function parseLength(text: string, unit: LengthUnit): ParsedLength {
-  const raw = text.trim().toLowerCase().replace(/[\u2032\u2019]/g, "'").replace(/[\u2033\u201d]|''/g, '"');
+  const raw = text
+    .trim()
+    .toLowerCase()
+    .replace(/[\u2032\u2019]/g, "'")
+    .replace(/[\u2033\u201d]|''/g, '"');
   if (raw === '') return { ok: false, reason: 'is empty' };
   const feet = /^([+-])?\s*(\d+(?:[.,]\d+)?)\s*(?:'|ft|feet)\s*(?:-?\s*([\d\s./,]+?)\s*(?:"|in|inches)?)?$/.exec(raw);
   if (feet) {
@@ -55,16 +68,20 @@ export function parseLength(text: string, unit: LengthUnit): ParsedLength {
   const suffixed = /^(.*?)\s*(mm|cm|m|in|inches|")$/.exec(raw);
   const body = suffixed ? suffixed[1]! : raw;
   const named = suffixed?.[2];
-  const used: LengthUnit = named === undefined ? unit : named === 'mm' || named === 'cm' || named === 'm' ? named : 'in';
+  const used: LengthUnit =
+    named === undefined ? unit : named === 'mm' || named === 'cm' || named === 'm' ? named : 'in';
   if (used === 'in' || used === 'ftin' || used === 'ft') {
     const sign = body.startsWith('-') ? -1 : 1;
     const value = inchesOf(body.replace(/^[+-]\s*/, ''));
-    if (value === null) return { ok: false, reason: `"${text}" is not a length in ${used === 'ft' ? 'feet' : 'inches'}` };
+    if (value === null)
+      return { ok: false, reason: `"${text}" is not a length in ${used === 'ft' ? 'feet' : 'inches'}` };
     return { ok: true, mm: sign * toMm(value, used) };
   }
   // A space, or an apostrophe between groups of three digits, separates thousands on site notes.
   const value = plainNumber(body.replace(/(\d)[ \u00a0\u202f'](?=\d{3}(\D|$))/g, '$1'));
-  return value === null ? { ok: false, reason: `"${text}" is not a length in ${used}` } : { ok: true, mm: toMm(value, used) };
+  return value === null
+    ? { ok: false, reason: `"${text}" is not a length in ${used}` }
+    : { ok: true, mm: toMm(value, used) };
 }
 
 /** Thin space between thousands, as on a tape: `5 400`. */

@@ -28,7 +28,10 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
     verdict = 'work';
     const how = worst.kind === 'crown' ? 'an edge rocks by' : 'the gap is';
     margin = `${formatGap(overMm, units)} ${unit} over: ${how} ${formatGap(worst.valueMm, units)} at ${placeWords(room, plan, worst.at)}. Allowed ${ruleWords(rule, units)}.`;
-    next = worst.kind === 'crown' ? 'Plan the levelling: the high place comes down, or its flanks come up.' : 'Plan the levelling.';
+    next =
+      worst.kind === 'crown'
+        ? 'Plan the levelling: the high place comes down, or its flanks come up.'
+        : 'Plan the levelling.';
   } else {
     margin = `${formatGap(-overMm, units)} ${unit} inside at the worst place measured. Allowed ${ruleWords(rule, units)}.`;
     verdict = 'lay';
@@ -40,7 +43,10 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
   } else if (suspects.length > 0 && verdict !== 'work') {
     verdict = 'measure';
     next = `Read set-up ${suspects.map((s) => s.setup.name).join(', ')} again: it does not close within 1 mm.`;
-  } else if (state.heights.setups.some((s) => s.readings > 0 && s.setup.openRodMm !== null && s.setup.closeRodMm === null) && verdict !== 'work') {
+  } else if (
+    state.heights.setups.some((s) => s.readings > 0 && s.setup.openRodMm !== null && s.setup.closeRodMm === null) &&
+    verdict !== 'work'
+  ) {
     verdict = 'measure';
     next = 'Read the benchmark again to close the set-up.';
   }
@@ -51,13 +57,25 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
 export function flatCriteria(room: RoomFacts, plan: Plan, card: CoveringCard, state: FlatState | null): Criterion[] {
   const criteria: Criterion[] = [];
   if (!state) {
-    criteria.push({ id: 'flat', title: 'Flatness', verdict: 'measure', margin: 'Nothing read yet.', next: 'Set up the laser and read the benchmark.' });
+    criteria.push({
+      id: 'flat',
+      title: 'Flatness',
+      verdict: 'measure',
+      margin: 'Nothing read yet.',
+      next: 'Set up the laser and read the benchmark.',
+    });
   } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state));
   const needsLips = card.stepMm !== null || card.rules.some((rule) => rule.edgeMm < 500);
   if (needsLips) {
-    const words = card.stepMm === null ? 'short edges' : `steps over ${formatGap(card.stepMm, room.units)} ${unitLabel(room.units)}`;
+    const words =
+      card.stepMm === null
+        ? 'short edges'
+        : `steps over ${formatGap(card.stepMm, room.units)} ${unitLabel(room.units)}`;
     criteria.push({
-      id: 'lips', title: 'Lips and steps', verdict: 'measure', margin: `No lip entered. The card refuses ${words}, and stations cannot see them.`,
+      id: 'lips',
+      title: 'Lips and steps',
+      verdict: 'measure',
+      margin: `No lip entered. The card refuses ${words}, and stations cannot see them.`,
       next: 'Feel along every joint with a short edge. Lips are entered in a later release; until then this stays open.',
     });
   }

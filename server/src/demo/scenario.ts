@@ -1,5 +1,4 @@
-import type { Wall } from '@maquette/core/room';
-import type { Door, BaseKind } from '@maquette/core/room';
+import type { BaseKind, Door, Wall } from '@maquette/core/room';
 
 /** A smooth bump or hollow: height in mm at its middle, and its half width. */
 export interface Bump {
@@ -43,35 +42,55 @@ export const SCENARIO: readonly DemoJob[] = [
     about: 'lock-keeper’s cottage',
     rooms: [
       {
-        slug: 'parlour', name: 'Parlour',
+        slug: 'parlour',
+        name: 'Parlour',
         walls: [
-          { lengthMm: 5400, turnDeg: 90 }, { lengthMm: 4200, turnDeg: 90 }, { lengthMm: 1500, turnDeg: 90 }, { lengthMm: 500, turnDeg: -90 },
-          { lengthMm: 1800, turnDeg: -90, name: 'hearth' }, { lengthMm: 500, turnDeg: 90 }, { lengthMm: 2100, turnDeg: 90 }, { lengthMm: 4200, turnDeg: 90 },
+          { lengthMm: 5400, turnDeg: 90 },
+          { lengthMm: 4200, turnDeg: 90 },
+          { lengthMm: 1500, turnDeg: 90 },
+          { lengthMm: 500, turnDeg: -90 },
+          { lengthMm: 1800, turnDeg: -90, name: 'hearth' },
+          { lengthMm: 500, turnDeg: 90 },
+          { lengthMm: 2100, turnDeg: 90 },
+          { lengthMm: 4200, turnDeg: 90 },
         ],
         door: { wall: 0, fromMm: 620, widthMm: 800, hinge: 'start', swing: 'out' },
-        baseKind: 'slab-on-ground', cardId: 'shipped-click-vinyl', units: 'metric',
+        baseKind: 'slab-on-ground',
+        cardId: 'shipped-click-vinyl',
+        units: 'metric',
         bumps: [
           { xMm: 3050, yMm: 2850, heightMm: 7, widthMm: 620 },
           { xMm: 500, yMm: 650, heightMm: -9, widthMm: 640 },
           { xMm: 4500, yMm: 900, heightMm: -1.6, widthMm: 700 },
         ],
-        fall: [-0.5, 0.2], readShare: 1,
+        fall: [-0.5, 0.2],
+        readShare: 1,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1338.4, closingMm: 0.4 }],
       },
       {
-        slug: 'boot-room', name: 'Boot room', walls: rectangle(2900, 2300),
+        slug: 'boot-room',
+        name: 'Boot room',
+        walls: rectangle(2900, 2300),
         door: { wall: 3, fromMm: 1200, widthMm: 760, hinge: 'end', swing: 'in' },
-        baseKind: 'cement-screed', cardId: 'shipped-click-vinyl', units: 'metric',
+        baseKind: 'cement-screed',
+        cardId: 'shipped-click-vinyl',
+        units: 'metric',
         bumps: [{ xMm: 1500, yMm: 1100, heightMm: 0.8, widthMm: 900 }],
-        fall: [0.6, -0.4], readShare: 1,
+        fall: [0.6, -0.4],
+        readShare: 1,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1176.8, closingMm: -0.2 }],
       },
       {
-        slug: 'hall', name: 'Hall', walls: rectangle(6096, 1524),
+        slug: 'hall',
+        name: 'Hall',
+        walls: rectangle(6096, 1524),
         door: { wall: 3, fromMm: 360, widthMm: 813, hinge: 'start', swing: 'in' },
-        baseKind: 'panels-on-joists', cardId: 'shipped-laminate', units: 'imperial',
+        baseKind: 'panels-on-joists',
+        cardId: 'shipped-laminate',
+        units: 'imperial',
         bumps: [{ xMm: 2200, yMm: 700, heightMm: 3.5, widthMm: 500 }],
-        fall: [0.7, 0.2], readShare: 0.5,
+        fall: [0.7, 0.2],
+        readShare: 0.5,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1249.4, closingMm: null }],
       },
     ],
@@ -82,16 +101,21 @@ export const SCENARIO: readonly DemoJob[] = [
     about: 'reading room',
     rooms: [
       {
-        slug: 'reading-room', name: 'Reading room', walls: rectangle(12000, 8000),
+        slug: 'reading-room',
+        name: 'Reading room',
+        walls: rectangle(12000, 8000),
         door: { wall: 0, fromMm: 5100, widthMm: 1800, hinge: 'start', swing: 'in' },
-        baseKind: 'cement-screed', cardId: 'shipped-engineered', units: 'metric',
+        baseKind: 'cement-screed',
+        cardId: 'shipped-engineered',
+        units: 'metric',
         bumps: [
           { xMm: 2600, yMm: 5800, heightMm: -8, widthMm: 1100 },
           { xMm: 9200, yMm: 2400, heightMm: 6, widthMm: 900 },
           { xMm: 6200, yMm: 6900, heightMm: 4, widthMm: 700 },
           { xMm: 10600, yMm: 6600, heightMm: -6, widthMm: 900 },
         ],
-        fall: [0.3, -0.4], readShare: 1,
+        fall: [0.3, -0.4],
+        readShare: 1,
         setups: [
           { name: 'A', fromShare: 0, benchMm: 1412.6, closingMm: 0.3 },
           { name: 'B', fromShare: 0.52, benchMm: 1388.1, closingMm: -0.5 },

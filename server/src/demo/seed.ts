@@ -16,7 +16,10 @@ const NOISE_MM = 0.25;
 /** Height of an invented floor, mm. */
 export function truthAt(room: Pick<DemoRoom, 'bumps' | 'fall'>, xMm: number, yMm: number): number {
   const fall = (room.fall[0] * xMm + room.fall[1] * yMm) / 1000;
-  return room.bumps.reduce((sum, b) => sum + b.heightMm * Math.exp(-((xMm - b.xMm) ** 2 + (yMm - b.yMm) ** 2) / (2 * b.widthMm ** 2)), fall);
+  return room.bumps.reduce(
+    (sum, b) => sum + b.heightMm * Math.exp(-((xMm - b.xMm) ** 2 + (yMm - b.yMm) ** 2) / (2 * b.widthMm ** 2)),
+    fall,
+  );
 }
 
 /** Puts the demo scenario into an empty store; returns how many facts it wrote, 0 when the store is not empty. */
@@ -25,7 +28,12 @@ export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): P
   const chance = seeded(SEED);
   let count = 0;
   await store.write(async (tx) => {
-    const put = async <K extends FactKind>(kind: K, id: string, roomId: string | null, body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>) => {
+    const put = async <K extends FactKind>(
+      kind: K,
+      id: string,
+      roomId: string | null,
+      body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>,
+    ) => {
       const write = { ...body, baseVersion: 0, writeId: `demo-${count++}`, deleted: false } as unknown as WriteOf<K>;
       const result = await putFact(tx, kind, id, roomId, write, new Date(STARTED).toISOString());
       if (!result.ok) throw new Error(`the demo's ${kind} ${id} was refused: ${result.reason}`);
@@ -38,12 +46,35 @@ export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): P
   return count;
 }
 
-type Put = <K extends FactKind>(kind: K, id: string, roomId: string | null, body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>) => Promise<void>;
+type Put = <K extends FactKind>(
+  kind: K,
+  id: string,
+  roomId: string | null,
+  body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>,
+) => Promise<void>;
 
-async function seedRoom(_tx: Transaction, put: Put, jobId: string, room: DemoRoom, rank: number, chance: () => number): Promise<void> {
+async function seedRoom(
+  _tx: Transaction,
+  put: Put,
+  jobId: string,
+  room: DemoRoom,
+  rank: number,
+  chance: () => number,
+): Promise<void> {
   const id = `demo-${room.slug}`;
   const { name, walls, door, baseKind, cardId, units } = room;
-  await put('rooms', id, null, { jobId, name, rank, walls, door, baseKind, cardId, units, spacingMm: null, contactsOnly: false });
+  await put('rooms', id, null, {
+    jobId,
+    name,
+    rank,
+    walls,
+    door,
+    baseKind,
+    cardId,
+    units,
+    spacingMm: null,
+    contactsOnly: false,
+  });
   const plan = planOf({ walls });
   const card = findCard([], cardId)!;
   const stations = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint({ walls, door }, plan));
@@ -60,7 +91,13 @@ async function seedRoom(_tx: Transaction, put: Put, jobId: string, room: DemoRoo
     for (const [n, station] of read.slice(from, to).entries()) {
       const rod = openRodMm - truthAt(room, station.xMm, station.yMm) + NOISE_MM * normal(chance);
       await put('readings', `${setupId}-${String(n + 1).padStart(3, '0')}`, id, {
-        setupId, stationKey: station.key, xMm: station.xMm, yMm: station.yMm, rodMm: roundTo(rod, step), takenAt: at(n + 1), note: '',
+        setupId,
+        stationKey: station.key,
+        xMm: station.xMm,
+        yMm: station.yMm,
+        rodMm: roundTo(rod, step),
+        takenAt: at(n + 1),
+        note: '',
       });
     }
   }

@@ -26,14 +26,25 @@ export function factRoutes(store: Store, now: () => string): Router {
 async function put(store: Store, kind: FactKind, req: Request, res: Response, now: string): Promise<void> {
   const id = String(req.params['id']);
   const roomId = isRoomKind(kind) ? String(req.params['room']) : null;
-  if (!ID.test(id)) return refuse(res, [{ field: 'id', value: id, message: 'takes an id of 3 to 64 small letters, digits and hyphens' }]);
-  if (kind === 'cards' && isShipped(id)) return refuse(res, [{ field: 'id', value: id, message: 'is a shipped card: copy it and edit the copy' }]);
+  if (!ID.test(id))
+    return refuse(res, [
+      { field: 'id', value: id, message: 'takes an id of 3 to 64 small letters, digits and hyphens' },
+    ]);
+  if (kind === 'cards' && isShipped(id))
+    return refuse(res, [{ field: 'id', value: id, message: 'is a shipped card: copy it and edit the copy' }]);
   const errors = checkWrite(kind, req.body);
   if (errors.length > 0) return refuse(res, errors);
   if (kind === 'rooms') {
     const room = req.body as RoomWrite;
     const wrong = shapeProblem(room.walls, room.door);
-    if (wrong) return refuse(res, [{ field: wrong.field, value: wrong.field === 'walls' ? `${room.walls.length} walls` : 'a door', message: wrong.message }]);
+    if (wrong)
+      return refuse(res, [
+        {
+          field: wrong.field,
+          value: wrong.field === 'walls' ? `${room.walls.length} walls` : 'a door',
+          message: wrong.message,
+        },
+      ]);
   }
   const result = await store.write((tx) => putFact(tx, kind, id, roomId, req.body as WriteOf<FactKind>, now));
   if (result.ok) res.status(result.created ? 201 : 200).json(result.fact);

@@ -20,7 +20,10 @@ export function jobFileRoutes(store: Store, now: () => string): Router {
     const copy = req.query['copy'] === '1';
     const result = await store.write((tx) => readJobFile(tx, req.body as JobFile, copy ? newId : undefined));
     if (result.ok) res.status(201).json(result);
-    else problem(res, 409, 'This job is here already in another state', { detail: `${result.clashes.length} facts differ. Bring it in as a copy to keep both.` });
+    else
+      problem(res, 409, 'This job is here already in another state', {
+        detail: `${result.clashes.length} facts differ. Bring it in as a copy to keep both.`,
+      });
   });
   return routes;
 }

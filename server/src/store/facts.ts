@@ -1,10 +1,26 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
-import { FACT_CLASSES, ROOM_FACT_KINDS, type Book, type FactKind, type FactOf, type RoomFactKind, type RoomFactsAnswer, type WriteOf } from '@maquette/contract';
+import {
+  FACT_CLASSES,
+  ROOM_FACT_KINDS,
+  type Book,
+  type FactKind,
+  type FactOf,
+  type RoomFactKind,
+  type RoomFactsAnswer,
+  type WriteOf,
+} from '@maquette/contract';
 import type { Database, Transaction } from './open.ts';
 import * as schema from './schema.ts';
 
-const TABLES = { jobs: schema.jobs, rooms: schema.rooms, cards: schema.cards, setups: schema.setups, stations: schema.stations, readings: schema.readings } as const satisfies Record<FactKind, SQLiteTable>;
+const TABLES = {
+  jobs: schema.jobs,
+  rooms: schema.rooms,
+  cards: schema.cards,
+  setups: schema.setups,
+  stations: schema.stations,
+  readings: schema.readings,
+} as const satisfies Record<FactKind, SQLiteTable>;
 
 /** Columns that are the store's own, not the fact's body. */
 const OWN = new Set(['id', 'version', 'writeId', 'updatedAt', 'deletedAt', 'roomId']);
@@ -31,7 +47,12 @@ export function isRoomKind(kind: FactKind): kind is RoomFactKind {
   return (ROOM_FACT_KINDS as readonly FactKind[]).includes(kind);
 }
 
-async function missingParent(tx: Transaction, kind: FactKind, write: Record<string, unknown>, roomId: string | null): Promise<string | null> {
+async function missingParent(
+  tx: Transaction,
+  kind: FactKind,
+  write: Record<string, unknown>,
+  roomId: string | null,
+): Promise<string | null> {
   if (kind === 'rooms' && !(await find(tx, 'jobs', String(write['jobId'])))) return 'jobId';
   if (isRoomKind(kind) && !(roomId && (await find(tx, 'rooms', roomId)))) return 'room';
   if (kind === 'readings') {
@@ -45,30 +66,56 @@ async function missingParent(tx: Transaction, kind: FactKind, write: Record<stri
  * Stores one write. Sent twice (same writeId) it counts once. Made on a version that is no longer the newest it is refused with
  * what is held. What it replaces is kept in `revisions`.
  */
-export async function putFact<K extends FactKind>(tx: Transaction, kind: K, id: string, roomId: string | null, write: WriteOf<K>, now: string): Promise<PutResult<K>> {
+export async function putFact<K extends FactKind>(
+  tx: Transaction,
+  kind: K,
+  id: string,
+  roomId: string | null,
+  write: WriteOf<K>,
+  now: string,
+): Promise<PutResult<K>> {
   const { baseVersion, writeId, deleted, ...body } = write as WriteOf<FactKind> & Record<string, unknown>;
   const held = await find(tx, kind, id);
   if (held && (held.roomId ?? null) !== roomId) return { ok: false, reason: 'no-parent', parent: 'room' };
   if (held?.writeId === writeId) return { ok: true, fact: held as FactOf<K>, created: false };
   if ((held?.version ?? 0) !== baseVersion) {
-    const before = held && (await tx.select().from(schema.revisions).where(and(eq(schema.revisions.factId, id), eq(schema.revisions.writeId, writeId))).limit(1));
+    const before =
+      held &&
+      (await tx
+        .select()
+        .from(schema.revisions)
+        .where(and(eq(schema.revisions.factId, id), eq(schema.revisions.writeId, writeId)))
+        .limit(1));
     if (held && before && before.length > 0) return { ok: true, fact: held as FactOf<K>, created: false };
     return { ok: false, reason: 'conflict', current: (held as FactOf<K> | undefined) ?? null };
   }
   const parent = await missingParent(tx, kind, body, roomId);
   if (parent) return { ok: false, reason: 'no-parent', parent };
-  const row = { ...body, id, version: baseVersion + 1, writeId, updatedAt: now, deletedAt: deleted ? now : null, ...(isRoomKind(kind) ? { roomId } : {}) };
+  const row = {
+    ...body,
+    id,
+    version: baseVersion + 1,
+    writeId,
+    updatedAt: now,
+    deletedAt: deleted ? now : null,
+    ...(isRoomKind(kind) ? { roomId } : {}),
+  };
   const table = TABLES[kind] as typeof schema.readings;
   if (held) {
     await keepRevision(tx, kind, held);
-    await tx.update(table).set(row as never).where(eq(table.id, id));
+    await tx
+      .update(table)
+      .set(row as never)
+      .where(eq(table.id, id));
   } else await tx.insert(table).values(row as never);
   return { ok: true, fact: row as unknown as FactOf<K>, created: !held };
 }
 
 async function keepRevision(tx: Transaction, kind: FactKind, held: AnyFact): Promise<void> {
   const { id, version, writeId, updatedAt, deletedAt } = held;
-  await tx.insert(schema.revisions).values({ kind, factId: id, version, writeId, updatedAt, deletedAt, body: bodyOf(held) });
+  await tx
+    .insert(schema.revisions)
+    .values({ kind, factId: id, version, writeId, updatedAt, deletedAt, body: bodyOf(held) });
 }
 
 /** All jobs, rooms and cards that are not deleted. */
@@ -86,17 +133,27 @@ export async function readRoomFacts(db: Database, roomId: string): Promise<RoomF
   if (!(await find(db, 'rooms', roomId))) return null;
   const live = async (kind: RoomFactKind) => {
     const table = TABLES[kind] as typeof schema.readings;
-    return db.select().from(table).where(and(eq(table.roomId, roomId), isNull(table.deletedAt)));
+    return db
+      .select()
+      .from(table)
+      .where(and(eq(table.roomId, roomId), isNull(table.deletedAt)));
   };
   const [setups, stations, readings] = await Promise.all(ROOM_FACT_KINDS.map(live));
   return { setups, stations, readings } as unknown as RoomFactsAnswer;
 }
 
 /** What a fact is and what it has been, newest first; null when it was never stored. */
-export async function readHistory(db: Database, kind: FactKind, id: string): Promise<{ current: AnyFact; replaced: (typeof schema.revisions.$inferSelect)[] } | null> {
+export async function readHistory(
+  db: Database,
+  kind: FactKind,
+  id: string,
+): Promise<{ current: AnyFact; replaced: (typeof schema.revisions.$inferSelect)[] } | null> {
   const current = await find(db, kind, id);
   if (!current) return null;
-  const rows = await db.select().from(schema.revisions).where(and(eq(schema.revisions.kind, kind), eq(schema.revisions.factId, id)));
+  const rows = await db
+    .select()
+    .from(schema.revisions)
+    .where(and(eq(schema.revisions.kind, kind), eq(schema.revisions.factId, id)));
   return { current, replaced: rows.sort((a, b) => b.version - a.version) };
 }
 

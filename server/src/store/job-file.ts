@@ -1,12 +1,24 @@
 import { eq, inArray } from 'drizzle-orm';
-import { FACT_KINDS, JOB_FILE_FORMAT, JOB_FILE_VERSION, type FactKind, type FiledFact, type JobFile } from '@maquette/contract';
+import {
+  FACT_KINDS,
+  JOB_FILE_FORMAT,
+  JOB_FILE_VERSION,
+  type FactKind,
+  type FiledFact,
+  type JobFile,
+} from '@maquette/contract';
 import { bodyOf, find, isRoomKind, TABLES, type AnyFact } from './facts.ts';
 import type { Database, Transaction } from './open.ts';
 import * as schema from './schema.ts';
 
 async function rowsOf(db: Database, kind: FactKind, roomIds: readonly string[]): Promise<AnyFact[]> {
   const table = TABLES[kind] as typeof schema.readings;
-  return roomIds.length === 0 ? [] : ((await db.select().from(table).where(inArray(table.roomId, [...roomIds]))) as unknown as AnyFact[]);
+  return roomIds.length === 0
+    ? []
+    : ((await db
+        .select()
+        .from(table)
+        .where(inArray(table.roomId, [...roomIds]))) as unknown as AnyFact[]);
 }
 
 /** Everything stored of a job, deleted facts and replaced versions included, or null when there is no such job. */
@@ -15,27 +27,49 @@ export async function writeJobFile(db: Database, jobId: string, writtenAt: strin
   if (!job) return null;
   const rooms = await db.select().from(schema.rooms).where(eq(schema.rooms.jobId, jobId));
   const roomIds = rooms.map((room) => room.id);
-  const cards = await db.select().from(schema.cards).where(inArray(schema.cards.id, [...rooms.map((room) => room.cardId), '']));
-  const byKind: [FactKind, AnyFact[]][] = [['jobs', [job]], ['cards', cards as unknown as AnyFact[]], ['rooms', rooms as unknown as AnyFact[]]];
+  const cards = await db
+    .select()
+    .from(schema.cards)
+    .where(inArray(schema.cards.id, [...rooms.map((room) => room.cardId), '']));
+  const byKind: [FactKind, AnyFact[]][] = [
+    ['jobs', [job]],
+    ['cards', cards as unknown as AnyFact[]],
+    ['rooms', rooms as unknown as AnyFact[]],
+  ];
   for (const kind of FACT_KINDS.filter(isRoomKind)) byKind.push([kind, await rowsOf(db, kind, roomIds)]);
   const facts: FiledFact[] = [];
   for (const [kind, rows] of byKind) {
-    const old = rows.length === 0 ? [] : await db.select().from(schema.revisions).where(eq(schema.revisions.kind, kind));
+    const old =
+      rows.length === 0 ? [] : await db.select().from(schema.revisions).where(eq(schema.revisions.kind, kind));
     for (const row of rows) {
       facts.push({
-        kind, id: row.id, roomId: row.roomId ?? null, version: row.version, writeId: row.writeId, updatedAt: row.updatedAt, deletedAt: row.deletedAt,
+        kind,
+        id: row.id,
+        roomId: row.roomId ?? null,
+        version: row.version,
+        writeId: row.writeId,
+        updatedAt: row.updatedAt,
+        deletedAt: row.deletedAt,
         body: bodyOf(row),
         replaced: old
           .filter((r) => r.factId === row.id)
           .sort((a, b) => a.version - b.version)
-          .map(({ version, writeId, updatedAt, deletedAt, body }) => ({ version, writeId, updatedAt, deletedAt, body })),
+          .map(({ version, writeId, updatedAt, deletedAt, body }) => ({
+            version,
+            writeId,
+            updatedAt,
+            deletedAt,
+            body,
+          })),
       });
     }
   }
   return { format: JOB_FILE_FORMAT, version: JOB_FILE_VERSION, writtenAt, facts };
 }
 
-export type ImportResult = { ok: true; jobId: string; stored: number; unchanged: number } | { ok: false; clashes: { kind: FactKind; id: string }[] };
+export type ImportResult =
+  | { ok: true; jobId: string; stored: number; unchanged: number }
+  | { ok: false; clashes: { kind: FactKind; id: string }[] };
 
 /**
  * Stores a job file as it is: ids, versions, times and history. Facts already here in the same version are left; a fact held
@@ -48,7 +82,8 @@ export async function readJobFile(tx: Transaction, file: JobFile, newId?: () => 
   for (const fact of facts) {
     const held = await find(tx, fact.kind, fact.id);
     if (!held) fresh.push(fact);
-    else if (held.writeId !== fact.writeId || held.version !== fact.version) clashes.push({ kind: fact.kind, id: fact.id });
+    else if (held.writeId !== fact.writeId || held.version !== fact.version)
+      clashes.push({ kind: fact.kind, id: fact.id });
   }
   if (clashes.length > 0) return { ok: false, clashes };
   for (const fact of fresh) {
@@ -57,7 +92,12 @@ export async function readJobFile(tx: Transaction, file: JobFile, newId?: () => 
     await tx.insert(TABLES[kind] as typeof schema.readings).values(row as never);
     for (const old of fact.replaced) await tx.insert(schema.revisions).values({ kind, factId: id, ...old });
   }
-  return { ok: true, jobId: facts.find((fact) => fact.kind === 'jobs')?.id ?? '', stored: fresh.length, unchanged: facts.length - fresh.length };
+  return {
+    ok: true,
+    jobId: facts.find((fact) => fact.kind === 'jobs')?.id ?? '',
+    stored: fresh.length,
+    unchanged: facts.length - fresh.length,
+  };
 }
 
 /** The same facts under new ids, references kept. Shipped cards keep their names. */
@@ -77,4 +117,3 @@ function renamed(facts: readonly FiledFact[], newId: () => string): FiledFact[] 
     replaced: fact.replaced.map((old) => ({ ...old, body: swap(old.body) })),
   }));
 }
-

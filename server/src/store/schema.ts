@@ -22,7 +22,9 @@ export const rooms = sqliteTable(
   'rooms',
   {
     ...stored(),
-    jobId: text('job_id').notNull().references(() => jobs.id),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id),
     name: text('name').notNull(),
     rank: real('rank').notNull(),
     walls: text('walls', { mode: 'json' }).$type<Wall[]>().notNull(),
@@ -59,11 +61,21 @@ export const cards = sqliteTable('cards', {
   source: text('source').notNull(),
 });
 
-const inRoom = () => text('room_id').notNull().references(() => rooms.id);
+const inRoom = () =>
+  text('room_id')
+    .notNull()
+    .references(() => rooms.id);
 
 export const setups = sqliteTable(
   'setups',
-  { ...stored(), roomId: inRoom(), name: text('name').notNull(), openRodMm: real('open_rod_mm'), closeRodMm: real('close_rod_mm'), startedAt: text('started_at').notNull() },
+  {
+    ...stored(),
+    roomId: inRoom(),
+    name: text('name').notNull(),
+    openRodMm: real('open_rod_mm'),
+    closeRodMm: real('close_rod_mm'),
+    startedAt: text('started_at').notNull(),
+  },
   (table) => [index('setups_by_room').on(table.roomId)],
 );
 
@@ -85,7 +97,9 @@ export const readings = sqliteTable(
   {
     ...stored(),
     roomId: inRoom(),
-    setupId: text('setup_id').notNull().references(() => setups.id),
+    setupId: text('setup_id')
+      .notNull()
+      .references(() => setups.id),
     stationKey: text('station_key').notNull(),
     xMm: real('x_mm').notNull(),
     yMm: real('y_mm').notNull(),

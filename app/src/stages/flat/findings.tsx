@@ -51,7 +51,10 @@ export function Findings({ room, card, picture, schools, shown, onShow, onRead, 
       {others.map((c) => (
         <View key={c.id} style={styles.line}>
           <Mark verdict={c.verdict} />
-          <Words size="small" style={styles.grow}>{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
+          <Words
+            size="small"
+            style={styles.grow}
+          >{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
         </View>
       ))}
       {placement && rule ? (
@@ -60,7 +63,20 @@ export function Findings({ room, card, picture, schools, shown, onShow, onRead, 
           {rule.placements.length > 1 ? (
             <View role="radiogroup" accessibilityLabel="Worst places" style={styles.places}>
               {rule.placements.map((p, index) => (
-                <Pressable key={index} role="radio" aria-checked={index === shown} accessibilityLabel={`${formatGap(p.placement.valueMm, units)} ${unit} at ${p.place}`} onPress={() => onShow(index)} style={[styles.place, { borderColor: index === shown ? palette.chalk : palette.rule, borderWidth: index === shown ? 2 : 1 }]}>
+                <Pressable
+                  key={index}
+                  role="radio"
+                  aria-checked={index === shown}
+                  accessibilityLabel={`${formatGap(p.placement.valueMm, units)} ${unit} at ${p.place}`}
+                  onPress={() => onShow(index)}
+                  style={[
+                    styles.place,
+                    {
+                      borderColor: index === shown ? palette.chalk : palette.rule,
+                      borderWidth: index === shown ? 2 : 1,
+                    },
+                  ]}
+                >
                   <Words figure bold>
                     {formatGap(p.placement.valueMm, units)}
                   </Words>
@@ -72,10 +88,18 @@ export function Findings({ room, card, picture, schools, shown, onShow, onRead, 
       ) : null}
       <ButtonRow>
         {over ? <Button kind="main" label="Plan the levelling" onPress={onPlan} /> : null}
-        <Button kind={over ? 'plain' : 'main'} label={picture.coveredShare < 0.99 ? 'Read on' : 'Readings'} onPress={onRead} />
+        <Button
+          kind={over ? 'plain' : 'main'}
+          label={picture.coveredShare < 0.99 ? 'Read on' : 'Readings'}
+          onPress={onRead}
+        />
       </ButtonRow>
       {rule && rule.extremes.length > 0 ? (
-        <Fold title="Highs and lows" aside={`${rule.extremes.filter((e) => e.kind === 'high').length} high · ${rule.extremes.filter((e) => e.kind === 'low').length} low`} open>
+        <Fold
+          title="Highs and lows"
+          aside={`${rule.extremes.filter((e) => e.kind === 'high').length} high · ${rule.extremes.filter((e) => e.kind === 'low').length} low`}
+          open
+        >
           {rule.extremes.map((e) => (
             <View key={e.label} style={styles.line}>
               <View style={[styles.letter, { backgroundColor: e.kind === 'high' ? palette.high : palette.low }]}>
@@ -84,7 +108,11 @@ export function Findings({ room, card, picture, schools, shown, onShow, onRead, 
                 </Words>
               </View>
               <View style={styles.grow}>
-                <Words>{e.kind === 'high' ? `High: holds an edge up by ${formatGap(e.worstMm, units)} ${unit}` : `Low: leaves ${formatGap(e.worstMm, units)} ${unit} under an edge`}</Words>
+                <Words>
+                  {e.kind === 'high'
+                    ? `High: holds an edge up by ${formatGap(e.worstMm, units)} ${unit}`
+                    : `Low: leaves ${formatGap(e.worstMm, units)} ${unit} under an edge`}
+                </Words>
                 <Words size="small" quiet>{`${formatArea(e.areaM2, units)}, ${e.place}`}</Words>
               </View>
             </View>
@@ -98,25 +126,44 @@ export function Findings({ room, card, picture, schools, shown, onShow, onRead, 
             <Words>{`Rule: ${ruleWords(rule.rule, units)}, from the card “${card.name}”. ${card.source}`}</Words>
             <Words>{`Readings: ${picture.levels.length} stations in ${picture.setups.length} set-up${picture.setups.length === 1 ? '' : 's'}; height = line of sight − rod, on one benchmark.`}</Words>
             <Words>
-              Surface: drawn through the readings by universal kriging{picture.noise ? ` (range ${formatReach(picture.noise.rangeMm, units)}, reading noise ${formatGap(picture.noise.nuggetMm, units)} ${unit})` : ''}, on cells of 5 cm.
+              Surface: drawn through the readings by universal kriging
+              {picture.noise
+                ? ` (range ${formatReach(picture.noise.rangeMm, units)}, reading noise ${formatGap(picture.noise.nuggetMm, units)} ${unit})`
+                : ''}
+              , on cells of 5 cm.
             </Words>
-            <Words>Gap at s between contacts i and j: the straight line from i to j, less the height at s. The largest over every placement in 16 directions.</Words>
-            {!room.contactsOnly ? <Words>Rocking: height at the middle less the mean of the two ends, the edge balanced there.</Words> : <Words>Rocking is left out by this room’s setting.</Words>}
+            <Words>
+              Gap at s between contacts i and j: the straight line from i to j, less the height at s. The largest over
+              every placement in 16 directions.
+            </Words>
+            {!room.contactsOnly ? (
+              <Words>Rocking: height at the middle less the mean of the two ends, the edge balanced there.</Words>
+            ) : (
+              <Words>Rocking is left out by this room’s setting.</Words>
+            )}
           </>
         ) : null}
         {picture.blindMm !== null && picture.blindAt ? (
-          <Words bold>{`What the stations cannot see: the widest circle without a reading is ${formatReach(picture.blindMm, units)} across. A hump or hollow narrower than that can lie between stations.`}</Words>
+          <Words
+            bold
+          >{`What the stations cannot see: the widest circle without a reading is ${formatReach(picture.blindMm, units)} across. A hump or hollow narrower than that can lie between stations.`}</Words>
         ) : null}
         <Words>{`Tilt, left out of flatness: ${units === 'metric' ? `${formatGap(picture.tiltMmPerM, units)} mm in 1 m` : `${formatGap(picture.tiltMmPerM * 0.3048, units)} in in 1 ft`}.`}</Words>
         <Words>Failure probability: not computed yet.</Words>
-        <Words>Judged here: flatness only. Damp, soundness and heights are for you to judge before anything is laid.</Words>
+        <Words>
+          Judged here: flatness only. Damp, soundness and heights are for you to judge before anything is laid.
+        </Words>
       </Fold>
       {picture.setups.length > 0 ? (
         <Fold title="Set-ups" aside={picture.setups.some((s) => s.suspect) ? 'one is suspect' : 'closing errors'}>
           {picture.setups.map((s) => (
             <Words key={s.setup.id} figure color={s.suspect ? palette.verdict.work : undefined}>
               {`${s.setup.name} · ${s.readings} readings · ${
-                s.setup.openRodMm === null ? (s.tiedBy === 'untied' ? 'not tied: read a station it shares' : 'tied by shared stations') : `benchmark ${formatRod(s.setup.openRodMm, units)}`
+                s.setup.openRodMm === null
+                  ? s.tiedBy === 'untied'
+                    ? 'not tied: read a station it shares'
+                    : 'tied by shared stations'
+                  : `benchmark ${formatRod(s.setup.openRodMm, units)}`
               } · ${s.closingMm === null ? 'not closed' : `closes ${s.closingMm >= 0 ? '+' : ''}${formatGap(s.closingMm, units)} ${unit}${s.suspect ? ', suspect' : ''}`}`}
             </Words>
           ))}

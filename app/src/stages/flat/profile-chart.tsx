@@ -11,7 +11,17 @@ const TOP = 34;
 const EXAGGERATIONS = [10, 20, 30, 40, 60, 80, 100, 150, 200];
 
 /** The cut that convinces: the floor in section, the edge resting on it, the gap in figures. Heights are drawn larger by a stated factor. */
-export function ProfileChart({ profile, edgeMm, units, over }: { profile: Profile; edgeMm: number; units: UnitSystem; over: boolean }) {
+export function ProfileChart({
+  profile,
+  edgeMm,
+  units,
+  over,
+}: {
+  profile: Profile;
+  edgeMm: number;
+  units: UnitSystem;
+  over: boolean;
+}) {
   const palette = usePalette();
   const id = useId().replace(/:/g, '');
   const [width, setWidth] = useState(340);
@@ -48,9 +58,22 @@ export function ProfileChart({ profile, edgeMm, units, over }: { profile: Profil
         </Defs>
         <Rect x={0} y={0} width={width} height={HEIGHT} fill={`url(#${id}earth)`} clipPath={`url(#${id}ground)`} />
         <Path d={`M${line}`} fill="none" stroke={palette.ink} strokeWidth={2.5} strokeLinejoin="round" />
-        <Polygon points={`${ax},${ay} ${bx},${by} ${bx},${by - 18} ${ax},${ay - 18}`} fill={palette.bench} stroke={palette.ink} strokeWidth={2} />
+        <Polygon
+          points={`${ax},${ay} ${bx},${by} ${bx},${by - 18} ${ax},${ay - 18}`}
+          fill={palette.bench}
+          stroke={palette.ink}
+          strokeWidth={2}
+        />
         {Array.from({ length: 9 }, (_, i) => (i + 1) / 10).map((t) => (
-          <Line key={t} x1={ax + (bx - ax) * t} y1={ay + (by - ay) * t - 18} x2={ax + (bx - ax) * t} y2={ay + (by - ay) * t - (t === 0.5 ? 7 : 12)} stroke={palette.ink} strokeWidth={1} />
+          <Line
+            key={t}
+            x1={ax + (bx - ax) * t}
+            y1={ay + (by - ay) * t - 18}
+            x2={ax + (bx - ax) * t}
+            y2={ay + (by - ay) * t - (t === 0.5 ? 7 : 12)}
+            stroke={palette.ink}
+            strokeWidth={1}
+          />
         ))}
         {profile.gaps.map((gap, index) => {
           const gx = x(gap.alongMm);
@@ -60,7 +83,14 @@ export function ProfileChart({ profile, edgeMm, units, over }: { profile: Profil
           return (
             <G key={index}>
               <Line x1={gx} y1={gy} x2={gx} y2={y(gap.floorMm)} stroke={ink} strokeWidth={3} />
-              <SvgText x={right ? gx - 8 : gx + 8} y={Math.max(gy + 18, (gy + y(gap.floorMm)) / 2 + 7)} textAnchor={right ? 'end' : 'start'} fontFamily={FACE.figureBold} fontSize={20} fill={ink}>
+              <SvgText
+                x={right ? gx - 8 : gx + 8}
+                y={Math.max(gy + 18, (gy + y(gap.floorMm)) / 2 + 7)}
+                textAnchor={right ? 'end' : 'start'}
+                fontFamily={FACE.figureBold}
+                fontSize={20}
+                fill={ink}
+              >
                 {formatGap(gap.gapMm, units)}
               </SvgText>
             </G>

@@ -14,7 +14,17 @@ const DOUBT_MM = 60;
 type Asking = 'station' | 'close' | 'new' | 'closed';
 
 /** The bench while reading: one number at a time. */
-export function ReadBench({ room, run, total, onFindings }: { room: RoomFacts; run: Run; total: number; onFindings: () => void }) {
+export function ReadBench({
+  room,
+  run,
+  total,
+  onFindings,
+}: {
+  room: RoomFacts;
+  run: Run;
+  total: number;
+  onFindings: () => void;
+}) {
   const [asking, setAsking] = useState<Asking>('station');
   const { units } = room;
   const { setup, current, here } = run;
@@ -34,7 +44,13 @@ export function ReadBench({ room, run, total, onFindings }: { room: RoomFacts; r
           setAsking('station');
         }}
         actions={[
-          { label: 'No mark', onPress: () => { void run.openSetup(null); setAsking('station'); } },
+          {
+            label: 'No mark',
+            onPress: () => {
+              void run.openSetup(null);
+              setAsking('station');
+            },
+          },
           ...(setup ? [{ label: 'Back', onPress: () => setAsking('station') }] : []),
         ]}
       />
@@ -47,7 +63,12 @@ export function ReadBench({ room, run, total, onFindings }: { room: RoomFacts; r
         asked={`close-${setup.id}`}
         units={units}
         title={`Benchmark again, set-up ${setup.name}`}
-        lines={[setup.openRodMm === null ? 'This set-up has no benchmark' : `It opened at ${formatRod(setup.openRodMm, units)}`, `More than ${CLOSING_LIMIT_MM} mm apart marks the set-up as suspect`]}
+        lines={[
+          setup.openRodMm === null
+            ? 'This set-up has no benchmark'
+            : `It opened at ${formatRod(setup.openRodMm, units)}`,
+          `More than ${CLOSING_LIMIT_MM} mm apart marks the set-up as suspect`,
+        ]}
         lastMm={setup.openRodMm}
         range={ROD_MM}
         take="Close"
@@ -55,7 +76,10 @@ export function ReadBench({ room, run, total, onFindings }: { room: RoomFacts; r
           void run.closeSetup(mm);
           setAsking('closed');
         }}
-        actions={[{ label: 'Laser moved', onPress: () => setAsking('new') }, { label: 'Back', onPress: () => setAsking('station') }]}
+        actions={[
+          { label: 'Laser moved', onPress: () => setAsking('new') },
+          { label: 'Back', onPress: () => setAsking('station') },
+        ]}
       />
     );
   }
@@ -76,7 +100,11 @@ export function ReadBench({ room, run, total, onFindings }: { room: RoomFacts; r
               : `Set-up ${setup.name} is open: read the benchmark again to close it.`}
         </Words>
         <ButtonRow>
-          {closing === null && setup.openRodMm !== null ? <Button kind="main" label="Close the set-up" onPress={() => setAsking('close')} /> : <Button kind="main" label="See the verdict" onPress={onFindings} />}
+          {closing === null && setup.openRodMm !== null ? (
+            <Button kind="main" label="Close the set-up" onPress={() => setAsking('close')} />
+          ) : (
+            <Button kind="main" label="See the verdict" onPress={onFindings} />
+          )}
           {run.left > 0 ? <Button label="Read on" onPress={() => setAsking('station')} /> : null}
           <Button label="Laser moved" onPress={() => setAsking('new')} />
         </ButtonRow>
@@ -84,7 +112,9 @@ export function ReadBench({ room, run, total, onFindings }: { room: RoomFacts; r
     );
   }
 
-  const places = tapeFrom(room, planOf(room), current).map((d) => `${formatReach(Math.round(d.distanceMm), units)} from ${d.name}`);
+  const places = tapeFrom(room, planOf(room), current).map(
+    (d) => `${formatReach(Math.round(d.distanceMm), units)} from ${d.name}`,
+  );
   const last = here
     ? `Read: ${formatRod(here.rodMm, units)} · key to replace it`
     : run.lastMm !== null && run.lastNumber !== null

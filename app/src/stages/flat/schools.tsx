@@ -17,13 +17,27 @@ export function Schools({ schools, units }: { schools: readonly SchoolResult[]; 
         const ink = over ? palette.verdict.work : palette.verdict.lay;
         const margin = over ? `+${formatGap(school.overMm, units)}` : 'inside';
         return (
-          <View key={`${school.rule.gapMm}/${school.rule.edgeMm}`} style={styles.row} accessible accessibilityLabel={`${ruleWords(school.rule, units)}: ${over ? `${formatGap(school.overMm, units)} ${unitLabel(units)} over` : 'inside'}${school.chosen ? ', the rule of this covering' : ''}`}>
+          <View
+            key={`${school.rule.gapMm}/${school.rule.edgeMm}`}
+            style={styles.row}
+            accessible
+            accessibilityLabel={`${ruleWords(school.rule, units)}: ${over ? `${formatGap(school.overMm, units)} ${unitLabel(units)} over` : 'inside'}${school.chosen ? ', the rule of this covering' : ''}`}
+          >
             <Words figure bold={school.chosen} size="small" style={styles.name}>
               {ruleWords(school.rule, units)}
               {school.chosen ? ' ◂' : ''}
             </Words>
             <View style={[styles.track, { backgroundColor: palette.plank }]}>
-              <View style={{ position: 'absolute', left: 0, top: 0, bottom: 0, width: `${Math.min(100, ratio * 40)}%`, backgroundColor: ink }} />
+              <View
+                style={{
+                  position: 'absolute',
+                  left: 0,
+                  top: 0,
+                  bottom: 0,
+                  width: `${Math.min(100, ratio * 40)}%`,
+                  backgroundColor: ink,
+                }}
+              />
               <View style={[styles.tick, { backgroundColor: palette.ink }]} />
             </View>
             <Words figure bold color={ink} style={styles.margin}>
@@ -33,7 +47,8 @@ export function Schools({ schools, units }: { schools: readonly SchoolResult[]; 
         );
       })}
       <Words size="small" quiet>
-        ◂ is the rule on this covering’s card. The tick marks what each rule allows; figures are {unitLabel(units)} over it.
+        ◂ is the rule on this covering’s card. The tick marks what each rule allows; figures are {unitLabel(units)} over
+        it.
       </Words>
     </View>
   );

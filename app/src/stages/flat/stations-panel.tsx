@@ -35,45 +35,104 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
   const { units } = room;
   const proposed = defaultSpacingMm(card.rules);
   const levels = useMemo(() => new Map(picture.levels.map((l) => [l.stationKey, l.levelMm])), [picture.levels]);
-  const rods = useMemo(() => new Map([...shown.readings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).map((r) => [r.stationKey, r])), [shown.readings]);
-  const change = (words: string, part: object) => void write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } as never }]);
+  const rods = useMemo(
+    () => new Map([...shown.readings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).map((r) => [r.stationKey, r])),
+    [shown.readings],
+  );
+  const change = (words: string, part: object) =>
+    void write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } as never }]);
   const read = current ? rods.get(current.key) : undefined;
   const drop = () => {
     if (!current) return;
     if (read) {
-      void write(`Reading at station ${current.number} removed`, [{ kind: 'readings', id: read.id, roomId: room.id, body: bodyOf(read) as never, deleted: true }]);
+      void write(`Reading at station ${current.number} removed`, [
+        { kind: 'readings', id: read.id, roomId: room.id, body: bodyOf(read) as never, deleted: true },
+      ]);
       return;
     }
     const mark = shown.stations.find((s) => s.id === current.key || s.replacesKey === current.key);
-    const body = { replacesKey: current.source === 'added' ? null : current.key, xMm: current.xMm, yMm: current.yMm, dropped: true };
-    if (mark) void write(`Station ${current.number} dropped`, [{ kind: 'stations', id: mark.id, roomId: room.id, body }]);
-    else void write(`Station ${current.number} dropped`, [{ kind: 'stations', id: crypto.randomUUID(), roomId: room.id, body }]);
+    const body = {
+      replacesKey: current.source === 'added' ? null : current.key,
+      xMm: current.xMm,
+      yMm: current.yMm,
+      dropped: true,
+    };
+    if (mark)
+      void write(`Station ${current.number} dropped`, [{ kind: 'stations', id: mark.id, roomId: room.id, body }]);
+    else
+      void write(`Station ${current.number} dropped`, [
+        { kind: 'stations', id: crypto.randomUUID(), roomId: room.id, body },
+      ]);
   };
   return (
     <View style={styles.box}>
-      <Fold title="Set out stations" aside={`${picture.stations.length} · ${formatReach(picture.spacingMm, units)} apart`}>
-        <LengthField label="Station spacing" mm={picture.spacingMm} units={units} range={SPACING_MM} onTaken={(mm) => change('Spacing changed', { spacingMm: mm })} hint={`Default ${formatReach(proposed, units)}: the smaller of ${formatReach(600, units)} and a third of the edge. Closer sees smaller humps.`} />
-        {room.spacingMm !== null ? <Button label="Back to the default spacing" onPress={() => change('Spacing back to default', { spacingMm: null })} /> : null}
+      <Fold
+        title="Set out stations"
+        aside={`${picture.stations.length} · ${formatReach(picture.spacingMm, units)} apart`}
+      >
+        <LengthField
+          label="Station spacing"
+          mm={picture.spacingMm}
+          units={units}
+          range={SPACING_MM}
+          onTaken={(mm) => change('Spacing changed', { spacingMm: mm })}
+          hint={`Default ${formatReach(proposed, units)}: the smaller of ${formatReach(600, units)} and a third of the edge. Closer sees smaller humps.`}
+        />
+        {room.spacingMm !== null ? (
+          <Button
+            label="Back to the default spacing"
+            onPress={() => change('Spacing back to default', { spacingMm: null })}
+          />
+        ) : null}
         <ButtonRow>
-          <Button label={placing === 'add' ? 'Tap the sheet …' : 'Add a station'} selected={placing === 'add'} onPress={() => onPlacing(placing === 'add' ? 'none' : 'add')} />
-          <Button label={placing === 'move' ? 'Tap the sheet …' : `Move station ${current?.number ?? ''}`} selected={placing === 'move'} disabled={!current || Boolean(read)} onPress={() => onPlacing(placing === 'move' ? 'none' : 'move')} />
-          <Button label={read ? `Remove reading ${current?.number ?? ''}` : `Drop station ${current?.number ?? ''}`} disabled={!current} onPress={drop} />
+          <Button
+            label={placing === 'add' ? 'Tap the sheet …' : 'Add a station'}
+            selected={placing === 'add'}
+            onPress={() => onPlacing(placing === 'add' ? 'none' : 'add')}
+          />
+          <Button
+            label={placing === 'move' ? 'Tap the sheet …' : `Move station ${current?.number ?? ''}`}
+            selected={placing === 'move'}
+            disabled={!current || Boolean(read)}
+            onPress={() => onPlacing(placing === 'move' ? 'none' : 'move')}
+          />
+          <Button
+            label={read ? `Remove reading ${current?.number ?? ''}` : `Drop station ${current?.number ?? ''}`}
+            disabled={!current}
+            onPress={drop}
+          />
         </ButtonRow>
         <Choice
           label="Rocking"
           inline
           value={room.contactsOnly ? 'no' : 'yes'}
-          options={[{ value: 'yes', label: 'Counts' }, { value: 'no', label: 'Contacts only' }]}
-          onChange={(value) => change(value === 'yes' ? 'Rocking counts' : 'Rocking left out', { contactsOnly: value === 'no' })}
+          options={[
+            { value: 'yes', label: 'Counts' },
+            { value: 'no', label: 'Contacts only' },
+          ]}
+          onChange={(value) =>
+            change(value === 'yes' ? 'Rocking counts' : 'Rocking left out', { contactsOnly: value === 'no' })
+          }
         />
         <Words size="small" quiet>
-          Counting it is the default: planks rock on a crown that shows no gap. Some makers judge the gap between contacts only.
+          Counting it is the default: planks rock on a crown that shows no gap. Some makers judge the gap between
+          contacts only.
         </Words>
       </Fold>
       <Fold title="Readings in and out">
         <ButtonRow>
           <Button label="Bring in readings" onPress={() => router.push(`/rooms/${room.id}/import`)} />
-          <Button label="Save readings (CSV)" disabled={shown.readings.length === 0} onPress={() => saveText(`${room.name.toLowerCase().replace(/\W+/g, '-')}-readings.csv`, 'text/csv', rodCsv(shown.flat, picture.stations))} />
+          <Button
+            label="Save readings (CSV)"
+            disabled={shown.readings.length === 0}
+            onPress={() =>
+              saveText(
+                `${room.name.toLowerCase().replace(/\W+/g, '-')}-readings.csv`,
+                'text/csv',
+                rodCsv(shown.flat, picture.stations),
+              )
+            }
+          />
         </ButtonRow>
       </Fold>
       <Fold title="What is drawn, as a table" aside={`${picture.levels.length} read`}>
@@ -90,7 +149,13 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
           {picture.stations.map((s) => {
             const rod = rods.get(s.key);
             const level = levels.get(s.key);
-            const cells = [String(s.number), formatSpan(s.xMm, units), formatSpan(s.yMm, units), rod ? formatRod(rod.rodMm, units) : '–', level === undefined ? '–' : formatGap(level, units)];
+            const cells = [
+              String(s.number),
+              formatSpan(s.xMm, units),
+              formatSpan(s.yMm, units),
+              rod ? formatRod(rod.rodMm, units) : '–',
+              level === undefined ? '–' : formatGap(level, units),
+            ];
             return (
               <View key={s.key} role="row" style={styles.row}>
                 {cells.map((cell, index) => (
@@ -104,7 +169,10 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
             );
           })}
         </View>
-        <Words size="small" quiet>{`Lengths and heights in ${unitLabel(units)}; along and across from the first corner; level over the plane through the floor.`}</Words>
+        <Words
+          size="small"
+          quiet
+        >{`Lengths and heights in ${unitLabel(units)}; along and across from the first corner; level over the plane through the floor.`}</Words>
       </Fold>
     </View>
   );

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Station } from '@maquette/core/flat';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
@@ -46,12 +46,12 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
     const order = [...stations.slice(at + 1), ...stations.slice(0, Math.max(0, at))];
     return order.find(unread)?.key ?? null;
   };
-  const last = [...shown.readings].filter((r) => r.setupId === setup?.id).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1) ?? null;
+  const last =
+    [...shown.readings]
+      .filter((r) => r.setupId === setup?.id)
+      .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1))
+      .at(-1) ?? null;
   const here = current ? (newest.get(current.key) ?? null) : null;
-
-  useEffect(() => {
-    if (key !== null && !stations.some((s) => s.key === key)) setKey(null);
-  }, [key, stations]);
 
   return {
     setup,
@@ -69,20 +69,44 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
     take: async (rodMm) => {
       if (!current || !setup) return;
       if (here && here.setupId === setup.id) {
-        await write(`Station ${current.number} corrected`, [{ kind: 'readings', id: here.id, roomId, body: { ...(bodyOf(here) as never as object), rodMm } as never }]);
+        await write(`Station ${current.number} corrected`, [
+          { kind: 'readings', id: here.id, roomId, body: { ...(bodyOf(here) as never as object), rodMm } as never },
+        ]);
       } else {
-        const body = { setupId: setup.id, stationKey: current.key, xMm: current.xMm, yMm: current.yMm, rodMm, takenAt: nowUtc(), note: '' };
+        const body = {
+          setupId: setup.id,
+          stationKey: current.key,
+          xMm: current.xMm,
+          yMm: current.yMm,
+          rodMm,
+          takenAt: nowUtc(),
+          note: '',
+        };
         await write(`Station ${current.number} read`, [{ kind: 'readings', id: newId(), roomId, body }]);
       }
       setKey(nextKey());
     },
     openSetup: async (rodMm) => {
       const name = String.fromCharCode(65 + (setups.length % 26));
-      await write(`Set-up ${name}`, [{ kind: 'setups', id: newId(), roomId, body: { name, openRodMm: rodMm, closeRodMm: null, startedAt: nowUtc() } }]);
+      await write(`Set-up ${name}`, [
+        {
+          kind: 'setups',
+          id: newId(),
+          roomId,
+          body: { name, openRodMm: rodMm, closeRodMm: null, startedAt: nowUtc() },
+        },
+      ]);
     },
     closeSetup: async (rodMm) => {
       if (!setup) return;
-      await write(`Set-up ${setup.name} closed`, [{ kind: 'setups', id: setup.id, roomId, body: { ...(bodyOf(setup) as never as object), closeRodMm: rodMm } as never }]);
+      await write(`Set-up ${setup.name} closed`, [
+        {
+          kind: 'setups',
+          id: setup.id,
+          roomId,
+          body: { ...(bodyOf(setup) as never as object), closeRodMm: rodMm } as never,
+        },
+      ]);
     },
   };
 }

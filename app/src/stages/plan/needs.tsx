@@ -5,7 +5,19 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 
 /** Bags by product; what does not suit stays in sight with its reason. */
-export function Needs({ needs, units, volumeL, deepestMm, thinnestMm }: { needs: readonly CompoundNeed[]; units: UnitSystem; volumeL: number; deepestMm?: number; thinnestMm?: number }) {
+export function Needs({
+  needs,
+  units,
+  volumeL,
+  deepestMm,
+  thinnestMm,
+}: {
+  needs: readonly CompoundNeed[];
+  units: UnitSystem;
+  volumeL: number;
+  deepestMm?: number;
+  thinnestMm?: number;
+}) {
   const palette = usePalette();
   return (
     <View style={styles.box} role="list" accessibilityLabel="Bags by product">
@@ -18,7 +30,8 @@ export function Needs({ needs, units, volumeL, deepestMm, thinnestMm }: { needs:
                 {need.compound.name}
               </Words>
               <Words size="small" quiet>
-                {need.unsuited ?? `${formatMass(need.massKg, units)} · ${formatVolume(need.waterL, units)} water${need.lifts > 1 ? ` · ${need.lifts} lifts` : ''}`}
+                {need.unsuited ??
+                  `${formatMass(need.massKg, units)} · ${formatVolume(need.waterL, units)} water${need.lifts > 1 ? ` · ${need.lifts} lifts` : ''}`}
               </Words>
             </View>
             <Words figure bold size="large" color={need.unsuited ? palette.quiet : palette.ink}>

@@ -39,7 +39,11 @@ export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
             Nothing to level
           </Words>
         </View>
-        <Words>{plan.provisional ? 'So far. The readings do not cover the floor yet.' : 'What has been read keeps the rule as it is.'}</Words>
+        <Words>
+          {plan.provisional
+            ? 'So far. The readings do not cover the floor yet.'
+            : 'What has been read keeps the rule as it is.'}
+        </Words>
       </View>
     );
   }
@@ -52,13 +56,19 @@ export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
       <View style={styles.line}>
         <Mark verdict="work" width={56} />
         <Words bold size="large" style={styles.grow}>
-          {fill.patches.length === 0 ? 'No gap to fill' : `${fill.patches.length} place${fill.patches.length === 1 ? '' : 's'} to fill`}
+          {fill.patches.length === 0
+            ? 'No gap to fill'
+            : `${fill.patches.length} place${fill.patches.length === 1 ? '' : 's'} to fill`}
         </Words>
       </View>
-      {plan.provisional ? <Words color={palette.verdict.work}>Provisional: the readings do not cover the floor yet.</Words> : null}
+      {plan.provisional ? (
+        <Words color={palette.verdict.work}>Provisional: the readings do not cover the floor yet.</Words>
+      ) : null}
       {rocking ? (
         <View style={[styles.warn, { backgroundColor: palette.highWash }]} testID="rocking">
-          <Words bold>{`Filling alone is not the cure: an edge still rocks by ${formatGap(rocking.valueMm, units)} ${unit}`}</Words>
+          <Words
+            bold
+          >{`Filling alone is not the cure: an edge still rocks by ${formatGap(rocking.valueMm, units)} ${unit}`}</Words>
           <Words>{`At ${placeWords(room, planOf(room), rocking.at)}. Take that high down, or pour to a plane. Gaps below are still the smallest fill.`}</Words>
         </View>
       ) : null}
@@ -66,23 +76,48 @@ export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
         label="Two ways to compare"
         value={way}
         options={[
-          { value: 'fill', label: `Smallest fill · ${formatVolume(fill.volumeL, units)}`, note: `${formatArea(fill.areaM2, units)} to touch, deepest ${formatGap(fill.deepestMm, units)} ${unit}${fill.holds ? '' : ', does not cure the rocking'}` },
-          { value: 'plane', label: `Pour to a plane · ${formatVolume(plane.pour.volumeL, units)}`, note: `whole floor level, deepest ${formatGap(plane.pour.deepestMm, units)} ${unit}, least ${formatGap(3, units)}` },
+          {
+            value: 'fill',
+            label: `Smallest fill · ${formatVolume(fill.volumeL, units)}`,
+            note: `${formatArea(fill.areaM2, units)} to touch, deepest ${formatGap(fill.deepestMm, units)} ${unit}${fill.holds ? '' : ', does not cure the rocking'}`,
+          },
+          {
+            value: 'plane',
+            label: `Pour to a plane · ${formatVolume(plane.pour.volumeL, units)}`,
+            note: `whole floor level, deepest ${formatGap(plane.pour.deepestMm, units)} ${unit}, least ${formatGap(3, units)}`,
+          },
         ]}
         onChange={onWay}
       />
       {way === 'fill' ? (
         <>
           {fill.patches.map((patch) => (
-            <Pressable key={patch.label} role="button" aria-pressed={chosen === patch.label} accessibilityLabel={`Patch ${patch.label}`} onPress={() => onChoose(chosen === patch.label ? null : patch.label)} style={[styles.line, styles.patch, { borderColor: chosen === patch.label ? palette.chalk : palette.rule }]}>
+            <Pressable
+              key={patch.label}
+              role="button"
+              aria-pressed={chosen === patch.label}
+              accessibilityLabel={`Patch ${patch.label}`}
+              onPress={() => onChoose(chosen === patch.label ? null : patch.label)}
+              style={[
+                styles.line,
+                styles.patch,
+                { borderColor: chosen === patch.label ? palette.chalk : palette.rule },
+              ]}
+            >
               <View style={[styles.letter, { backgroundColor: palette.low }]}>
                 <Words figure bold color={palette.onChalk}>
                   {patch.label}
                 </Words>
               </View>
               <View style={styles.grow}>
-                <Words bold>{`Fill up to ${formatGap(patch.deepestMm, units)} ${unit}, mean ${formatGap(patch.meanMm, units)}`}</Words>
-                <Words size="small" quiet figure>{`${formatArea(patch.areaM2, units)} · ${formatVolume(patch.volumeL, units)} · deepest ${placeWords(room, planOf(room), patch.deepestAt)}`}</Words>
+                <Words
+                  bold
+                >{`Fill up to ${formatGap(patch.deepestMm, units)} ${unit}, mean ${formatGap(patch.meanMm, units)}`}</Words>
+                <Words
+                  size="small"
+                  quiet
+                  figure
+                >{`${formatArea(patch.areaM2, units)} · ${formatVolume(patch.volumeL, units)} · deepest ${placeWords(room, planOf(room), patch.deepestAt)}`}</Words>
               </View>
             </Pressable>
           ))}
@@ -99,10 +134,19 @@ export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
         </>
       )}
       <Fold title="How this is worked out">
-        <Words>Smallest fill: raise every cell by what its gap is over the rule, again and again until no edge asks for more. No flatter fill uses less. Fill cannot take a high down, so rocking is checked apart.</Words>
-        <Words>Volume: the sum over 5 cm cells of area × depth; 1 m² × 1 mm is 1 litre. Mass: litres × kg per m² and mm from the product card, and 5 % for the bucket.</Words>
+        <Words>
+          Smallest fill: raise every cell by what its gap is over the rule, again and again until no edge asks for more.
+          No flatter fill uses less. Fill cannot take a high down, so rocking is checked apart.
+        </Words>
+        <Words>
+          Volume: the sum over 5 cm cells of area × depth; 1 m² × 1 mm is 1 litre. Mass: litres × kg per m² and mm from
+          the product card, and 5 % for the bucket.
+        </Words>
         <Words>Plane: the level is the highest place after grinding plus the product’s least depth of 3 mm.</Words>
-        <Words>Grinding makes silica dust: shrouded tool, class M or H extractor, fitted mask; never over heating pipes or suspect residue. The cheapest mix of grinding and filling is for the levelling planner, still to come.</Words>
+        <Words>
+          Grinding makes silica dust: shrouded tool, class M or H extractor, fitted mask; never over heating pipes or
+          suspect residue. The cheapest mix of grinding and filling is for the levelling planner, still to come.
+        </Words>
       </Fold>
     </View>
   );

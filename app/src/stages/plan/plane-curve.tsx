@@ -7,21 +7,48 @@ import { Words } from '../../ui/text.tsx';
 const TALL_PX = 90;
 
 /** Millimetres ground off the top against bags poured: each bar can be chosen. */
-export function PlaneCurve({ curve, chosen, onChoose, units }: { curve: readonly PlanePour[]; chosen: number; onChoose: (index: number) => void; units: UnitSystem }) {
+export function PlaneCurve({
+  curve,
+  chosen,
+  onChoose,
+  units,
+}: {
+  curve: readonly PlanePour[];
+  chosen: number;
+  onChoose: (index: number) => void;
+  units: UnitSystem;
+}) {
   const palette = usePalette();
   const levelling = SHIPPED_COMPOUNDS.find((c) => c.id === 'self-levelling')!;
   const bags = curve.map((pour) => needOf(levelling, pour.volumeL, 3, pour.deepestMm).bags);
   const most = Math.max(...bags, 1);
   return (
     <View style={styles.box}>
-      <Words size="small" quiet>{`Bags of ${levelling.name.toLowerCase()} against ${unitLabel(units)} ground off the highest place`}</Words>
+      <Words
+        size="small"
+        quiet
+      >{`Bags of ${levelling.name.toLowerCase()} against ${unitLabel(units)} ground off the highest place`}</Words>
       <View role="radiogroup" accessibilityLabel="Grind first" style={styles.bars}>
         {curve.map((pour, index) => (
-          <Pressable key={pour.groundMm} role="radio" aria-checked={index === chosen} accessibilityLabel={`Grind ${formatGap(pour.groundMm, units)} ${unitLabel(units)}: ${bags[index]} bags`} onPress={() => onChoose(index)} style={styles.bar}>
+          <Pressable
+            key={pour.groundMm}
+            role="radio"
+            aria-checked={index === chosen}
+            accessibilityLabel={`Grind ${formatGap(pour.groundMm, units)} ${unitLabel(units)}: ${bags[index]} bags`}
+            onPress={() => onChoose(index)}
+            style={styles.bar}
+          >
             <Words figure size="small" bold={index === chosen}>
               {bags[index]}
             </Words>
-            <View style={{ height: (TALL_PX * bags[index]!) / most, alignSelf: 'stretch', backgroundColor: index === chosen ? palette.chalk : palette.low, opacity: index === chosen ? 1 : 0.6 }} />
+            <View
+              style={{
+                height: (TALL_PX * bags[index]!) / most,
+                alignSelf: 'stretch',
+                backgroundColor: index === chosen ? palette.chalk : palette.low,
+                opacity: index === chosen ? 1 : 0.6,
+              }}
+            />
             <Words figure size="small" bold={index === chosen}>
               {formatGap(pour.groundMm, units)}
             </Words>

@@ -7,7 +7,13 @@ import { Words } from '../../ui/text.tsx';
 import { useState } from 'react';
 
 /** The door the walk starts from: wall, place along it, width, hinge and swing. */
-export function DoorEditor({ room, onTaken }: { room: RoomFacts; onTaken: (door: Door | null, words: string) => void }) {
+export function DoorEditor({
+  room,
+  onTaken,
+}: {
+  room: RoomFacts;
+  onTaken: (door: Door | null, words: string) => void;
+}) {
   const [problem, setProblem] = useState<string | null>(null);
   const { door, walls, units } = room;
   const place = (next: Door, words = 'Door changed') => {
@@ -20,7 +26,16 @@ export function DoorEditor({ room, onTaken }: { room: RoomFacts; onTaken: (door:
     return (
       <View style={{ gap: 8 }}>
         <Words>The walk starts at the door. Without one it starts at the first corner.</Words>
-        <Button kind="main" label="Put a door in W1" onPress={() => place({ wall: 0, fromMm: Math.min(100, walls[0]!.lengthMm - widthMm), widthMm, hinge: 'start', swing: 'in' }, 'Door put in')} />
+        <Button
+          kind="main"
+          label="Put a door in W1"
+          onPress={() =>
+            place(
+              { wall: 0, fromMm: Math.min(100, walls[0]!.lengthMm - widthMm), widthMm, hinge: 'start', swing: 'in' },
+              'Door put in',
+            )
+          }
+        />
       </View>
     );
   }
@@ -33,11 +48,48 @@ export function DoorEditor({ room, onTaken }: { room: RoomFacts; onTaken: (door:
   };
   return (
     <View style={{ gap: 12 }}>
-      <Choice label="Wall" inline value={String(door.wall)} options={walls.map((_, i) => ({ value: String(i), label: wallName(walls, i) }))} onChange={(value) => toWall(Number(value))} />
-      <LengthField label={`From the start of ${wallName(walls, door.wall)}`} mm={door.fromMm} units={units} range={{ min: 0, max: walls[door.wall]?.lengthMm ?? 60_000 }} onTaken={(fromMm) => change({ fromMm })} problem={problem} />
-      <LengthField label="Width" mm={door.widthMm} units={units} range={{ min: 300, max: 6000 }} onTaken={(widthMm) => change({ widthMm })} />
-      <Choice label="Hinge, seen along the wall" inline value={door.hinge} options={[{ value: 'start', label: 'Near side' }, { value: 'end', label: 'Far side' }]} onChange={(hinge) => change({ hinge })} />
-      <Choice label="Swings" inline value={door.swing} options={[{ value: 'in', label: 'Into the room' }, { value: 'out', label: 'Out of it' }]} onChange={(swing) => change({ swing })} />
+      <Choice
+        label="Wall"
+        inline
+        value={String(door.wall)}
+        options={walls.map((_, i) => ({ value: String(i), label: wallName(walls, i) }))}
+        onChange={(value) => toWall(Number(value))}
+      />
+      <LengthField
+        label={`From the start of ${wallName(walls, door.wall)}`}
+        mm={door.fromMm}
+        units={units}
+        range={{ min: 0, max: walls[door.wall]?.lengthMm ?? 60_000 }}
+        onTaken={(fromMm) => change({ fromMm })}
+        problem={problem}
+      />
+      <LengthField
+        label="Width"
+        mm={door.widthMm}
+        units={units}
+        range={{ min: 300, max: 6000 }}
+        onTaken={(widthMm) => change({ widthMm })}
+      />
+      <Choice
+        label="Hinge, seen along the wall"
+        inline
+        value={door.hinge}
+        options={[
+          { value: 'start', label: 'Near side' },
+          { value: 'end', label: 'Far side' },
+        ]}
+        onChange={(hinge) => change({ hinge })}
+      />
+      <Choice
+        label="Swings"
+        inline
+        value={door.swing}
+        options={[
+          { value: 'in', label: 'Into the room' },
+          { value: 'out', label: 'Out of it' },
+        ]}
+        onChange={(swing) => change({ swing })}
+      />
       <Button label="Take the door out" onPress={() => onTaken(null, 'Door taken out')} />
     </View>
   );

@@ -1,6 +1,15 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { outlineOf, rectangleWalls, TURN_DEG, turnWords, WALL_COUNT, WALL_LENGTH_MM, wallName, type Wall } from '@maquette/core/room';
+import {
+  outlineOf,
+  rectangleWalls,
+  TURN_DEG,
+  turnWords,
+  WALL_COUNT,
+  WALL_LENGTH_MM,
+  wallName,
+  type Wall,
+} from '@maquette/core/room';
 import { formatReach, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -46,12 +55,24 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
       onTaken(next, words);
     }
   };
-  const change = (part: Partial<Wall>) => edit(shown.map((w, i) => (i === index ? { ...w, ...part } : w)), `${wallName(shown, index)} changed`);
+  const change = (part: Partial<Wall>) =>
+    edit(
+      shown.map((w, i) => (i === index ? { ...w, ...part } : w)),
+      `${wallName(shown, index)} changed`,
+    );
   const turnValue = TURNS.some((t) => t.value === String(wall.turnDeg)) ? String(wall.turnDeg) : 'other';
   const add = () => {
     // Halving the wall keeps the room closed: the new piece is then turned and measured.
     const half = wall.lengthMm / 2;
-    edit([...shown.slice(0, index), { ...wall, lengthMm: half, turnDeg: 0 }, { lengthMm: half, turnDeg: wall.turnDeg }, ...shown.slice(index + 1)], `${wallName(shown, index)} divided`);
+    edit(
+      [
+        ...shown.slice(0, index),
+        { ...wall, lengthMm: half, turnDeg: 0 },
+        { lengthMm: half, turnDeg: wall.turnDeg },
+        ...shown.slice(index + 1),
+      ],
+      `${wallName(shown, index)} divided`,
+    );
     setAt(index + 1);
   };
   const alcove = (out: boolean) => {
@@ -73,8 +94,12 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
     const [a, b] = [r[0]!.lengthMm, r[1]!.lengthMm];
     edit(
       [
-        { lengthMm: a, turnDeg: 90 }, { lengthMm: Math.round(b / 2), turnDeg: 90 }, { lengthMm: Math.round(a / 2), turnDeg: -90 },
-        { lengthMm: b - Math.round(b / 2), turnDeg: 90 }, { lengthMm: a - Math.round(a / 2), turnDeg: 90 }, { lengthMm: b, turnDeg: 90 },
+        { lengthMm: a, turnDeg: 90 },
+        { lengthMm: Math.round(b / 2), turnDeg: 90 },
+        { lengthMm: Math.round(a / 2), turnDeg: -90 },
+        { lengthMm: b - Math.round(b / 2), turnDeg: 90 },
+        { lengthMm: a - Math.round(a / 2), turnDeg: 90 },
+        { lengthMm: b, turnDeg: 90 },
       ],
       'L shape',
     );
@@ -83,11 +108,30 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
     <View style={styles.box}>
       <View role="radiogroup" accessibilityLabel="Wall to change" style={styles.chips}>
         {shown.map((w, i) => (
-          <Button key={i} label={wallName(shown, i)} hint={`${formatReach(w.lengthMm, units)}, then ${turnWords(w.turnDeg)}`} selected={i === index} onPress={() => setAt(i)} style={styles.chip} />
+          <Button
+            key={i}
+            label={wallName(shown, i)}
+            hint={`${formatReach(w.lengthMm, units)}, then ${turnWords(w.turnDeg)}`}
+            selected={i === index}
+            onPress={() => setAt(i)}
+            style={styles.chip}
+          />
         ))}
       </View>
-      <LengthField label={`Length of ${wallName(shown, index)}`} mm={wall.lengthMm} units={units} range={WALL_LENGTH_MM} onTaken={(lengthMm) => change({ lengthMm })} />
-      <Choice label={`At the end of ${wallName(shown, index)} turn`} inline value={turnValue as (typeof TURNS)[number]['value']} options={TURNS} onChange={(value) => change({ turnDeg: value === 'other' ? 45 : Number(value) })} />
+      <LengthField
+        label={`Length of ${wallName(shown, index)}`}
+        mm={wall.lengthMm}
+        units={units}
+        range={WALL_LENGTH_MM}
+        onTaken={(lengthMm) => change({ lengthMm })}
+      />
+      <Choice
+        label={`At the end of ${wallName(shown, index)} turn`}
+        inline
+        value={turnValue as (typeof TURNS)[number]['value']}
+        options={TURNS}
+        onChange={(value) => change({ turnDeg: value === 'other' ? 45 : Number(value) })}
+      />
       {turnValue === 'other' ? <AngleField turnDeg={wall.turnDeg} onTaken={(turnDeg) => change({ turnDeg })} /> : null}
       <NameField key={`${index}-${wall.name ?? ''}`} name={wall.name ?? ''} onTaken={(name) => change({ name })} />
       <ButtonRow>
@@ -95,18 +139,41 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
         <Button label="Alcove" onPress={() => alcove(true)} />
         <Button label="Breast" onPress={() => alcove(false)} />
         {shown.length === 4 ? <Button label="Make it an L" onPress={lShape} /> : null}
-        <Button label="Take wall out" disabled={shown.length <= WALL_COUNT.min} onPress={() => edit(shown.filter((_, i) => i !== index), `${wallName(shown, index)} taken out`)} />
+        <Button
+          label="Take wall out"
+          disabled={shown.length <= WALL_COUNT.min}
+          onPress={() =>
+            edit(
+              shown.filter((_, i) => i !== index),
+              `${wallName(shown, index)} taken out`,
+            )
+          }
+        />
       </ButtonRow>
       {outline.problem ? (
         <View role="alert" style={[styles.alert, { backgroundColor: palette.highWash }]}>
           <Words bold>{outline.problem.words}</Words>
           <Words size="small">The room on record stays as it was until the walls close.</Words>
           <ButtonRow>
-            <Button label="Back to the room on record" onPress={() => { setDraft(null); onDraft(null); }} />
+            <Button
+              label="Back to the room on record"
+              onPress={() => {
+                setDraft(null);
+                onDraft(null);
+              }}
+            />
           </ButtonRow>
         </View>
       ) : (
-        <Words size="small" figure quiet testID="closing">{`Closing error ${formatReach(Math.round(outline.closingMm), units)} in ${formatReach(shown.reduce((sum, w) => sum + w.lengthMm, 0), units)} of wall`}</Words>
+        <Words
+          size="small"
+          figure
+          quiet
+          testID="closing"
+        >{`Closing error ${formatReach(Math.round(outline.closingMm), units)} in ${formatReach(
+          shown.reduce((sum, w) => sum + w.lengthMm, 0),
+          units,
+        )} of wall`}</Words>
       )}
     </View>
   );
@@ -117,16 +184,35 @@ function AngleField({ turnDeg, onTaken }: { turnDeg: number; onTaken: (turnDeg: 
   const [problem, setProblem] = useState<string | null>(null);
   const take = () => {
     const value = Number(text.replace(',', '.').replace('−', '-'));
-    if (!Number.isFinite(value) || text.trim() === '' || value < TURN_DEG.min || value > TURN_DEG.max) return setProblem(`${text || 'Empty'}: ${TURN_DEG.min} to ${TURN_DEG.max} degrees is taken, left is positive`);
+    if (!Number.isFinite(value) || text.trim() === '' || value < TURN_DEG.min || value > TURN_DEG.max)
+      return setProblem(`${text || 'Empty'}: ${TURN_DEG.min} to ${TURN_DEG.max} degrees is taken, left is positive`);
     setProblem(null);
     return value === turnDeg ? undefined : onTaken(value);
   };
-  return <Field label="Turn" unit="°" figures value={text} onChange={setText} onDone={take} problem={problem} hint="Left is positive. A square inside corner is 90." />;
+  return (
+    <Field
+      label="Turn"
+      unit="°"
+      figures
+      value={text}
+      onChange={setText}
+      onDone={take}
+      problem={problem}
+      hint="Left is positive. A square inside corner is 90."
+    />
+  );
 }
 
 function NameField({ name, onTaken }: { name: string; onTaken: (name: string) => void }) {
   const [text, setText] = useState(name);
-  return <Field label="What this wall is called (if anything)" value={text} onChange={setText} onDone={() => (text.trim() === name ? undefined : onTaken(text.trim().slice(0, 40)))} />;
+  return (
+    <Field
+      label="What this wall is called (if anything)"
+      value={text}
+      onChange={setText}
+      onDone={() => (text.trim() === name ? undefined : onTaken(text.trim().slice(0, 40)))}
+    />
+  );
 }
 
 const styles = StyleSheet.create({

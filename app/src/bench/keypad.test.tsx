@@ -1,0 +1,67 @@
+import '@testing-library/jest-dom';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Keypad } from './keypad.tsx';
+
+function pad(part: Partial<React.ComponentProps<typeof Keypad>> = {}) {
+  const onTake = jest.fn();
+  render(
+    <Keypad
+      asked="one"
+      units="metric"
+      title="Read station 1 of 9"
+      lines={[]}
+      lastMm={1192}
+      range={{ min: 0, max: 5000 }}
+      doubtMm={60}
+      take="Take"
+      onTake={onTake}
+      {...part}
+    />,
+  );
+  return { onTake, user: userEvent.setup() };
+}
+
+const key = (name: string) => screen.getByRole('button', { name });
+
+test('keys make a reading and Take hands it over', async () => {
+  const { onTake, user } = pad();
+  for (const name of ['1', '1', '9', '1', 'and a half', 'Take']) await user.click(key(name));
+  expect(onTake).toHaveBeenCalledWith(1191.5);
+});
+
+test('a value far from the last is asked back and not thrown away', async () => {
+  const { onTake, user } = pad();
+  for (const name of ['1', '9', '2', '4', 'Take']) await user.click(key(name));
+  expect(onTake).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert')).toHaveTextContent('1 924? The last was 1 192.');
+  await user.click(key('Take 1 924'));
+  expect(onTake).toHaveBeenCalledWith(1924);
+});
+
+test('a value no staff can show is refused with the range and stays to be corrected', async () => {
+  const { onTake, user } = pad({ doubtMm: undefined });
+  for (const name of ['9', '9', '9', '9', 'Take']) await user.click(key(name));
+  expect(screen.getByRole('alert')).toHaveTextContent('9 999 mm is out of range: 0 to 5 000 is taken');
+  expect(screen.getByTestId('entry')).toHaveTextContent('9 999');
+  expect(onTake).not.toHaveBeenCalled();
+});
+
+test('the keyboard does what the keys do', async () => {
+  const { onTake, user } = pad();
+  await user.keyboard('1192{Backspace}5{Enter}');
+  expect(onTake).toHaveBeenCalledWith(1195);
+});
+
+test('inches are keyed with sixteenths', async () => {
+  const { onTake, user } = pad({ units: 'imperial', lastMm: 49 * 25.4 });
+  for (const name of ['4', '9', '3 sixteenths', 'Take']) await user.click(key(name));
+  expect(onTake.mock.calls[0][0]).toBeCloseTo(49.1875 * 25.4, 6);
+});
+
+test('nothing keyed is not taken', async () => {
+  const { onTake, user } = pad();
+  await user.click(key('Take'));
+  expect(onTake).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert')).toHaveTextContent('Key the reading first');
+});

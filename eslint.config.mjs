@@ -1,0 +1,111 @@
+import { defineConfig } from 'eslint/config';
+import expo from 'eslint-config-expo/flat.js';
+import { plugin as typescript } from 'typescript-eslint';
+
+/** Folders a core part may take from, besides itself. Order of the work: ground, parts, what stands over them, the edge. */
+const CORE_PARTS = {
+  units: [],
+  room: ['units'],
+  coverings: ['units'],
+  flat: ['units', 'room', 'coverings'],
+  levelling: ['units', 'room', 'coverings', 'flat'],
+  verdict: ['units', 'room', 'coverings', 'flat', 'levelling'],
+  formats: ['units', 'room', 'coverings', 'flat', 'levelling', 'verdict'],
+};
+
+const coreRules = Object.entries(CORE_PARTS).map(([part, allowed]) => ({
+  files: [`core/src/${part}/**/*.ts`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: Object.keys(CORE_PARTS)
+              .filter((other) => other !== part && !allowed.includes(other))
+              .map((other) => `**/${other}/**`)
+              .concat(['../index.ts']),
+            message: `${part} may import ${allowed.join(', ') || 'no other part'} only`,
+          },
+          { group: ['../*/*', '!../*/index.ts'], message: 'Import another part through its index.ts' },
+          {
+            group: [
+              'react',
+              'react-*',
+              'express',
+              'node:*',
+              'fs',
+              'path',
+              'expo*',
+              'drizzle-orm',
+              'class-validator',
+              '@maquette/*',
+            ],
+            message: 'The core is pure',
+          },
+        ],
+      },
+    ],
+    'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process'],
+    'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
+  },
+}));
+
+export default defineConfig([
+  {
+    ignores: [
+      '**/node_modules',
+      'dist',
+      'data',
+      '**/.expo',
+      'test-results',
+      'playwright-report',
+      'app/shell',
+      'app/expo-env.d.ts',
+    ],
+  },
+  ...expo,
+  {
+    files: ['**/*.{ts,tsx}'],
+    plugins: { '@typescript-eslint': typescript },
+    rules: { '@typescript-eslint/no-explicit-any': 'error', 'import/no-unresolved': 'off' },
+  },
+  {
+    files: ['**/*.{js,cjs,mjs}'],
+    languageOptions: {
+      globals: {
+        require: 'readonly',
+        module: 'writable',
+        process: 'readonly',
+        console: 'readonly',
+        __dirname: 'readonly',
+      },
+    },
+    rules: { 'import/no-unresolved': 'off' },
+  },
+  ...coreRules,
+  { files: ['core/src/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
+  {
+    files: ['contract/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['express', 'react*', 'node:*', '@maquette/server', '@maquette/app', 'drizzle-orm*'] },
+      ],
+    },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['react*', 'expo*', '@maquette/app', '**/app/**'] }] },
+  },
+  {
+    files: ['app/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['express', '@maquette/server', 'node:*', 'drizzle-orm*', 'react-native-reanimated'] },
+      ],
+      'import/first': 'off',
+    },
+  },
+]);

@@ -1,0 +1,28 @@
+const node = (name) => ({
+  displayName: name,
+  rootDir: `<rootDir>/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: { '\\.(ts|js|mjs)$': '<rootDir>/../scripts/jest-esbuild.cjs' },
+  // d3 ships ES modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(d3-contour|d3-array|internmap)/)'],
+});
+
+module.exports = {
+  projects: [
+    ...['core', 'contract', 'server'].map((name) => ({
+      ...node(name),
+      rootDir: `${__dirname}/${name}`,
+      transform: { '\\.(ts|js|mjs)$': `${__dirname}/scripts/jest-esbuild.cjs` },
+    })),
+    {
+      displayName: 'app',
+      rootDir: `${__dirname}/app`,
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      transformIgnorePatterns: [
+        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|d3-contour|d3-array|internmap))',
+      ],
+    },
+  ],
+};

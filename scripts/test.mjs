@@ -1,0 +1,73 @@
+// npm test: installs what is missing, then lint, formatting, types, unit and end-to-end tests. Last line: the true totals.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildApp, buildServer, install, ROOT, run } from './steps.mjs';
+
+let passed = 0;
+let failed = 0;
+
+/** A check that either holds or not counts as one test. */
+async function check(title, command, args) {
+  console.log(`\n== ${title}`);
+  const { code } = await run(command, args);
+  if (code === 0) passed++;
+  else failed++;
+  console.log(`${title}: ${code === 0 ? 'passed' : 'FAILED'}`);
+}
+
+async function chromium() {
+  if (existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium')) return true;
+  console.log('Chromium is not here: installing it from the distribution (apt) ...');
+  const update = await run('apt-get', ['update', '-qq'], { quiet: true });
+  const got =
+    update.code === 0
+      ? await run('apt-get', ['install', '-y', '-qq', 'chromium'], {
+          quiet: true,
+          env: { DEBIAN_FRONTEND: 'noninteractive' },
+        })
+      : update;
+  if (got.code === 0 && existsSync('/usr/bin/chromium')) return true;
+  console.error(
+    'Chromium could not be installed: that needs apt and root. Install it yourself, or name one with CHROMIUM=/path/to/chromium.',
+  );
+  return false;
+}
+
+/** Adds the counts of a JSON report; a runner that wrote none counts as one failure. */
+function add(file, count) {
+  if (!existsSync(file)) {
+    failed++;
+    return console.error(`No report from the runner: ${file}`);
+  }
+  const { ok, bad } = count(JSON.parse(readFileSync(file, 'utf8')));
+  passed += ok;
+  failed += bad;
+}
+
+await install();
+const results = join(ROOT, 'test-results');
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+await check('Lint and import directions', 'npx', ['eslint', '.', '--max-warnings', '0']);
+await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+await check('Types: core, contract, server, e2e, bench', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']);
+await check('Types: app', 'npx', ['tsc', '-p', 'app/tsconfig.json', '--noEmit']);
+
+console.log('\n== Unit tests');
+const unit = join(results, 'unit.json');
+await run('npx', ['jest', '--json', `--outputFile=${unit}`]);
+add(unit, (report) => ({ ok: report.numPassedTests, bad: report.numFailedTests + report.numRuntimeErrorTestSuites }));
+
+console.log('\n== End-to-end tests');
+await buildApp();
+await buildServer();
+if (await chromium()) {
+  await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts']);
+  add(join(results, 'e2e.json'), ({ stats, errors = [] }) => ({
+    ok: stats.expected,
+    bad: stats.unexpected + stats.flaky + stats.skipped + errors.length,
+  }));
+} else failed++;
+
+console.log(`\ntests: ${passed} passed, ${failed} failed`);
+process.exit(failed === 0 && passed > 0 ? 0 : 1);

@@ -1,0 +1,39 @@
+import { assessRoom } from '@maquette/core';
+import { findCard } from '@maquette/core/coverings';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { readBook, readRoomFacts } from '../store/facts.ts';
+import { openStore } from '../store/open.ts';
+import { normal, seeded } from './chance.ts';
+import { seedDemo } from './seed.ts';
+
+test('the demo’s rooms stand where the story says: one inside the rule, one to level, one half read', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'maquette-'));
+  const store = await openStore(folder, join(__dirname, '../../migrations'));
+  await seedDemo(store, async () => true);
+  const { rooms } = await readBook(store.db);
+  const verdicts: Record<string, string> = {};
+  const covered: Record<string, number> = {};
+  for (const room of rooms) {
+    const flat = await readRoomFacts(store.db, room.id);
+    const assessment = assessRoom({ room, flat } as never, findCard([], room.cardId)!, '2026-05-04T12:00:00Z');
+    verdicts[room.name] = assessment.verdict;
+    covered[room.name] = assessment.flat!.evidence.coveredShare;
+  }
+  store.close();
+  rmSync(folder, { recursive: true, force: true });
+  expect(verdicts).toMatchObject({ 'Boot room': 'lay', Parlour: 'work', 'Reading room': 'work' });
+  expect(covered['Hall']).toBeLessThan(0.7);
+  expect(covered['Reading room']).toBeGreaterThan(0.99);
+});
+
+test('chance is the same at every run and spread as it should be', () => {
+  const [a, b] = [seeded(41), seeded(41)];
+  expect(Array.from({ length: 5 }, a)).toEqual(Array.from({ length: 5 }, b));
+  const draws = Array.from({ length: 4000 }, () => normal(a));
+  const mean = draws.reduce((x, y) => x + y, 0) / draws.length;
+  const deviation = Math.sqrt(draws.reduce((x, y) => x + (y - mean) ** 2, 0) / draws.length);
+  expect(Math.abs(mean)).toBeLessThan(0.06);
+  expect(Math.abs(deviation - 1)).toBeLessThan(0.05);
+});

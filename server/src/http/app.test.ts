@@ -1,0 +1,236 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import request from 'supertest';
+import { seedDemo } from '../demo/seed.ts';
+import { openStore, type Store } from '../store/open.ts';
+import { createApp } from './app.ts';
+
+let folder: string;
+let store: Store;
+let api: ReturnType<typeof request>;
+const migrations = join(__dirname, '../../migrations');
+
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'maquette-'));
+  store = await openStore(folder, migrations);
+  api = request(createApp({ store, now: () => '2026-05-04T08:00:00.000Z' }));
+});
+
+afterEach(() => {
+  store.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+let count = 0;
+const write = (baseVersion = 0, deleted = false) => ({ baseVersion, deleted, writeId: `w-${++count}` });
+const wall = (lengthMm: number, turnDeg = 90) => ({ lengthMm, turnDeg });
+const room = {
+  jobId: 'job-1',
+  name: 'Parlour',
+  rank: 0,
+  walls: [wall(5400), wall(4200), wall(5400), wall(4200)],
+  door: null,
+  baseKind: 'slab-on-ground',
+  cardId: 'shipped-click-vinyl',
+  units: 'metric',
+  spacingMm: null,
+  contactsOnly: false,
+};
+const reading = {
+  setupId: 'setup-1',
+  stationKey: 'p1',
+  xMm: 100,
+  yMm: 100,
+  rodMm: 1340.5,
+  takenAt: '2026-05-04T08:00:09.000Z',
+  note: '',
+};
+
+async function build() {
+  await api
+    .put('/api/jobs/job-1')
+    .send({ ...write(), name: 'Sluice House', about: '', rank: 0 })
+    .expect(201);
+  await api
+    .put('/api/rooms/room-1')
+    .send({ ...write(), ...room })
+    .expect(201);
+  await api
+    .put('/api/rooms/room-1/setups/setup-1')
+    .send({ ...write(), name: 'A', openRodMm: 1330, closeRodMm: null, startedAt: '2026-05-04T08:00:00.000Z' })
+    .expect(201);
+}
+
+test('a reading sent twice is one reading', async () => {
+  await build();
+  const body = { ...write(), ...reading };
+  await api.put('/api/rooms/room-1/readings/read-1').send(body).expect(201);
+  const again = await api.put('/api/rooms/room-1/readings/read-1').send(body).expect(200);
+  expect(again.body).toMatchObject({ version: 1, rodMm: 1340.5 });
+  expect((await api.get('/api/rooms/room-1/facts')).body.readings).toHaveLength(1);
+});
+
+test('an edit on an old version shows what is held; nothing is lost', async () => {
+  await build();
+  const path = '/api/rooms/room-1/readings/read-1';
+  await api.put(path).send({ ...write(), ...reading });
+  await api
+    .put(path)
+    .send({ ...write(1), ...reading, rodMm: 1341 })
+    .expect(200);
+  const clash = await api
+    .put(path)
+    .send({ ...write(1), ...reading, rodMm: 1399 })
+    .expect(409);
+  expect(clash.body).toMatchObject({ status: 409, current: { version: 2, rodMm: 1341 } });
+  const history = (await api.get(`${path}/history`)).body;
+  expect(history.current.rodMm).toBe(1341);
+  expect(history.replaced.map((r: { body: { rodMm: number } }) => r.body.rodMm)).toEqual([1340.5]);
+});
+
+test('a write that lost its answer and was followed by another still counts once', async () => {
+  await build();
+  const path = '/api/rooms/room-1/readings/read-1';
+  const first = { ...write(), ...reading };
+  await api.put(path).send(first);
+  await api.put(path).send({ ...write(1), ...reading, rodMm: 1341 });
+  await api.put(path).send(first).expect(200);
+  expect((await api.get('/api/rooms/room-1/facts')).body.readings[0]).toMatchObject({ version: 2, rodMm: 1341 });
+});
+
+test('removing marks; undoing brings it back with its history', async () => {
+  await build();
+  const path = '/api/rooms/room-1/readings/read-1';
+  await api.put(path).send({ ...write(), ...reading });
+  await api
+    .put(path)
+    .send({ ...write(1, true), ...reading })
+    .expect(200);
+  expect((await api.get('/api/rooms/room-1/facts')).body.readings).toEqual([]);
+  await api
+    .put(path)
+    .send({ ...write(2), ...reading })
+    .expect(200);
+  expect((await api.get('/api/rooms/room-1/facts')).body.readings).toHaveLength(1);
+});
+
+test.each([
+  ['a rod out of range', { rodMm: 9000 }, 'rodMm', 9000, '0 to 5000'],
+  ['a rod in words', { rodMm: 'long' }, 'rodMm', 'long', '0 to 5000'],
+  ['an unknown field', { colour: 'blue' }, 'colour', 'blue', 'known'],
+  ['no time', { takenAt: null }, 'takenAt', null, 'time'],
+])('%s is refused with field, value and range', async (_, part, field, value, words) => {
+  await build();
+  const answer = await api
+    .put('/api/rooms/room-1/readings/read-1')
+    .send({ ...write(), ...reading, ...part })
+    .expect(422);
+  expect(answer.headers['content-type']).toContain('application/problem+json');
+  expect(answer.body.errors[0]).toMatchObject({ field, value });
+  expect(answer.body.errors[0].message).toContain(words);
+  expect((await api.get('/api/rooms/room-1/facts')).body.readings).toEqual([]);
+});
+
+test('a room that crosses itself is refused with the wall named', async () => {
+  await build();
+  const walls = [wall(4000), wall(3000), wall(2000), wall(4000, -90), wall(2000, -90), wall(1000, 170)];
+  const answer = await api
+    .put('/api/rooms/room-1')
+    .send({ ...write(1), ...room, walls })
+    .expect(422);
+  expect(answer.body.errors[0]).toMatchObject({ field: 'walls', message: 'W4 crosses W1' });
+});
+
+test('what belongs to nothing is refused', async () => {
+  await build();
+  await api
+    .put('/api/rooms/none-such')
+    .send({ ...write(), ...room, jobId: 'job-none' })
+    .expect(404);
+  await api
+    .put('/api/rooms/room-9/readings/read-1')
+    .send({ ...write(), ...reading })
+    .expect(404);
+  await api
+    .put('/api/rooms/room-1/readings/read-1')
+    .send({ ...write(), ...reading, setupId: 'setup-9' })
+    .expect(404);
+  await api.put('/api/cards/shipped-laminate').send(write()).expect(422);
+  await api.get('/api/rooms/room-9/facts').expect(404);
+  await api.get('/api/nothing').expect(404);
+});
+
+test('bodies that are too large or no JSON are refused in words', async () => {
+  const large = await api
+    .put('/api/jobs/job-1')
+    .send({ ...write(), name: 'x'.repeat(80_000), about: '', rank: 0 })
+    .expect(413);
+  expect(large.body.title).toContain('too large');
+  await api.put('/api/jobs/job-1').set('content-type', 'application/json').send('{"name":').expect(400);
+});
+
+test('twenty devices writing at once all get their answer and every write is there', async () => {
+  await build();
+  const answers = await Promise.all(
+    Array.from({ length: 200 }, (_, i) =>
+      api.put(`/api/rooms/room-1/readings/read-${i}`).send({ ...write(), ...reading, stationKey: `p${i}` }),
+    ),
+  );
+  expect(answers.every((a) => a.status === 201)).toBe(true);
+  expect((await api.get('/api/rooms/room-1/facts')).body.readings).toHaveLength(200);
+});
+
+test('one bad write among many spoils no other', async () => {
+  await build();
+  const works = Array.from({ length: 10 }, (_, i) =>
+    store.write(async () => {
+      if (i === 4) throw new Error('no');
+      return i;
+    }),
+  );
+  const settled = await Promise.allSettled(works);
+  expect(settled.map((s) => s.status)).toEqual(
+    Array.from({ length: 10 }, (_, i) => (i === 4 ? 'rejected' : 'fulfilled')),
+  );
+});
+
+test('a whole job goes out and comes in again without loss, history and removed facts too', async () => {
+  await build();
+  const path = '/api/rooms/room-1/readings/read-1';
+  await api.put(path).send({ ...write(), ...reading });
+  await api.put(path).send({ ...write(1), ...reading, rodMm: 1350 });
+  await api.put('/api/rooms/room-1/readings/read-2').send({ ...write(), ...reading, stationKey: 'p2' });
+  await api.put('/api/rooms/room-1/readings/read-2').send({ ...write(1, true), ...reading, stationKey: 'p2' });
+  const file = (await api.get('/api/jobs/job-1/file').expect(200)).body;
+
+  const elsewhere = mkdtempSync(join(tmpdir(), 'maquette-'));
+  const other = await openStore(elsewhere, migrations);
+  const there = request(createApp({ store: other, now: () => '2026-05-04T08:00:00.000Z' }));
+  const answer = await there.post('/api/job-files').send(file).expect(201);
+  expect(answer.body).toMatchObject({ jobId: 'job-1', stored: file.facts.length });
+  expect((await there.get('/api/jobs/job-1/file')).body.facts).toEqual(file.facts);
+  // The same file again stores nothing; a copy stands beside it.
+  expect((await there.post('/api/job-files').send(file)).body).toMatchObject({
+    stored: 0,
+    unchanged: file.facts.length,
+  });
+  const copy = await there.post('/api/job-files?copy=1').send(file).expect(201);
+  expect(copy.body.jobId).not.toBe('job-1');
+  expect((await there.get('/api/book')).body.jobs).toHaveLength(2);
+  // A fact held in another state stops the whole file.
+  await there.put(path).send({ ...write(2), ...reading, rodMm: 1360 });
+  await there.post('/api/job-files').send(file).expect(409);
+  other.close();
+  rmSync(elsewhere, { recursive: true, force: true });
+});
+
+test('the demo seeds the same facts at every run, and only into an empty book', async () => {
+  const n = await seedDemo(store, async () => true);
+  expect(n).toBeGreaterThan(400);
+  expect(await seedDemo(store, async () => false)).toBe(0);
+  const facts = (await api.get('/api/rooms/demo-parlour/facts')).body;
+  expect(facts.readings[0]).toMatchObject({ id: 'demo-parlour-setup-a-001', rodMm: expect.any(Number) });
+  const book = (await api.get('/api/book')).body;
+  expect(book.jobs.map((j: { name: string }) => j.name)).toEqual(['Sluice House', 'Fennimore Hall']);
+});
