@@ -1,4 +1,4 @@
-import { useRef, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { outlineOf, type RoomFacts } from '@maquette/core/room';
@@ -25,7 +25,7 @@ export function Sheet({ room, under, over, onTap, description, wallNames = false
   const palette = usePalette();
   const ref = useRef<View>(null);
   const [size, setSize] = useState({ width: 390, height: 320 });
-  const { corners } = outlineOf(room.walls);
+  const corners = useMemo(() => outlineOf(room.walls).corners, [room.walls]);
   const { view, moved, refit, zoomBy } = useSheetView(ref, corners, size, (seen, x, y) => onTap?.(seen, x, y));
   const bar = scaleBar(view, room.units);
   const outline = outlinePath(corners, view);

@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import type { View } from 'react-native';
 import type { Polygon } from '@maquette/core/room';
 import { fitView, panned, zoomed, type SheetView } from './view.ts';
@@ -23,9 +23,10 @@ export function useSheetView(
   size: { width: number; height: number },
   onTap: (view: SheetView, xPx: number, yPx: number) => void,
 ) {
-  const fit = fitView(corners, size.width, size.height);
+  const { width, height } = size;
+  const fit = useMemo(() => fitView(corners, width, height), [corners, width, height]);
   const [own, setOwn] = useState<SheetView | null>(null);
-  const view = own ? { ...own, widthPx: size.width, heightPx: size.height } : fit;
+  const view = useMemo(() => (own ? { ...own, widthPx: width, heightPx: height } : fit), [own, fit, width, height]);
   const held = useRef<Held>({ view, setView: setOwn, fit, onTap: () => undefined });
   useLayoutEffect(() => {
     held.current = { view, setView: setOwn, fit, onTap: (x, y) => onTap(view, x, y) };

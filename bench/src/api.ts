@@ -1,0 +1,71 @@
+export {};
+
+/** Twenty clients writing single readings in a closed loop on loopback: p50, p95, and whether every acknowledged one is there. */
+const [base] = process.argv.slice(2);
+if (!base) throw new Error('the address of a running server is needed');
+const CLIENTS = 20;
+const EACH = 100;
+
+async function put(path: string, body: object): Promise<number> {
+  const answer = await fetch(`${base}${path}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  await answer.arrayBuffer();
+  return answer.status;
+}
+
+const write = (writeId: string) => ({ baseVersion: 0, writeId, deleted: false });
+const room = `bench-${Date.now()}`;
+const wall = { lengthMm: 4000, turnDeg: 90 };
+await put(`/api/jobs/${room}-job`, { ...write(`${room}-w1`), name: 'Bench', about: '', rank: 99 });
+await put(`/api/rooms/${room}`, {
+  ...write(`${room}-w2`),
+  jobId: `${room}-job`,
+  name: 'Bench',
+  rank: 0,
+  walls: [wall, wall, wall, wall],
+  door: null,
+  baseKind: 'slab-on-ground',
+  cardId: 'shipped-laminate',
+  units: 'metric',
+  spacingMm: null,
+  contactsOnly: false,
+});
+await put(`/api/rooms/${room}/setups/${room}-s`, {
+  ...write(`${room}-w3`),
+  name: 'A',
+  openRodMm: 1000,
+  closeRodMm: null,
+  startedAt: '2026-05-04T08:00:00.000Z',
+});
+const times: number[] = [];
+let refused = 0;
+await Promise.all(
+  Array.from({ length: CLIENTS }, async (_, client) => {
+    for (let n = 0; n < EACH; n++) {
+      const id = `${room}-${client}-${n}`;
+      const started = performance.now();
+      const status = await put(`/api/rooms/${room}/readings/${id}`, {
+        ...write(`w-${id}`),
+        setupId: `${room}-s`,
+        stationKey: id,
+        xMm: 1,
+        yMm: 1,
+        rodMm: 1000,
+        takenAt: '2026-05-04T08:00:00.000Z',
+        note: '',
+      });
+      times.push(performance.now() - started);
+      if (status !== 201) refused++;
+    }
+  }),
+);
+const stored = ((await (await fetch(`${base}/api/rooms/${room}/facts`)).json()) as { readings: unknown[] }).readings
+  .length;
+times.sort((a, b) => a - b);
+const at = (share: number) => times[Math.floor(times.length * share)]!.toFixed(1);
+console.log(
+  `Single writes, ${CLIENTS} clients: p50 ${at(0.5)} ms, p95 ${at(0.95)} ms, ${refused} refused, ${CLIENTS * EACH - refused - stored} lost of ${CLIENTS * EACH}`,
+);

@@ -1,0 +1,96 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, dirname } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
+
+/** A server of the test's own, on a data folder of its own. */
+export interface Running {
+  url: string;
+  /** Stops it as a power cut would. */
+  kill: () => Promise<void>;
+  /** Starts it again on the same port and data. */
+  start: () => Promise<void>;
+  close: () => Promise<void>;
+}
+
+export async function serve(demo = true): Promise<Running> {
+  const data = mkdtempSync(join(tmpdir(), 'maquette-e2e-'));
+  let child: ChildProcess | null = null;
+  let port = 0;
+  const start = () =>
+    new Promise<void>((resolve, reject) => {
+      const started = spawn(
+        process.execPath,
+        ['dist/server/main.mjs', ...(demo ? ['--demo'] : []), '--port', String(port), '--data', data],
+        { cwd: ROOT },
+      );
+      child = started;
+      let said = '';
+      started.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+      started.stdout.on('data', (chunk: Buffer) => {
+        said += chunk.toString();
+        const open = /http:\/\/127\.0\.0\.1:(\d+)/.exec(said);
+        if (!open) return;
+        port = Number(open[1]);
+        resolve();
+      });
+      started.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
+    });
+  const kill = () =>
+    new Promise<void>((resolve) => {
+      if (!child || child.exitCode !== null) return resolve();
+      child.on('exit', () => resolve());
+      child.kill('SIGKILL');
+      child = null;
+    });
+  await start();
+  return {
+    url: `http://127.0.0.1:${port}`,
+    kill,
+    start,
+    close: async () => {
+      await kill();
+      rmSync(data, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Keys a metric reading on the pad and takes it. */
+export async function key(page: Page, digits: string, take = 'Take'): Promise<void> {
+  for (const digit of digits)
+    await page.getByRole('button', { name: digit === '.' ? 'point' : digit, exact: true }).click();
+  await page.getByRole('button', { name: take, exact: true }).click();
+}
+
+export async function newRoom(page: Page, url: string, name: string, width: string, depth: string): Promise<string> {
+  await page.goto(url);
+  await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByLabel('What the job is called').fill('Ferry Cottage');
+  await page.getByRole('button', { name: 'Add the job' }).click();
+  await page.getByLabel('What the room is called').fill(name);
+  await page.getByLabel('Along the door wall').fill(width);
+  await page.getByLabel('Across it').fill(depth);
+  await page.getByLabel('Across it').blur();
+  await page.getByRole('button', { name: 'Add the room' }).click();
+  await page.waitForURL(/\/rooms\/[^/]+\/room/);
+  return /rooms\/([^/]+)\//.exec(page.url())![1]!;
+}
+
+/** No violation of the rules axe knows for WCAG 2 A and AA. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+}
+
+export const facts = async (url: string, room: string) =>
+  (await (await fetch(`${url}/api/rooms/${room}/facts`)).json()) as {
+    readings: { id: string; rodMm: number; stationKey: string; version: number }[];
+    setups: { openRodMm: number; closeRodMm: number | null }[];
+  };

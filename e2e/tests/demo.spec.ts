@@ -1,0 +1,114 @@
+import { expect, test } from '@playwright/test';
+import { accessible, serve, type Running } from './app.ts';
+
+let running: Running;
+test.beforeAll(async () => {
+  running = await serve();
+});
+test.afterAll(() => running.close());
+
+test('the site book shows both jobs, their rooms judged, and opens a room', async ({ page }) => {
+  await page.goto(running.url);
+  await expect(page.getByRole('heading', { name: 'Sluice House' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Fennimore Hall' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Boot room: Lay' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Parlour: Work' })).toBeVisible();
+  await accessible(page);
+  await page.getByRole('link', { name: 'Parlour: Work' }).click();
+  await expect(page.getByTestId('verdict')).toHaveText('Work');
+  await expect(page.getByTestId('margin')).toContainText('over');
+});
+
+test('the parlour is told high from low, with the cut, the schools and the reason', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-parlour/flat`);
+  await expect(page.getByTestId('verdict')).toHaveText('Work');
+  await expect(page.getByText(/High: holds an edge up/).first()).toBeVisible();
+  await expect(page.getByText(/Low: leaves/).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /Section through the floor/ })).toBeVisible();
+  await expect(page.getByLabel(/3 mm under 2 m: .*the rule of this covering/)).toBeVisible();
+  await page.getByRole('button', { name: /^Why / }).click();
+  await expect(page.getByText(/widest circle without a reading/)).toBeVisible();
+  await accessible(page);
+});
+
+test('the plan fills the low, says that filling does not cure the hump, and is certified', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-parlour/plan`);
+  await expect(page.getByTestId('rocking')).toContainText('Filling alone is not the cure');
+  await expect(page.getByTestId('certificate')).toContainText('36 directions on 5 cm');
+  await expect(page.getByRole('button', { name: 'Patch A' })).toBeVisible();
+  await accessible(page);
+  await page.getByRole('radio', { name: /Pour to a plane/ }).click();
+  await expect(page.getByRole('radio', { name: /^Grind 2 mm: \d+ bags/ })).toBeVisible();
+  await page.getByRole('radio', { name: /^Grind 2 mm/ }).click();
+  await expect(page.getByText(/Grind 2 mm off the top first/)).toBeVisible();
+});
+
+test('units change every figure of a room, and back', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-boot-room/flat`);
+  await expect(page.getByTestId('verdict')).toHaveText('Lay');
+  await expect(page.getByText(/failure probability is not computed/)).toBeVisible();
+  await page.getByRole('button', { name: /Units: millimetres/ }).click();
+  await expect(page.getByText(/Allowed 1\/8 in under 6' 6 3\/4"/).first()).toBeVisible();
+  await page.getByRole('button', { name: /Units: feet/ }).click();
+  await expect(page.getByText(/Allowed 3 mm under 2 m/).first()).toBeVisible();
+});
+
+test('another covering is another rule; a copied card can be edited, a bad figure is asked back', async ({ page }) => {
+  await page.goto(`${running.url}/cards`);
+  await accessible(page);
+  await page.getByRole('button', { name: /Copy. Laminate/ }).click();
+  const gap = page.getByLabel('Rule 1, gap, mm');
+  await gap.fill('55');
+  await gap.blur();
+  await expect(page.getByRole('alert')).toContainText('55: 0.2 to 20 mm is taken');
+  await expect(gap).toHaveValue('55');
+  await gap.fill('9');
+  await gap.blur();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  await page.goto(`${running.url}/rooms/demo-parlour/room`);
+  await page.getByRole('button', { name: 'Covering', exact: true }).click();
+  await page.getByRole('radio', { name: /Laminate, floating, my copy/ }).click();
+  await page.getByRole('button', { name: 'Flat: Lay' }).click();
+  await expect(page.getByTestId('verdict')).toHaveText('Lay');
+  await page.goto(`${running.url}/rooms/demo-parlour/room`);
+  await page.getByRole('button', { name: 'Covering', exact: true }).click();
+  await page.getByRole('radio', { name: /Click vinyl/ }).click();
+  await expect(page.getByRole('button', { name: 'Flat: Work' })).toBeVisible();
+});
+
+test('the large hall is judged and drawn', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-reading-room/flat`);
+  await expect(page.getByTestId('verdict')).toHaveText('Work');
+  await page.getByRole('button', { name: 'Set-ups' }).click();
+  await expect(page.getByText(/^A · \d+ readings · benchmark/)).toBeVisible();
+  await expect(page.getByText(/^B · \d+ readings · benchmark/)).toBeVisible();
+});
+
+test('settings: sun and dusk keep their contrast', async ({ page }) => {
+  for (const light of ['Sun', 'Dusk']) {
+    await page.goto(`${running.url}/settings`);
+    await page.getByRole('radio', { name: light }).click();
+    await accessible(page);
+    await page.goto(`${running.url}/rooms/demo-parlour/flat`);
+    await expect(page.getByTestId('verdict')).toHaveText('Work');
+    await accessible(page);
+  }
+});
+
+test('every control is at least 48 px in the way a glove meets it', async ({ page }) => {
+  for (const path of ['/', '/rooms/demo-hall/flat', '/rooms/demo-parlour/flat', '/rooms/demo-parlour/room']) {
+    await page.goto(running.url + path);
+    await page.waitForTimeout(1500);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('[role=button],[role=radio],[role=link],[role=checkbox],input')]
+        .map((node) => ({
+          box: node.getBoundingClientRect(),
+          name: node.getAttribute('aria-label') ?? node.textContent,
+        }))
+        .filter(({ box }) => box.width > 0 && (box.height < 47.5 || box.width < 47.5))
+        .map(({ box, name }) => `${name} ${Math.round(box.width)}x${Math.round(box.height)}`),
+    );
+    expect(small, path).toEqual([]);
+  }
+});

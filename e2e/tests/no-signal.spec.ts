@@ -1,0 +1,118 @@
+import { expect, test } from '@playwright/test';
+import { facts, key, newRoom, serve, type Running } from './app.ts';
+
+let running: Running;
+test.beforeEach(async () => {
+  running = await serve(false);
+});
+test.afterEach(() => running.close());
+
+test('readings taken with the server gone survive a reload, show as waiting and are sent once', async ({ page }) => {
+  const room = await newRoom(page, running.url, 'Store', '1400', '1000');
+  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await key(page, '1330');
+  await key(page, '1341');
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  // The shell must be on the device before the signal goes.
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await page.waitForFunction(
+    async () =>
+      (await caches.keys()).some((name) => name.startsWith('shell-')) && navigator.serviceWorker.controller !== null,
+  );
+  await running.kill();
+  await key(page, '1342');
+  await key(page, '1343');
+  await expect(page.getByTestId('sending')).toHaveText('2 waiting to send');
+  await page.reload();
+  await expect(page.getByTestId('sending')).toHaveText('2 waiting to send');
+  await expect(page.getByText(/Read station 4 of 12/)).toBeVisible();
+  await key(page, '1340');
+  await expect(page.getByTestId('sending')).toHaveText('3 waiting to send');
+  await running.start();
+  await expect(page.getByTestId('sending')).toHaveText('all sent', { timeout: 30_000 });
+  const { readings } = await facts(running.url, room);
+  expect(readings.map((r) => r.rodMm).sort()).toEqual([1340, 1341, 1342, 1343]);
+  expect(readings.every((r) => r.version === 1)).toBe(true);
+});
+
+test('two devices that correct one reading see both values, and the choice stands', async ({ browser }) => {
+  const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
+  const [one, two] = await Promise.all(contexts.map((context) => context.newPage()));
+  const room = await newRoom(one!, running.url, 'Store', '1400', '1000');
+  await one!.getByRole('button', { name: 'Read the floor' }).click();
+  await key(one!, '1330');
+  await key(one!, '1341');
+  await expect(one!.getByTestId('sending')).toHaveText('all sent');
+  await two!.goto(`${running.url}/rooms/${room}/flat`);
+  await expect(two!.getByText(/Read station 2 of 12/)).toBeVisible();
+  // The second device loses its signal, so that it corrects what it last saw.
+  await contexts[1]!.setOffline(true);
+  for (const page of [one!, two!]) {
+    await page.keyboard.press('ArrowLeft');
+    await expect(page.getByText(/Read station 1 of 12/)).toBeVisible();
+  }
+  await key(one!, '1345');
+  await expect(one!.getByTestId('sending')).toHaveText('all sent');
+  await key(two!, '1347');
+  await expect(two!.getByTestId('sending')).toHaveText('1 waiting to send');
+  await contexts[1]!.setOffline(false);
+  await expect(two!.getByTestId('trouble')).toContainText('Here 1 347 mm · there 1 345 mm');
+  expect((await facts(running.url, room)).readings[0]!.rodMm).toBe(1345);
+  await two!.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(two!.getByTestId('sending')).toHaveText('all sent');
+  expect((await facts(running.url, room)).readings[0]).toMatchObject({ rodMm: 1347, version: 3 });
+  const history = await (
+    await fetch(`${running.url}/api/rooms/${room}/readings/${(await facts(running.url, room)).readings[0]!.id}/history`)
+  ).json();
+  expect(history.replaced.map((r: { body: { rodMm: number } }) => r.body.rodMm)).toEqual([1345, 1341]);
+  await Promise.all(contexts.map((context) => context.close()));
+});
+
+test('a server killed in the middle of a run loses nothing it had acknowledged', async ({ page }) => {
+  const room = await newRoom(page, running.url, 'Store', '1400', '1000');
+  const put = (id: string, body: object) =>
+    fetch(`${running.url}/api/rooms/${room}/${id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  await put('setups/setup-1', {
+    baseVersion: 0,
+    writeId: 'w-setup',
+    deleted: false,
+    name: 'A',
+    openRodMm: 1330,
+    closeRodMm: null,
+    startedAt: '2026-05-04T08:00:00.000Z',
+  });
+  const acknowledged: string[] = [];
+  let stop = false;
+  const clients = Array.from({ length: 8 }, async (_, client) => {
+    for (let n = 0; !stop; n++) {
+      const id = `read-${client}-${n}`;
+      const answer = await put(`readings/${id}`, {
+        baseVersion: 0,
+        writeId: `w-${id}`,
+        deleted: false,
+        setupId: 'setup-1',
+        stationKey: id,
+        xMm: 1,
+        yMm: 1,
+        rodMm: 1340,
+        takenAt: '2026-05-04T08:00:00.000Z',
+        note: '',
+      }).catch(() => null);
+      if (answer?.status === 201) acknowledged.push(id);
+      else return;
+    }
+  });
+  await new Promise((resolve) => setTimeout(resolve, 1200));
+  await running.kill();
+  stop = true;
+  await Promise.all(clients);
+  await running.start();
+  const kept = new Set((await facts(running.url, room)).readings.map((r) => r.id));
+  expect(acknowledged.length).toBeGreaterThan(50);
+  expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
+});
