@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
-import { Stack } from 'expo-router';
+import { Slot } from 'expo-router';
 import { useFonts } from 'expo-font';
 import { StatusBar } from 'expo-status-bar';
 import { cacheStored, persistOptions, queryClient } from '../src/data/client.ts';
@@ -25,7 +25,8 @@ export default function Layout() {
     <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions}>
       <LookProvider>
         <StatusBar style="auto" />
-        <Stack screenOptions={{ headerShown: false, animation: 'none' }} />
+        {/* One screen at a time: a screen left behind would go on judging and listening to keys. */}
+        <Slot />
       </LookProvider>
     </PersistQueryClientProvider>
   );

@@ -82,7 +82,8 @@ function OpenRoom({
   const levels = useMemo(() => new Map((picture?.levels ?? []).map((l) => [l.stationKey, l.levelMm])), [picture]);
   const job = book.jobs.find((j) => j.id === onRecord.jobId);
   // A floor that is fully read opens on its verdict; one that is not opens where the reading goes on.
-  const complete = shown.readings.length > 0 && run.left === 0 && run.setup !== null;
+  const closed = run.setup !== null && (run.setup.openRodMm === null || run.setup.closeRodMm !== null);
+  const complete = shown.readings.length > 0 && run.left === 0 && closed;
   const reading = stage === 'flat' && !(findings ?? complete);
   const rule = picture?.rules[0];
   const placement = rule?.placements[showing] ?? rule?.placements[0];
@@ -200,7 +201,13 @@ function OpenRoom({
     ) : stage === 'flat' ? (
       reading || !picture ? (
         picture ? (
-          <ReadBench room={onRecord} run={run} total={stations.length} onFindings={() => setFindings(true)} />
+          <ReadBench
+            room={onRecord}
+            run={run}
+            total={stations.length}
+            onKeyed={() => setFindings(false)}
+            onFindings={() => setFindings(true)}
+          />
         ) : (
           <Words style={styles.note}>{failed ?? 'Setting out stations …'}</Words>
         )

@@ -2,20 +2,30 @@ import type { Answers, Ask, Told } from './messages.ts';
 
 type Question = Omit<Ask, 'id'>;
 
-/** A worker that answers the newest question only: one asked while it works replaces any that waits. */
+/**
+ * A worker that answers the newest question only: one asked while it works replaces any that waits. A question asked
+ * `later` is taken when nothing else waits, and is dropped by the next question.
+ */
 export interface Desk {
   ask: <K extends Ask['kind']>(
     question: Question & { kind: K },
     told: (answer: Answers[K] | null, reason: string | null) => void,
+    when?: 'now' | 'later',
   ) => void;
   /** Ends what is being worked on at once. */
   stop: () => void;
 }
 
+interface Asked {
+  question: Question;
+  told: (told: Told) => void;
+}
+
 export function openDesk(): Desk {
   let worker: Worker | null = null;
   let busy: { id: number; told: (told: Told) => void } | null = null;
-  let next: { question: Question; told: (told: Told) => void } | null = null;
+  let next: Asked | null = null;
+  let later: Asked | null = null;
   let count = 0;
 
   function start(): Worker {
@@ -32,20 +42,26 @@ export function openDesk(): Desk {
   }
 
   function post(): void {
-    if (busy || !next) return;
+    const first = next ?? later;
+    if (busy || !first) return;
+    if (first === next) next = null;
+    else later = null;
     worker ??= start();
-    busy = { id: ++count, told: next.told };
-    const question = next.question;
-    next = null;
-    worker.postMessage({ ...question, id: busy.id } satisfies Ask);
+    busy = { id: ++count, told: first.told };
+    worker.postMessage({ ...first.question, id: busy.id } satisfies Ask);
   }
 
   return {
-    ask(question, told) {
-      next = {
+    ask(question, told, when = 'now') {
+      const asked: Asked = {
         question,
-        told: (answer) => (answer.ok ? told(answer.answer as never, null) : told(null, answer.reason)),
+        told: (answer: Told) => (answer.ok ? told(answer.answer as never, null) : told(null, answer.reason)),
       };
+      if (when === 'later') later = asked;
+      else {
+        next = asked;
+        later = null;
+      }
       post();
     },
     stop() {
@@ -53,6 +69,7 @@ export function openDesk(): Desk {
       worker = null;
       busy = null;
       next = null;
+      later = null;
     },
   };
 }

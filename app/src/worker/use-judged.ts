@@ -59,10 +59,12 @@ export function useJudged(room: RoomFacts | null, flat: FlatFacts, card: Coverin
     const asked = { ...question, atUtc: nowUtc() };
     desk.ask({ ...asked, kind: 'judge' }, (picture, failed) => {
       setJudged((held) => ({ ...held, picture: picture ?? held.picture, failed }));
-      if (picture && picture.rules.length > 0)
-        desk.ask({ ...asked, kind: 'schools' }, (schools) =>
-          setJudged((held) => ({ ...held, schools: schools ?? [] })),
-        );
+      if (!picture || picture.rules.length === 0) return;
+      desk.ask(
+        { ...asked, kind: 'schools' },
+        (schools) => setJudged((held) => ({ ...held, schools: schools ?? [] })),
+        'later',
+      );
     });
     // The key stands for the question: the same facts in new objects ask nothing.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -18,11 +18,14 @@ export function ReadBench({
   room,
   run,
   total,
+  onKeyed,
   onFindings,
 }: {
   room: RoomFacts;
   run: Run;
   total: number;
+  /** A number was taken: the bench stays, whatever it completes. */
+  onKeyed: () => void;
   onFindings: () => void;
 }) {
   const [asking, setAsking] = useState<Asking>('station');
@@ -40,6 +43,7 @@ export function ReadBench({
         range={ROD_MM}
         take="Take"
         onTake={(mm) => {
+          onKeyed();
           void run.openSetup(mm);
           setAsking('station');
         }}
@@ -73,6 +77,7 @@ export function ReadBench({
         range={ROD_MM}
         take="Close"
         onTake={(mm) => {
+          onKeyed();
           void run.closeSetup(mm);
           setAsking('closed');
         }}
@@ -130,7 +135,10 @@ export function ReadBench({
       range={ROD_MM}
       doubtMm={DOUBT_MM}
       take="Take"
-      onTake={(mm) => void run.take(mm)}
+      onTake={(mm) => {
+        onKeyed();
+        void run.take(mm);
+      }}
       actions={[
         { label: 'Skip', onPress: run.skip, disabled: run.left <= (here ? 0 : 1) },
         { label: 'Benchmark', onPress: () => setAsking('close') },
