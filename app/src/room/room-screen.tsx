@@ -13,7 +13,7 @@ import { PatchesLayer } from '../sheet/patches-layer.tsx';
 import { Sheet } from '../sheet/sheet.tsx';
 import { StationsLayer } from '../sheet/stations-layer.tsx';
 import { toMmPoint, toPx, type SheetView } from '../sheet/view.ts';
-import { Findings } from '../stages/flat/findings.tsx';
+import { Findings, FindingsActions } from '../stages/flat/findings.tsx';
 import { ReadBench } from '../stages/flat/read-bench.tsx';
 import { StationsPanel, type Placing } from '../stages/flat/stations-panel.tsx';
 import { useRun } from '../stages/flat/use-run.ts';
@@ -219,8 +219,6 @@ function OpenRoom({
           schools={schools}
           shown={showing}
           onShow={setShowing}
-          onRead={() => setFindings(false)}
-          onPlan={() => go('plan')}
         />
       )
     ) : (
@@ -269,6 +267,10 @@ function OpenRoom({
       {extra}
     </ScrollView>
   );
+  const actions =
+    stage === 'flat' && !reading && picture ? (
+      <FindingsActions picture={picture} onRead={() => setFindings(false)} onPlan={() => go('plan')} />
+    ) : null;
 
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
@@ -297,6 +299,7 @@ function OpenRoom({
           <View style={styles.sheet}>{sheet}</View>
           <View style={[styles.bench, { backgroundColor: palette.bench, borderColor: palette.ink }]}>
             {benchBody}
+            {actions}
             <UndoBar />
           </View>
         </View>
@@ -312,6 +315,7 @@ function OpenRoom({
             >
               {benchBody}
             </View>
+            {actions}
             <UndoBar />
           </View>
           {course}

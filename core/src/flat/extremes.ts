@@ -68,6 +68,15 @@ export function highsAndLows(grid: Grid, map: GapMap, rule: FlatnessRule): Int8A
   return out;
 }
 
+/** Lows spread over all they lie open by more than the rule, so that their area is the floor's and not that of their core. */
+function grown(grid: Grid, map: GapMap, rule: FlatnessRule, group: Int8Array): Int8Array {
+  const open = group.map((kind, cell) => (kind !== 1 && map.gapMm[cell]! > rule.gapMm ? -1 : 0));
+  const out = group.slice();
+  for (const cells of components(grid, open))
+    if (cells.some((cell) => group[cell] === -1)) for (const cell of cells) out[cell] = -1;
+  return out;
+}
+
 /** Connected components (by shared sides) of cells for which `group` gives the same non-zero value. */
 export function components(grid: Grid, group: ArrayLike<number>): number[][] {
   const seen = new Uint8Array(grid.nx * grid.ny);
@@ -95,7 +104,7 @@ export function components(grid: Grid, group: ArrayLike<number>): number[][] {
  * the worst placement resting on it; a low's is the largest gap over it.
  */
 export function extremesOf(grid: Grid, map: GapMap, rule: FlatnessRule): Extreme[] {
-  const group = highsAndLows(grid, map, rule);
+  const group = grown(grid, map, rule, highsAndLows(grid, map, rule));
   const worstOn = new Float64Array(group.length);
   const raise = (x: number, y: number, value: number) => {
     const ix = Math.round((x - grid.x0Mm) / grid.cellMm);

@@ -5,7 +5,7 @@ import type { SchoolResult } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, formatReach, formatRod, unitLabel } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
-import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Mark, VERDICT_WORDS } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -19,12 +19,34 @@ interface Props {
   schools: readonly SchoolResult[];
   shown: number;
   onShow: (index: number) => void;
+}
+
+/** What to do next, always in reach: it stands under the findings and does not scroll away. */
+export function FindingsActions({
+  picture,
+  onRead,
+  onPlan,
+}: {
+  picture: RoomPicture;
   onRead: () => void;
   onPlan: () => void;
+}) {
+  const palette = usePalette();
+  const over = (picture.rules[0]?.overMm ?? 0) > 0;
+  return (
+    <View style={[styles.actions, { borderColor: palette.rule, backgroundColor: palette.bench }]}>
+      {over ? <Button kind="main" label="Plan the levelling" onPress={onPlan} style={styles.main} /> : null}
+      <Button
+        kind={over ? 'plain' : 'main'}
+        label={picture.coveredShare < 0.99 ? 'Read on' : 'Readings'}
+        onPress={onRead}
+      />
+    </View>
+  );
 }
 
 /** What the readings say: word and margin first, then the place, the cut that shows it, the rule, and what to do. */
-export function Findings({ room, card, picture, schools, shown, onShow, onRead, onPlan }: Props) {
+export function Findings({ room, card, picture, schools, shown, onShow }: Props) {
   const palette = usePalette();
   const { units } = room;
   const unit = unitLabel(units);
@@ -86,14 +108,6 @@ export function Findings({ room, card, picture, schools, shown, onShow, onRead, 
           ) : null}
         </>
       ) : null}
-      <ButtonRow>
-        {over ? <Button kind="main" label="Plan the levelling" onPress={onPlan} /> : null}
-        <Button
-          kind={over ? 'plain' : 'main'}
-          label={picture.coveredShare < 0.99 ? 'Read on' : 'Readings'}
-          onPress={onRead}
-        />
-      </ButtonRow>
       {rule && rule.extremes.length > 0 ? (
         <Fold
           title="Highs and lows"
@@ -174,6 +188,8 @@ export function Findings({ room, card, picture, schools, shown, onShow, onRead, 
 }
 
 const styles = StyleSheet.create({
+  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8, borderTopWidth: 1 },
+  main: { flexGrow: 2 },
   box: { padding: 16, gap: 12 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   grow: { flex: 1 },
