@@ -21,27 +21,38 @@ const FRINGE_SHARE = 0.003;
 /** Places smaller than this are noise in the telling of highs from lows, m2. */
 const SMALLEST_M2 = 0.03;
 
-/** Largest value within `reach` cells either way, in a square: two passes of a running maximum. */
+/** Largest value within `reach` samples either way along one row or column, for each of its samples (monotone queue). */
+function runningMost(
+  from: Float64Array,
+  to: Float64Array,
+  start: number,
+  step: number,
+  count: number,
+  reach: number,
+  queue: Int32Array,
+): void {
+  let [head, tail] = [0, 0];
+  for (let k = 0; k < count + reach; k++) {
+    if (k < count) {
+      const value = from[start + k * step]!;
+      while (tail > head && from[start + queue[tail - 1]! * step]! <= value) tail--;
+      queue[tail++] = k;
+    }
+    const middle = k - reach;
+    if (middle < 0) continue;
+    while (queue[head]! < middle - reach) head++;
+    to[start + middle * step] = from[start + queue[head]! * step]!;
+  }
+}
+
+/** Largest value within `reach` cells either way, in a square: rows first, then columns. */
 function nearbyMost(grid: Grid, values: Float64Array, reach: number): Float64Array {
   const { nx, ny } = grid;
   const rows = new Float64Array(values.length);
   const out = new Float64Array(values.length);
-  for (let iy = 0; iy < ny; iy++) {
-    for (let ix = 0; ix < nx; ix++) {
-      let most = 0;
-      for (let k = Math.max(0, ix - reach); k <= Math.min(nx - 1, ix + reach); k++)
-        most = Math.max(most, values[iy * nx + k]!);
-      rows[iy * nx + ix] = most;
-    }
-  }
-  for (let iy = 0; iy < ny; iy++) {
-    for (let ix = 0; ix < nx; ix++) {
-      let most = 0;
-      for (let k = Math.max(0, iy - reach); k <= Math.min(ny - 1, iy + reach); k++)
-        most = Math.max(most, rows[k * nx + ix]!);
-      out[iy * nx + ix] = most;
-    }
-  }
+  const queue = new Int32Array(Math.max(nx, ny));
+  for (let iy = 0; iy < ny; iy++) runningMost(values, rows, iy * nx, 1, nx, reach, queue);
+  for (let ix = 0; ix < nx; ix++) runningMost(rows, out, ix, nx, ny, reach, queue);
   return out;
 }
 

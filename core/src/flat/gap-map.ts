@@ -72,8 +72,8 @@ export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions
   const { gapMm, crownMm, contactShare, gapShare } = map;
   const limit = limitMm ?? Infinity;
   const balance = (n: number, s: number) => Math.min(window / 2, s, n - 1 - s);
-  const bestGap = new Map<number, Placement>();
-  const bestCrown = new Map<number, Placement>();
+  const overGap = overRule(limitMm === undefined ? 0 : cells);
+  const overCrown = overRule(limitMm === undefined ? 0 : cells);
   const top: Record<'gap' | 'crown', Best> = {
     gap: { value: 0, x: new Float64Array(7) },
     crown: { value: 0, x: new Float64Array(7) },
@@ -93,18 +93,16 @@ export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions
       run.yMm + b * run.dyMm,
     ]);
   };
-  const collect = (kind: 'gap' | 'crown', run: Run, value: number, a: number, s: number, b: number) => {
-    const held = kind === 'gap' ? bestGap : bestCrown;
+  const collect = (over: OverRule, run: Run, value: number, a: number, s: number, b: number) => {
     const cell = run.cells[s]!;
-    if ((held.get(cell)?.valueMm ?? 0) >= value) return;
-    held.set(cell, {
-      kind,
-      valueMm: value,
-      angleRad: (Math.PI * run.direction) / directions,
-      from: [run.xMm + a * run.dxMm, run.yMm + a * run.dyMm],
-      to: [run.xMm + b * run.dxMm, run.yMm + b * run.dyMm],
-      at: [run.xMm + s * run.dxMm, run.yMm + s * run.dyMm],
-    });
+    if (over.value[cell]! >= value) return;
+    over.value[cell] = value;
+    const at = cell * 5;
+    over.where[at] = run.direction;
+    over.where[at + 1] = run.xMm + s * run.dxMm;
+    over.where[at + 2] = run.yMm + s * run.dyMm;
+    over.where[at + 3] = (a - s) * stepMm;
+    over.where[at + 4] = (b - s) * stepMm;
   };
 
   for (let direction = 0; direction < directions; direction++) {
@@ -131,19 +129,55 @@ export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions
           contactShare[at[i]!] = contactShare[at[i]!]! + (1 - u) * x;
           contactShare[at[j]!] = contactShare[at[j]!]! + u * x;
           gapShare[cell] = gapShare[cell]! + x;
-          collect('gap', run, g, i, s, j);
+          collect(overGap, run, g, i, s, j);
         }
         if (k > limit) {
           contactShare[cell] = contactShare[cell]! + k - limit;
-          collect('crown', run, k, s - balance(n, s), s, s + balance(n, s));
+          collect(overCrown, run, k, s - balance(n, s), s, s + balance(n, s));
         }
       }
     });
   }
-  map.over = [...bestGap.values(), ...bestCrown.values()];
+  map.over = [...placementsOf('gap', overGap, directions), ...placementsOf('crown', overCrown, directions)];
   map.worstGap = placementOf('gap', top.gap, directions);
   map.worstCrown = placementOf('crown', top.crown, directions);
   return map;
+}
+
+/** The largest placement over the rule for each cell, as numbers: an object apiece in the inner loop costs more than the map. */
+interface OverRule {
+  value: Float64Array;
+  /** Five a cell: direction, place x and y, and the distances along it to both contacts, mm. */
+  where: Float64Array;
+}
+
+function overRule(cells: number): OverRule {
+  return { value: new Float64Array(cells), where: new Float64Array(cells * 5) };
+}
+
+function placementsOf(kind: 'gap' | 'crown', over: OverRule, directions: number): Placement[] {
+  const found: Placement[] = [];
+  for (let cell = 0; cell < over.value.length; cell++) {
+    if (over.value[cell] === 0) continue;
+    const [direction, x, y, from, to] = over.where.subarray(cell * 5, cell * 5 + 5) as unknown as [
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
+    const angleRad = (Math.PI * direction) / directions;
+    const [ux, uy] = [Math.cos(angleRad), Math.sin(angleRad)];
+    found.push({
+      kind,
+      valueMm: over.value[cell]!,
+      angleRad,
+      from: [x + from * ux, y + from * uy],
+      to: [x + to * ux, y + to * uy],
+      at: [x, y],
+    });
+  }
+  return found;
 }
 
 function placementOf(kind: 'gap' | 'crown', best: Best, directions: number): Placement | null {

@@ -23,6 +23,28 @@ function phase(count: number, onAxis: boolean): number {
   return onAxis && count % 2 === 0 ? 0.5 : 0;
 }
 
+/** Which of the nodes at, right of, above and across from a cell are inside: a sample needs those that carry weight. */
+const SELF = 1;
+const RIGHT = 2;
+const UP = 4;
+const ALL = 8;
+const quadsByMask = new WeakMap<Uint8Array, Uint8Array>();
+
+function quadsOf({ nx, inside }: Grid): Uint8Array {
+  const held = quadsByMask.get(inside);
+  if (held) return held;
+  const quads = new Uint8Array(inside.length);
+  for (let cell = 0; cell < inside.length; cell++) {
+    if (!inside[cell]) continue;
+    const right = (cell + 1) % nx !== 0 && inside[cell + 1];
+    const up = inside[cell + nx];
+    const all = right && up && inside[cell + nx + 1];
+    quads[cell] = SELF | (right ? RIGHT : 0) | (up ? UP : 0) | (all ? ALL : 0);
+  }
+  quadsByMask.set(inside, quads);
+  return quads;
+}
+
 /**
  * Visits every run of samples at angle pi k / directions for all k: lines one cell apart, samples `stepMm` apart, heights
  * bilinear where the nodes that carry weight are all inside, runs broken at the mask (flatness definitions, section 2).
@@ -35,7 +57,8 @@ export function visitRuns(
   directions: number,
   visit: (run: Run) => void,
 ): void {
-  const { nx, ny, cellMm, inside } = grid;
+  const { nx, ny, cellMm } = grid;
+  const quads = quadsOf(grid);
   const angle = (Math.PI * direction) / directions;
   const quarter = (direction * 2) % directions === 0 ? Math.round((direction * 2) / directions) : -1;
   const ux = quarter === 0 ? 1 : quarter === 1 ? 0 : Math.cos(angle);
@@ -88,22 +111,20 @@ export function visitRuns(
         fy = 0;
       }
       const base = iy * nx + ix;
-      const ok =
-        inside[base]! &&
-        (fx === 0 || inside[base + 1]!) &&
-        (fy === 0 || (inside[base + nx]! && (fx === 0 || inside[base + nx + 1]!)));
+      const need = fx > 0 ? (fy > 0 ? ALL : RIGHT) : fy > 0 ? UP : SELF;
+      const ok = quads[base]! & need;
       if (!ok) {
         if (length > 1) finish(length);
         length = 0;
         continue;
       }
       let h = heights[base]!;
-      if (fx > 0) h += fx * (heights[base + 1]! - h);
-      if (fy > 0) {
-        let top = heights[base + nx]!;
-        if (fx > 0) top += fx * (heights[base + nx + 1]! - top);
-        h += fy * (top - h);
-      }
+      if (need === ALL) {
+        const low = h + fx * (heights[base + 1]! - h);
+        const top = heights[base + nx]!;
+        h = low + fy * (top + fx * (heights[base + nx + 1]! - top) - low);
+      } else if (need === RIGHT) h += fx * (heights[base + 1]! - h);
+      else if (need === UP) h += fy * (heights[base + nx]! - h);
       if (length === 0) {
         run.xMm = grid.x0Mm + x * cellMm;
         run.yMm = grid.y0Mm + y * cellMm;

@@ -35,7 +35,7 @@ export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): P
       body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>,
     ) => {
       const write = { ...body, baseVersion: 0, writeId: `demo-${count++}`, deleted: false } as unknown as WriteOf<K>;
-      const result = await putFact(tx, kind, id, roomId, write, new Date(STARTED).toISOString());
+      const result = await putFact(store, tx, kind, id, roomId, write, new Date(STARTED).toISOString());
       if (!result.ok) throw new Error(`the demo's ${kind} ${id} was refused: ${result.reason}`);
     };
     for (const [j, job] of SCENARIO.entries()) {

@@ -20,23 +20,10 @@ export interface AppOptions {
 export function createApp({ store, dist, now = () => new Date().toISOString() }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          workerSrc: ["'self'", 'blob:'],
-          upgradeInsecureRequests: null,
-        },
-      },
-    }),
-  );
   const api = express.Router();
   api.use((_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
+    res.setHeader('X-Content-Type-Options', 'nosniff');
     next();
   });
   api.use(jobFileRoutes(store, now));
@@ -47,6 +34,21 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
   api.use((_req, res) => problem(res, 404, 'No such address'));
   app.use('/api', api);
   if (dist && existsSync(dist)) {
+    // Pages need the headers; the API answers JSON only, which no page is made of.
+    app.use(
+      helmet({
+        contentSecurityPolicy: {
+          directives: {
+            defaultSrc: ["'self'"],
+            scriptSrc: ["'self'"],
+            styleSrc: ["'self'", "'unsafe-inline'"],
+            imgSrc: ["'self'", 'data:', 'blob:'],
+            workerSrc: ["'self'", 'blob:'],
+            upgradeInsecureRequests: null,
+          },
+        },
+      }),
+    );
     app.use(compression());
     app.use('/_expo', express.static(join(dist, '_expo'), { immutable: true, maxAge: '1y' }));
     app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y' }));

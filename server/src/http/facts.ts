@@ -46,7 +46,7 @@ async function put(store: Store, kind: FactKind, req: Request, res: Response, no
         },
       ]);
   }
-  const result = await store.write((tx) => putFact(tx, kind, id, roomId, req.body as WriteOf<FactKind>, now));
+  const result = await store.write((tx) => putFact(store, tx, kind, id, roomId, req.body as WriteOf<FactKind>, now));
   if (result.ok) res.status(result.created ? 201 : 200).json(result.fact);
   else if (result.reason === 'conflict') problem(res, 409, 'Somebody else changed this', { current: result.current });
   else problem(res, 404, `The ${result.parent} this belongs to is not here`);

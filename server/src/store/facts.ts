@@ -47,18 +47,38 @@ export function isRoomKind(kind: FactKind): kind is RoomFactKind {
   return (ROOM_FACT_KINDS as readonly FactKind[]).includes(kind);
 }
 
+/**
+ * Rooms and set-ups known to be stored, by the room they belong to. Nothing is ever destroyed, so what was once seen stays
+ * true; the database's own foreign keys stand behind it. Saves two look-ups a reading.
+ */
+const seen = new WeakMap<object, Map<string, string>>();
+
+async function belongs(
+  tx: Transaction,
+  known: Map<string, string>,
+  kind: FactKind,
+  id: string,
+  roomId: string,
+): Promise<boolean> {
+  if (known.get(id) === roomId) return true;
+  const fact = await find(tx, kind, id);
+  const owner = kind === 'rooms' ? fact?.id : fact?.roomId;
+  if (owner !== roomId) return false;
+  known.set(id, roomId);
+  return true;
+}
+
 async function missingParent(
   tx: Transaction,
+  known: Map<string, string>,
   kind: FactKind,
   write: Record<string, unknown>,
   roomId: string | null,
 ): Promise<string | null> {
-  if (kind === 'rooms' && !(await find(tx, 'jobs', String(write['jobId'])))) return 'jobId';
-  if (isRoomKind(kind) && !(roomId && (await find(tx, 'rooms', roomId)))) return 'room';
-  if (kind === 'readings') {
-    const setup = await find(tx, 'setups', String(write['setupId']));
-    if (!setup || setup.roomId !== roomId) return 'setupId';
-  }
+  if (kind === 'rooms') return (await find(tx, 'jobs', String(write['jobId']))) ? null : 'jobId';
+  if (!isRoomKind(kind)) return null;
+  if (!roomId || !(await belongs(tx, known, 'rooms', roomId, roomId))) return 'room';
+  if (kind === 'readings' && !(await belongs(tx, known, 'setups', String(write['setupId']), roomId))) return 'setupId';
   return null;
 }
 
@@ -67,6 +87,7 @@ async function missingParent(
  * what is held. What it replaces is kept in `revisions`.
  */
 export async function putFact<K extends FactKind>(
+  store: object,
   tx: Transaction,
   kind: K,
   id: string,
@@ -75,22 +96,8 @@ export async function putFact<K extends FactKind>(
   now: string,
 ): Promise<PutResult<K>> {
   const { baseVersion, writeId, deleted, ...body } = write as WriteOf<FactKind> & Record<string, unknown>;
-  const held = await find(tx, kind, id);
-  if (held && (held.roomId ?? null) !== roomId) return { ok: false, reason: 'no-parent', parent: 'room' };
-  if (held?.writeId === writeId) return { ok: true, fact: held as FactOf<K>, created: false };
-  if ((held?.version ?? 0) !== baseVersion) {
-    const before =
-      held &&
-      (await tx
-        .select()
-        .from(schema.revisions)
-        .where(and(eq(schema.revisions.factId, id), eq(schema.revisions.writeId, writeId)))
-        .limit(1));
-    if (held && before && before.length > 0) return { ok: true, fact: held as FactOf<K>, created: false };
-    return { ok: false, reason: 'conflict', current: (held as FactOf<K> | undefined) ?? null };
-  }
-  const parent = await missingParent(tx, kind, body, roomId);
-  if (parent) return { ok: false, reason: 'no-parent', parent };
+  const known = seen.get(store) ?? new Map<string, string>();
+  seen.set(store, known);
   const row = {
     ...body,
     id,
@@ -100,15 +107,36 @@ export async function putFact<K extends FactKind>(
     deletedAt: deleted ? now : null,
     ...(isRoomKind(kind) ? { roomId } : {}),
   };
+  const fact = row as unknown as FactOf<K>;
   const table = TABLES[kind] as typeof schema.readings;
-  if (held) {
-    await keepRevision(tx, kind, held);
-    await tx
-      .update(table)
-      .set(row as never)
-      .where(eq(table.id, id));
-  } else await tx.insert(table).values(row as never);
-  return { ok: true, fact: row as unknown as FactOf<K>, created: !held };
+  const parent = await missingParent(tx, known, kind, body, roomId);
+  if (parent) return { ok: false, reason: 'no-parent', parent };
+  if (baseVersion === 0) {
+    // Most writes are new: one statement finds out and stores.
+    const { rowsAffected } = await tx
+      .insert(table)
+      .values(row as never)
+      .onConflictDoNothing();
+    if (rowsAffected === 1) return { ok: true, fact, created: true };
+  }
+  const held = await find(tx, kind, id);
+  if (held && (held.roomId ?? null) !== roomId) return { ok: false, reason: 'no-parent', parent: 'room' };
+  if (held?.writeId === writeId) return { ok: true, fact: held as FactOf<K>, created: false };
+  if (!held || held.version !== baseVersion) {
+    const before = await tx
+      .select()
+      .from(schema.revisions)
+      .where(and(eq(schema.revisions.factId, id), eq(schema.revisions.writeId, writeId)))
+      .limit(1);
+    if (held && before.length > 0) return { ok: true, fact: held as FactOf<K>, created: false };
+    return { ok: false, reason: 'conflict', current: (held as FactOf<K> | undefined) ?? null };
+  }
+  await keepRevision(tx, kind, held);
+  await tx
+    .update(table)
+    .set(row as never)
+    .where(eq(table.id, id));
+  return { ok: true, fact, created: false };
 }
 
 async function keepRevision(tx: Transaction, kind: FactKind, held: AnyFact): Promise<void> {
