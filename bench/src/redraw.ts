@@ -95,11 +95,14 @@ for (const rate of [1, 4]) {
   await page.waitForTimeout(1500);
   const session: CDPSession = await page.context().newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate });
+  // Whoever has forty readings has keyed them: the first few here stand for those, and warm the worker as they would.
+  for (const rod of ['1001', '1002', '1000.5', '1003', '999', '1000']) await keyedToRedrawn(page, rod);
   const times: number[] = [];
-  for (const rod of ['1001', '1002', '1000.5', '1003', '999']) times.push(await keyedToRedrawn(page, rod));
+  for (const rod of ['1001', '1002', '1000.5', '1003', '999', '1000', '1002.5'])
+    times.push(await keyedToRedrawn(page, rod));
   times.sort((a, b) => a - b);
   console.log(
-    `Reading keyed to sheet redrawn, 40 m2, 40 readings, CPU throttle ${rate}x: median ${times[2]!.toFixed(0)} ms, worst ${times[4]!.toFixed(0)} ms`,
+    `Reading keyed to sheet redrawn, 40 m2, 40 readings, CPU throttle ${rate}x: median ${times[3]!.toFixed(0)} ms, worst ${times[6]!.toFixed(0)} ms`,
   );
   await page.close();
 }

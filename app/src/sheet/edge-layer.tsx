@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { G, Line, Polygon, Circle, Text as SvgText } from 'react-native-svg';
 import type { ShownExtreme, ShownPlacement } from '@maquette/core';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { toPx, type SheetView } from './view.ts';
 
 /** The straightedge in plan, where it lies at the worst place. */
-export function EdgeLayer({ shown, view }: { shown: ShownPlacement; view: SheetView }) {
+export const EdgeLayer = memo(function EdgeLayer({ shown, view }: { shown: ShownPlacement; view: SheetView }) {
   const palette = usePalette();
   const [a, b] = [toPx(view, ...shown.profile.planFrom), toPx(view, ...shown.profile.planTo)];
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
@@ -36,10 +37,16 @@ export function EdgeLayer({ shown, view }: { shown: ShownPlacement; view: SheetV
       })}
     </G>
   );
-}
+});
 
 /** Letters on the highs and lows that the findings list. */
-export function ExtremesLayer({ extremes, view }: { extremes: readonly ShownExtreme[]; view: SheetView }) {
+export const ExtremesLayer = memo(function ExtremesLayer({
+  extremes,
+  view,
+}: {
+  extremes: readonly ShownExtreme[];
+  view: SheetView;
+}) {
   const palette = usePalette();
   return (
     <G>
@@ -63,4 +70,4 @@ export function ExtremesLayer({ extremes, view }: { extremes: readonly ShownExtr
       })}
     </G>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Defs, G, Line, Path, Pattern, Circle } from 'react-native-svg';
 import type { LevelMap } from '@maquette/core/flat';
 import { usePalette } from '../theme/theme.tsx';
@@ -10,7 +11,7 @@ const FAR = 'M-100000 -100000H200000V200000H-100000Z';
  * The level map: bands a millimetre apart (or as the legend says), highs with rising hatch and lows with dots so that it reads
  * without colour, zero line heavier. What is not measured yet stays blank.
  */
-export function LevelLayer({ map, view }: { map: LevelMap; view: SheetView }) {
+export const LevelLayer = memo(function LevelLayer({ map, view }: { map: LevelMap; view: SheetView }) {
   const palette = usePalette();
   const px = 1 / view.pxPerMm;
   const hatched = map.highs.filter((band) => band.levelMm >= 2 * map.stepMm);
@@ -68,7 +69,7 @@ export function LevelLayer({ map, view }: { map: LevelMap; view: SheetView }) {
       />
     </G>
   );
-}
+});
 
 /** Short line of the legend: what one band means. */
 export function LegendSwatch({ kind }: { kind: 'high' | 'low' }) {

@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Patch } from '@maquette/core/levelling';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
 
 /** Outlines of the places to fill, each with its letter. */
-export function PatchesLayer({
+export const PatchesLayer = memo(function PatchesLayer({
   patches,
   view,
   chosen,
@@ -49,4 +50,4 @@ export function PatchesLayer({
       })}
     </G>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { outlineOf, pointOnWall, type Door, type Polygon, type RoomFacts } from '@maquette/core/room';
 import { formatSpan } from '@maquette/core/units';
@@ -51,7 +52,7 @@ const LINE_FROM_PX = 64;
 const FIGURE_FROM_PX = 30;
 
 /** Walls as one heavy line, the door, and a dimension outside each wall. */
-export function Walls({
+export const Walls = memo(function Walls({
   room,
   view,
   dimensions = true,
@@ -158,4 +159,4 @@ export function Walls({
         : null}
     </G>
   );
-}
+});
