@@ -1,0 +1,75 @@
+// node scripts/screenshots.mjs: refreshes docs/screenshots from the demo data, at a phone's size and wide.
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildApp, buildServer, install, ROOT } from './steps.mjs';
+
+await install();
+await buildApp();
+await buildServer();
+const { chromium } = await import('@playwright/test');
+const data = mkdtempSync(join(tmpdir(), 'maquette-shots-'));
+const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data], {
+  cwd: ROOT,
+});
+const base = await new Promise((resolve) => {
+  server.stdout.on('data', (chunk) => {
+    const address = /http\S+/.exec(String(chunk));
+    if (address) resolve(address[0]);
+  });
+});
+const out = join(ROOT, 'docs/screenshots');
+mkdirSync(out, { recursive: true });
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args });
+
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+async function shot(name, viewport, path, act = async () => undefined) {
+  const page = await browser.newPage({ viewport });
+  await page.goto(base + path);
+  await page.waitForTimeout(3500);
+  await act(page);
+  await page.waitForTimeout(1200);
+  await page.screenshot({ path: join(out, `${name}.png`) });
+  await page.close();
+  console.log(name);
+}
+
+const button = (name) => (page) => page.getByRole('button', { name }).first().click();
+await shot('site-book-phone', PHONE, '/');
+await shot('site-book-wide', WIDE, '/');
+await shot('room-phone', PHONE, '/rooms/demo-parlour/room');
+await shot('room-wide', WIDE, '/rooms/demo-parlour/room');
+await shot('run-inches-phone', PHONE, '/rooms/demo-hall/flat');
+await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
+  await button(/Units: feet/)(page);
+  await page.waitForTimeout(800);
+  await page.keyboard.type('124');
+});
+await shot('run-wide', WIDE, '/rooms/demo-reading-room/flat', button('Read'));
+await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat');
+await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat');
+await shot('plan-phone', PHONE, '/rooms/demo-parlour/plan');
+await shot('plan-wide', WIDE, '/rooms/demo-parlour/plan', (page) =>
+  page.getByRole('radio', { name: /Pour to a plane/ }).click(),
+);
+await shot('import-phone', PHONE, '/rooms/demo-boot-room/import', async (page) => {
+  const chooser = page.waitForEvent('filechooser');
+  await button('Choose a file')(page);
+  await (await chooser).setFiles(join(ROOT, 'e2e/fixtures/bootroom-rod-comma.csv'));
+});
+await shot('card-wide', WIDE, '/cards/shipped-glue-vinyl');
+await browser.close();
+server.kill('SIGTERM');
+server.on('exit', () => rmSync(data, { recursive: true, force: true }));
