@@ -40,6 +40,10 @@ const UNITS: readonly { value: LengthUnit; label: string }[] = [
 ];
 const DELIMITERS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs' };
 
+function counted(n: number, word: string): string {
+  return `${n} ${word}${n === 1 ? '' : 's'}`;
+}
+
 /** Readings from a file: what was understood, what was not and why, and nothing stored before the user says so. */
 export function ImportScreen({ roomId }: { roomId: string }) {
   const palette = usePalette();
@@ -107,7 +111,16 @@ export function ImportScreen({ roomId }: { roomId: string }) {
         ) : (
           <>
             <Words bold size="large">{`${read.readings.length} readings understood in ${file!.name}`}</Words>
-            <Words testID="import-summary">{`${DELIMITERS[read.delimiter] ?? 'text'} between values · ${new Set(taken.map((r) => r.setup)).size} set-ups · ${read.benchmarks.length} benchmark readings${read.problems.length > 0 ? ` · ${read.problems.length} rows to look at` : ''}`}</Words>
+            <Words testID="import-summary">
+              {[
+                `${DELIMITERS[read.delimiter] ?? 'text'} between values`,
+                counted(new Set(taken.map((r) => r.setup)).size, 'set-up'),
+                read.benchmarks.length === 0
+                  ? 'no benchmark: heights are told against one another'
+                  : counted(read.benchmarks.length, 'benchmark reading'),
+                ...(read.problems.length > 0 ? [`${counted(read.problems.length, 'row')} to look at`] : []),
+              ].join(' · ')}
+            </Words>
             {read.comments.map((comment) => (
               <Words key={comment} size="small" quiet>
                 {comment}

@@ -30,6 +30,8 @@ import { Keys } from './keys.tsx';
 import { Trouble } from './trouble.tsx';
 
 const TAP_REACH_PX = 28;
+/** Height of the bench while reading on a phone: the pad and no more, the rest is for the sheet. */
+const PAD_PX = { metric: 376, imperial: 472 } as const;
 
 /** One room: the sheet, the bench of the chosen stage, the course. */
 export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: string }) {
@@ -136,7 +138,9 @@ function OpenRoom({
       description={description}
       wallNames={stage === 'room'}
       onTap={tap}
-      under={(view) => (draft ? null : <>{picture?.map ? <LevelLayer map={picture.map} view={view} /> : null}</>)}
+      under={(view) =>
+        draft || stage === 'room' ? null : <>{picture?.map ? <LevelLayer map={picture.map} view={view} /> : null}</>
+      }
       over={(view) =>
         draft || stage === 'room' ? null : (
           <>
@@ -309,7 +313,7 @@ function OpenRoom({
             <View style={reading ? styles.sheet : styles.sheetShort}>{sheet}</View>
             <View
               style={[
-                reading ? styles.benchRead : styles.benchPhone,
+                reading ? [styles.benchRead, { height: PAD_PX[room.units] }] : styles.benchPhone,
                 { backgroundColor: palette.bench, borderColor: palette.ink },
               ]}
             >
@@ -366,7 +370,7 @@ const styles = StyleSheet.create({
   sheetShort: { height: '36%', minHeight: 220 },
   bench: { width: BENCH_PX, borderLeftWidth: 2, minHeight: 0 },
   benchPhone: { flex: 1, borderTopWidth: 2, minHeight: 0 },
-  benchRead: { borderTopWidth: 2, maxHeight: 466, flexShrink: 0 },
+  benchRead: { borderTopWidth: 2, flexShrink: 0 },
   scroll: { flex: 1 },
   scrollBody: { paddingBottom: 8 },
   switch: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 6 },

@@ -1,9 +1,11 @@
 import { Pressable, StyleSheet, View } from 'react-native';
+import Svg from 'react-native-svg';
 import type { RoomPicture, ShownPlacement } from '@maquette/core';
 import { ruleWords, type CoveringCard } from '@maquette/core/coverings';
 import type { SchoolResult } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, formatReach, formatRod, unitLabel } from '@maquette/core/units';
+import { LegendSwatch } from '../../sheet/level-layer.tsx';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -108,6 +110,22 @@ export function Findings({ room, card, picture, schools, shown, onShow }: Props)
           ) : null}
         </>
       ) : null}
+      {picture.map ? (
+        <View style={styles.legend}>
+          {(['high', 'low'] as const).map((kind) => (
+            <View key={kind} style={styles.line}>
+              <Svg width={28} height={14} aria-hidden>
+                <LegendSwatch kind={kind} />
+              </Svg>
+              <Words size="small" quiet>{`${kind}, from ${formatGap(2 * picture.map!.stepMm, units)} ${unit}`}</Words>
+            </View>
+          ))}
+          <Words
+            size="small"
+            quiet
+          >{`lines each ${formatGap(picture.map.stepMm, units)} ${unit}, tilt taken out`}</Words>
+        </View>
+      ) : null}
       {rule && rule.extremes.length > 0 ? (
         <Fold
           title="Highs and lows"
@@ -188,6 +206,7 @@ export function Findings({ room, card, picture, schools, shown, onShow }: Props)
 }
 
 const styles = StyleSheet.create({
+  legend: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 4, alignItems: 'center' },
   actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8, borderTopWidth: 1 },
   main: { flexGrow: 2 },
   box: { padding: 16, gap: 12 },

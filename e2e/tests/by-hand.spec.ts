@@ -1,0 +1,108 @@
+import { expect, test } from '@playwright/test';
+import { accessible, key, newRoom, serve, type Running } from './app.ts';
+
+let running: Running;
+test.beforeAll(async () => {
+  running = await serve(false);
+});
+test.afterAll(() => running.close());
+
+test('a station is added and moved by a tap on the sheet, dropped, and brought back', async ({ page }) => {
+  await newRoom(page, running.url, 'Larder', '1400', '1000');
+  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await key(page, '1330');
+  await expect(page.getByText(/Read station 1 of 9/)).toBeVisible();
+  const box = (await page.getByTestId('sheet').boundingBox())!;
+  await page.getByRole('button', { name: 'Set out stations' }).click();
+  await page.getByRole('button', { name: 'Add a station' }).click();
+  await page.mouse.click(box.x + box.width / 2 + 22, box.y + box.height / 2 + 9);
+  await expect(page.getByText(/Read station \d+ of 10/)).toBeVisible();
+  await expect(page.getByText(/from .* · .* from /)).toBeVisible();
+  const where = await page.getByText(/from .* · .* from /).textContent();
+  await page.getByRole('button', { name: /^Move station/ }).click();
+  await page.mouse.click(box.x + box.width / 2 - 25, box.y + box.height / 2 - 9);
+  await expect(page.getByText(where!)).toHaveCount(0);
+  await page.getByRole('button', { name: /^Drop station/ }).click();
+  await expect(page.getByText(/Read station \d+ of 9/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByText(/Read station \d+ of 10/)).toBeVisible();
+});
+
+test('closer stations are more stations; a spacing out of range is asked back', async ({ page }) => {
+  await newRoom(page, running.url, 'Larder', '1400', '1000');
+  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: 'Set out stations' }).click();
+  const spacing = page.getByLabel('Station spacing, mm');
+  await spacing.fill('20');
+  await spacing.blur();
+  await expect(page.getByRole('alert')).toContainText('150 mm to 2 m is taken');
+  await spacing.fill('300');
+  await spacing.blur();
+  await expect(page.getByText(/^20 · 300 mm apart/)).toBeVisible();
+});
+
+test('a moved laser is a new set-up; one that closes badly is suspect and asks to be read again', async ({ page }) => {
+  await newRoom(page, running.url, 'Closet', '700', '700');
+  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await key(page, '1330');
+  const total = Number(/of (\d+)/.exec((await page.getByText(/Read station 1 of/).textContent())!)![1]);
+  await key(page, '1340');
+  await page.getByRole('button', { name: 'Benchmark' }).click();
+  await page.getByRole('button', { name: 'Laser moved' }).click();
+  await key(page, '1400');
+  for (let n = 2; n <= total; n++) {
+    await expect(page.getByText(`Read station ${n} of ${total}`)).toBeVisible();
+    await key(page, '1410');
+  }
+  await page.getByRole('button', { name: 'Close the set-up' }).click();
+  await key(page, '1403', 'Close');
+  await expect(page.getByText(/closes within 3 mm.*over 1 mm/)).toBeVisible();
+  await page.getByRole('button', { name: 'See the verdict' }).click();
+  await expect(page.getByTestId('verdict')).toHaveText('Measure');
+  await expect(page.getByText(/Read set-up B again/)).toBeVisible();
+});
+
+test('columns nobody can name are asked for and chosen', async ({ page }) => {
+  const room = await newRoom(page, running.url, 'Larder', '3000', '2000');
+  await page.goto(`${running.url}/rooms/${room}/import`);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a file' }).click();
+  await (
+    await chooser
+  ).setFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('p;q;r\n0,5;0,5;1300\n1,0;0,5;1301\n') });
+  await expect(page.getByRole('alert')).toContainText('Say which column is Along (x), Across (y), Rod');
+  await accessible(page);
+  for (const [header, role] of [
+    ['p', 'Along (x)'],
+    ['q', 'Across (y)'],
+    ['r', 'Rod'],
+  ] as const) {
+    await page
+      .getByRole('radiogroup', { name: `“${header}”` })
+      .getByRole('radio', { name: role })
+      .click();
+  }
+  await expect(page.getByText('2 readings understood')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take 2 readings' })).toBeEnabled();
+});
+
+test('rooms change places in the job', async ({ page }) => {
+  await newRoom(page, running.url, 'First', '1400', '1000');
+  await page.getByRole('button', { name: 'Site book' }).click();
+  await page.getByRole('button', { name: 'Open Ferry Cottage' }).last().click();
+  await page.getByRole('button', { name: 'Add a room' }).click();
+  await page.getByLabel('What the room is called').fill('Second');
+  await page.getByLabel('Along the door wall').fill('2000');
+  await page.getByLabel('Across it').fill('1500');
+  await page.getByLabel('Across it').blur();
+  await page.getByRole('button', { name: 'Add the room' }).click();
+  await page.waitForURL(/\/rooms\//);
+  await page.goBack();
+  const order = () =>
+    page
+      .getByRole('button', { name: /^Open\. / })
+      .evaluateAll((nodes) => nodes.map((node) => node.getAttribute('aria-label')));
+  await expect.poll(order).toEqual(['Open. First', 'Open. Second']);
+  await page.getByRole('button', { name: 'Earlier. Move Second' }).click();
+  await expect.poll(order).toEqual(['Open. Second', 'Open. First']);
+});
