@@ -1,0 +1,121 @@
+import { useMemo, useSyncExternalStore } from 'react';
+import {
+  checkWrite,
+  type BodyOf,
+  type Book,
+  type FactKind,
+  type FieldProblem,
+  type RoomFactsAnswer,
+} from '@maquette/contract';
+import { bookKey, queryClient, roomKey } from './client.ts';
+import { newId, nowUtc } from './ids.ts';
+import { bodyOf, overlay } from './merge.ts';
+import { outbox, post } from './outbox.ts';
+
+/** One change asked for: a fact's new body, or its removal. */
+export interface Change<K extends FactKind = FactKind> {
+  kind: K;
+  id: string;
+  roomId?: string | null;
+  body: BodyOf<K>;
+  deleted?: boolean;
+}
+
+export type Written = { ok: true } | { ok: false; problems: FieldProblem[] };
+
+interface Step {
+  words: string;
+  changes: Change[];
+}
+
+let done: Step[] = [];
+const listeners = new Set<() => void>();
+const UNDO_DEPTH = 50;
+
+function setDone(next: Step[]): void {
+  done = next.slice(-UNDO_DEPTH);
+  for (const listener of listeners) listener();
+}
+
+/** The newest version of a fact this device knows of, removed ones included. */
+function held(change: Change): { version: number; body: Record<string, unknown>; deleted: boolean } | null {
+  const inRoom = change.roomId ? queryClient.getQueryData<RoomFactsAnswer>(roomKey(change.roomId)) : undefined;
+  const book = queryClient.getQueryData<Book>(bookKey);
+  const cached =
+    (inRoom as Record<string, unknown[]> | undefined)?.[change.kind] ??
+    (book as Record<string, unknown[]> | undefined)?.[change.kind] ??
+    [];
+  const { waiting } = outbox.get();
+  const own = waiting.filter((write) => write.id === change.id);
+  const last = own[own.length - 1];
+  if (last) return { version: last.baseVersion + 1, body: last.body, deleted: last.deleted };
+  const fact = overlay(change.kind, cached as never[], []).find((other) => other.id === change.id);
+  if (fact) return { version: fact.version, body: bodyOf(fact), deleted: false };
+  const gone = removed.get(change.id);
+  return gone ? { ...gone, deleted: true } : null;
+}
+
+/** Facts removed in this visit, which the cache no longer lists: undo needs their version. */
+const removed = new Map<string, { version: number; body: Record<string, unknown> }>();
+
+async function put(changes: readonly Change[]): Promise<Step['changes']> {
+  const undo: Change[] = [];
+  const writes = changes.map((change) => {
+    const before = held(change);
+    undo.unshift({ ...change, body: (before?.body ?? change.body) as never, deleted: before ? before.deleted : true });
+    if (change.deleted) removed.set(change.id, { version: (before?.version ?? 0) + 1, body: change.body as never });
+    return {
+      writeId: newId(),
+      kind: change.kind,
+      id: change.id,
+      roomId: change.roomId ?? null,
+      baseVersion: before?.version ?? 0,
+      body: change.body as Record<string, unknown>,
+      deleted: change.deleted ?? false,
+      madeAt: nowUtc(),
+    };
+  });
+  await post(writes);
+  return undo;
+}
+
+/**
+ * Writes facts: checked by the same classes the server uses, durable on the device when it resolves, sent when there is
+ * signal, undone as one step. Nothing is written when one of them has a problem.
+ */
+export async function write(words: string, changes: readonly Change[]): Promise<Written> {
+  const problems = changes.flatMap((change) =>
+    checkWrite(change.kind, { ...change.body, baseVersion: 0, writeId: 'check', deleted: false }),
+  );
+  if (problems.length > 0) return { ok: false, problems };
+  const undo = await put(changes);
+  setDone([...done, { words, changes: undo }]);
+  return { ok: true };
+}
+
+/** Takes the last step back. */
+export async function undoLast(): Promise<string | null> {
+  const step = done[done.length - 1];
+  if (!step) return null;
+  setDone(done.slice(0, -1));
+  await put(step.changes);
+  return step.words;
+}
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+/** What Undo would take back, or null. */
+export function useUndo(): { words: string; undo: () => void } | null {
+  const steps = useSyncExternalStore(
+    subscribe,
+    () => done,
+    () => done,
+  );
+  return useMemo(() => {
+    const last = steps[steps.length - 1];
+    return last ? { words: last.words, undo: () => void undoLast() } : null;
+  }, [steps]);
+}
