@@ -20,6 +20,11 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      moduleNameMapper: {
+        // The browser preset does not transform .mjs: take the UMD builds.
+        '^d3-contour$': `${__dirname}/node_modules/d3-contour/dist/d3-contour.js`,
+        '^d3-array$': `${__dirname}/node_modules/d3-array/dist/d3-array.js`,
+      },
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|d3-contour|d3-array|internmap))',
       ],

@@ -29,12 +29,10 @@ export async function api<T>(path: string, init: { method?: string; body?: unkno
   if (answer.ok) return (await answer.json().catch(() => ({}))) as T;
   // A gateway in between, or a server that is going down, is not a refusal of what was sent.
   if (answer.status >= 500) throw new Unreachable(`The server answered ${answer.status}`);
-  const problem = (await answer
-    .json()
-    .catch(() => ({
-      type: 'about:blank',
-      title: `The server answered ${answer.status}`,
-      status: answer.status,
-    }))) as Problem;
+  const problem = (await answer.json().catch(() => ({
+    type: 'about:blank',
+    title: `The server answered ${answer.status}`,
+    status: answer.status,
+  }))) as Problem;
   throw new Refused(problem);
 }

@@ -1,23 +1,22 @@
 import { useCallback, useMemo, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { RoomFacts, Wall } from '@maquette/core/room';
-import { newId } from '../data/ids.ts';
-import { bodyOf } from '../data/merge.ts';
 import { useBook, useRoom } from '../data/use-facts.ts';
-import { undoLast, write } from '../data/write.ts';
+import { undoLast } from '../data/write.ts';
 import { Course } from '../course/course.tsx';
 import { EdgeLayer, ExtremesLayer } from '../sheet/edge-layer.tsx';
 import { LevelLayer } from '../sheet/level-layer.tsx';
 import { PatchesLayer } from '../sheet/patches-layer.tsx';
 import { Sheet } from '../sheet/sheet.tsx';
 import { StationsLayer } from '../sheet/stations-layer.tsx';
-import { toMmPoint, toPx, type SheetView } from '../sheet/view.ts';
 import { Findings, FindingsActions } from '../stages/flat/findings.tsx';
 import { ReadBench } from '../stages/flat/read-bench.tsx';
-import { StationsPanel, type Placing } from '../stages/flat/stations-panel.tsx';
+import { StationsPanel } from '../stages/flat/stations-panel.tsx';
+import { usePlacing } from '../stages/flat/use-placing.ts';
 import { useRun } from '../stages/flat/use-run.ts';
 import { PlanBench, type Way } from '../stages/plan/plan-bench.tsx';
+import { PlanSide } from '../stages/plan/plan-side.tsx';
 import { RoomBench } from '../stages/room/room-bench.tsx';
 import { isStage, markOf, STAGES, type Stage } from '../stages/stages.ts';
 import { BENCH_PX, usePalette, WIDE_PX } from '../theme/theme.tsx';
@@ -28,8 +27,8 @@ import { useJudged, usePlanned } from '../worker/use-judged.ts';
 import { Header } from './header.tsx';
 import { Keys } from './keys.tsx';
 import { Trouble } from './trouble.tsx';
+import { UnitsButton } from './units-button.tsx';
 
-const TAP_REACH_PX = 28;
 /** Height of the bench while reading on a phone: the pad and no more, the rest is for the sheet. */
 const PAD_PX = { metric: 376, imperial: 472 } as const;
 
@@ -71,7 +70,6 @@ function OpenRoom({
   const [draft, setDraft] = useState<Wall[] | null>(null);
   const [findings, setFindings] = useState<boolean | null>(null);
   const [showing, setShowing] = useState(0);
-  const [placing, setPlacing] = useState<Placing>('none');
   const [way, setWay] = useState<Way>('fill');
   const [patch, setPatch] = useState<string | null>(null);
   const [trouble, setTrouble] = useState(true);
@@ -81,6 +79,7 @@ function OpenRoom({
   const planned = usePlanned(onRecord, shown.flat, shown.card, stage === 'plan' && shown.readings.length > 0);
   const stations = useMemo(() => picture?.stations ?? [], [picture]);
   const run = useRun(shown, stations);
+  const { placing, setPlacing, tap } = usePlacing(shown, stations, run, () => setFindings(false));
   const levels = useMemo(() => new Map((picture?.levels ?? []).map((l) => [l.stationKey, l.levelMm])), [picture]);
   const job = book.jobs.find((j) => j.id === onRecord.jobId);
   // A floor that is fully read opens on its verdict; one that is not opens where the reading goes on.
@@ -92,52 +91,13 @@ function OpenRoom({
 
   const go = useCallback((next: Stage) => router.replace(`/rooms/${onRecord.id}/${next}`), [router, onRecord.id]);
 
-  const tap = (view: SheetView, xPx: number, yPx: number) => {
-    if (stage !== 'flat') return;
-    const [xMm, yMm] = toMmPoint(view, xPx, yPx);
-    if (placing === 'add') {
-      const id = newId();
-      void write('Station added', [
-        {
-          kind: 'stations',
-          id,
-          roomId: onRecord.id,
-          body: { replacesKey: null, xMm: Math.round(xMm), yMm: Math.round(yMm), dropped: false },
-        },
-      ]);
-      run.choose(id);
-      return setPlacing('none');
-    }
-    if (placing === 'move' && run.current) {
-      const station = run.current;
-      const mark = shown.stations.find((s) => s.id === station.key || s.replacesKey === station.key);
-      const body = {
-        replacesKey: station.source === 'added' ? null : station.key,
-        xMm: Math.round(xMm),
-        yMm: Math.round(yMm),
-        dropped: false,
-      };
-      void write(`Station ${station.number} moved`, [
-        { kind: 'stations', id: mark?.id ?? newId(), roomId: onRecord.id, body },
-      ]);
-      return setPlacing('none');
-    }
-    const near = stations
-      .map((s) => ({ s, d: Math.hypot(toPx(view, s.xMm, s.yMm)[0] - xPx, toPx(view, s.xMm, s.yMm)[1] - yPx) }))
-      .sort((a, b) => a.d - b.d)[0];
-    if (near && near.d <= TAP_REACH_PX) {
-      run.choose(near.s.key);
-      setFindings(false);
-    }
-  };
-
   const description = `${onRecord.name}: ${stations.length} stations, ${levels.size} read. ${picture?.criteria[0]?.margin ?? ''}`;
   const sheet = (
     <Sheet
       room={room}
       description={description}
       wallNames={stage === 'room'}
-      onTap={tap}
+      {...(stage === 'flat' ? { onTap: tap } : {})}
       under={(view) =>
         draft || stage === 'room' ? null : <>{picture?.map ? <LevelLayer map={picture.map} view={view} /> : null}</>
       }
@@ -164,27 +124,6 @@ function OpenRoom({
         )
       }
     />
-  );
-
-  const units = (
-    <Pressable
-      role="button"
-      accessibilityLabel={`Units: ${room.units === 'metric' ? 'millimetres' : 'feet and inches'}. Change`}
-      onPress={() =>
-        void write(room.units === 'metric' ? 'Feet and inches' : 'Metric', [
-          {
-            kind: 'rooms',
-            id: onRecord.id,
-            body: { ...bodyOf(shown.room!), units: room.units === 'metric' ? 'imperial' : 'metric' } as never,
-          },
-        ])
-      }
-      style={styles.units}
-    >
-      <Words figure bold color={palette.chalk}>
-        {room.units === 'metric' ? 'mm' : 'ft in'}
-      </Words>
-    </Pressable>
   );
 
   const bench =
@@ -294,7 +233,7 @@ function OpenRoom({
         title={onRecord.name}
         backLabel="Site book"
         onBack={() => router.replace('/')}
-        right={units}
+        right={<UnitsButton room={shown.room!} />}
         onTrouble={() => setTrouble(!trouble)}
       />
       {wide ? (
@@ -329,41 +268,9 @@ function OpenRoom({
   );
 }
 
-function PlanSide({
-  planned,
-  none,
-  onRead,
-  children,
-}: {
-  planned: ReturnType<typeof usePlanned>;
-  none: boolean;
-  onRead: () => void;
-  children: React.ReactNode;
-}) {
-  if (none) {
-    return (
-      <View style={styles.note}>
-        <Words bold>Nothing read yet, so there is nothing to plan.</Words>
-        <Button kind="main" label="Read the floor" onPress={onRead} />
-      </View>
-    );
-  }
-  if (planned.working) {
-    return (
-      <View style={styles.note}>
-        <Words role="status">Working out the smallest fill and checking it at 36 directions …</Words>
-        <Button label="Stop" onPress={planned.stop} />
-      </View>
-    );
-  }
-  if (planned.failed) return <Words style={styles.note}>{planned.failed}</Words>;
-  return <>{children}</>;
-}
-
 const styles = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   note: { padding: 16, gap: 12 },
-  units: { minHeight: 48, minWidth: 52, alignItems: 'flex-end', justifyContent: 'center' },
   wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
   phone: { flex: 1, minHeight: 0 },
   sheet: { flex: 1, minHeight: 0 },

@@ -12,6 +12,7 @@ interface Held {
 
 const TAP_PX = 8;
 const DOUBLE_MS = 300;
+const DOUBLE_PX = 24;
 
 /**
  * Pan with one finger, pinch with two, wheel to zoom, double tap to fit, tap to choose. Follows the fitted view until the
@@ -37,7 +38,7 @@ export function useSheetView(
     if (!node?.addEventListener) return;
     const fingers = new Map<number, [number, number]>();
     let moved = 0;
-    let tappedAt = 0;
+    let tapped = { at: 0, x: 0, y: 0 };
     const at = (event: PointerEvent | WheelEvent): [number, number] => {
       const box = node.getBoundingClientRect();
       return [event.clientX - box.left, event.clientY - box.top];
@@ -64,9 +65,11 @@ export function useSheetView(
     const up = (event: PointerEvent) => {
       const was = fingers.delete(event.pointerId);
       if (!was || event.type === 'pointercancel' || fingers.size > 0 || moved > TAP_PX) return;
-      if (event.timeStamp - tappedAt < DOUBLE_MS) setOwn(null);
-      else held.current.onTap(...at(event));
-      tappedAt = event.timeStamp;
+      const [x, y] = at(event);
+      const near = Math.hypot(x - tapped.x, y - tapped.y) < DOUBLE_PX;
+      if (near && event.timeStamp - tapped.at < DOUBLE_MS) setOwn(null);
+      else held.current.onTap(x, y);
+      tapped = { at: event.timeStamp, x, y };
     };
     const wheel = (event: WheelEvent) => {
       event.preventDefault();

@@ -1,4 +1,5 @@
 import type { Answers, Ask, Told } from './messages.ts';
+import { startWorker } from './start-worker.ts';
 
 type Question = Omit<Ask, 'id'>;
 
@@ -29,7 +30,7 @@ export function openDesk(): Desk {
   let count = 0;
 
   function start(): Worker {
-    const made = new Worker(new URL('./room.worker', import.meta.url));
+    const made = startWorker();
     made.onmessage = (event: MessageEvent<Told>) => {
       if (!busy || event.data.id !== busy.id) return;
       const { told } = busy;

@@ -6,7 +6,7 @@ export interface Evidence {
   judged: Uint8Array;
   /** Share of the floor within the spacing's own reach of a reading, 0 to 1. */
   coveredShare: number;
-  /** Diameter of the largest circle on the floor with no reading in it, mm: the smallest feature sure to be seen is wider. */
+  /** Diameter no circle on the floor without a reading in it exceeds, mm: a feature wider than this is sure to be seen. */
   blindMm: number;
   /** Middle of that circle: the largest unmeasured area. */
   blindAt: [number, number] | null;
@@ -44,7 +44,8 @@ export function evidenceOf(grid: Grid, sites: readonly { xMm: number; yMm: numbe
   return {
     judged,
     coveredShare: floor === 0 ? 0 : covered / floor,
-    blindMm: known ? 2 * Math.sqrt(worst) : Infinity,
+    // The true middle may lie up to half a cell's diagonal from the cell found: the figure is a bound, never too small.
+    blindMm: known ? 2 * Math.sqrt(worst) + grid.cellMm * Math.SQRT2 : Infinity,
     blindAt:
       at < 0 ? null : [grid.x0Mm + (at % grid.nx) * grid.cellMm, grid.y0Mm + Math.floor(at / grid.nx) * grid.cellMm],
   };

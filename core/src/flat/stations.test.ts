@@ -73,6 +73,7 @@ test('a moved station keeps its key; a dropped one leaves; an added one joins', 
   expect(stations.find((s) => s.key === first!.key)).toMatchObject({ xMm: 222, yMm: 333, source: 'moved' });
   expect(stations.some((s) => s.key === second!.key)).toBe(false);
   expect(stations.find((s) => s.key === 'mine')).toMatchObject({ source: 'added' });
+  expect(stations).toHaveLength(stationsOf(plan, 600, [], [], door).length);
 });
 
 test('readings from a file take the place of the proposed stations near them', () => {

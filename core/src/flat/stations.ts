@@ -74,7 +74,8 @@ export function stationsOf(
     known.add(reading.stationKey);
     list.push({ key: reading.stationKey, xMm: reading.xMm, yMm: reading.yMm, source: 'file' });
   }
-  const strangers = [...list];
+  // An added station is one more, on something seen; only readings from elsewhere stand in for proposals.
+  const strangers = list.filter((s) => s.source === 'file');
   const read = new Set(readings.map((reading) => reading.stationKey));
   for (const p of proposed) {
     const mark = replaced.get(p.key);

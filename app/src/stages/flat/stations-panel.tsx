@@ -16,8 +16,8 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
-
-export type Placing = 'none' | 'add' | 'move';
+import { stationChange } from './station-change.ts';
+import type { Placing } from './use-placing.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -50,19 +50,7 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
       ]);
       return;
     }
-    const mark = shown.stations.find((s) => s.id === current.key || s.replacesKey === current.key);
-    const body = {
-      replacesKey: current.source === 'added' ? null : current.key,
-      xMm: current.xMm,
-      yMm: current.yMm,
-      dropped: true,
-    };
-    if (mark)
-      void write(`Station ${current.number} dropped`, [{ kind: 'stations', id: mark.id, roomId: room.id, body }]);
-    else
-      void write(`Station ${current.number} dropped`, [
-        { kind: 'stations', id: crypto.randomUUID(), roomId: room.id, body },
-      ]);
+    void write(`Station ${current.number} dropped`, [stationChange(shown, current, { dropped: true })]);
   };
   return (
     <View style={styles.box}>

@@ -1,0 +1,137 @@
+import type { Waiting } from './outbox.ts';
+
+/** IndexedDB as a map that outlives a reload of the module. */
+const mockDisk = new Map<string, Waiting>();
+jest.mock('idb-keyval', () => ({
+  createStore: () => null,
+  set: async (key: string, value: Waiting) => void mockDisk.set(key, structuredClone(value)),
+  del: async (key: string) => void mockDisk.delete(key),
+  delMany: async (keys: string[]) => keys.forEach((key) => mockDisk.delete(key)),
+  entries: async () => [...mockDisk.entries()],
+}));
+
+interface Sent {
+  path: string;
+  body: { baseVersion: number; writeId: string; rodMm: number };
+}
+let sent: Sent[] = [];
+let answer: (sent: Sent) => { status: number; body: unknown } | null;
+
+beforeEach(() => {
+  jest.resetModules();
+  jest.useFakeTimers();
+  mockDisk.clear();
+  sent = [];
+  answer = (one) => ({
+    status: 201,
+    body: { ...one.body, id: 'r1', version: one.body.baseVersion + 1, roomId: 'room' },
+  });
+  globalThis.structuredClone ??= (value: unknown) => JSON.parse(JSON.stringify(value));
+  AbortSignal.timeout ??= () => new AbortController().signal;
+  globalThis.fetch = (async (path: string, init: { body: string }) => {
+    const one = { path, body: JSON.parse(init.body) };
+    const said = answer(one);
+    if (!said) throw new TypeError('no network');
+    sent.push(one);
+    return { ok: said.status < 300, status: said.status, json: async () => said.body };
+  }) as never;
+});
+afterEach(() => jest.useRealTimers());
+
+const load = () => jest.requireActual<typeof import('./outbox.ts')>('./outbox.ts');
+const reading = (writeId: string, baseVersion: number, rodMm: number, id = 'r1') => ({
+  writeId,
+  kind: 'readings' as const,
+  id,
+  roomId: 'room',
+  baseVersion,
+  body: { rodMm },
+  deleted: false,
+  madeAt: 't',
+});
+const settle = async () => {
+  for (let i = 0; i < 40; i++) await Promise.resolve();
+};
+
+test('a write is on the device first, then sent once, in order', async () => {
+  const outbox = load();
+  await outbox.startOutbox(() => undefined);
+  await outbox.post([reading('w1', 0, 10), reading('w2', 1, 11)]);
+  await settle();
+  expect(sent.map((s) => [s.path, s.body.writeId, s.body.baseVersion])).toEqual([
+    ['/api/rooms/room/readings/r1', 'w1', 0],
+    ['/api/rooms/room/readings/r1', 'w2', 1],
+  ]);
+  expect(outbox.outbox.get().waiting).toEqual([]);
+  // The records go only when the cache that holds the answers has been kept.
+  expect([...mockDisk.keys()]).toEqual(['w1', 'w2']);
+  await outbox.forget(outbox.answeredWrites());
+  expect(mockDisk.size).toBe(0);
+});
+
+test('without signal it waits, survives a reload and is sent when the server answers', async () => {
+  answer = () => null;
+  const first = load();
+  await first.startOutbox(() => undefined);
+  await first.post([reading('w1', 0, 10)]);
+  await settle();
+  expect(first.outbox.get()).toMatchObject({ reachable: false, waiting: [{ writeId: 'w1' }] });
+  jest.resetModules();
+  const second = load();
+  answer = (one) => ({ status: 201, body: { ...one.body, id: 'r1', version: 1 } });
+  await second.startOutbox(() => undefined);
+  await settle();
+  expect(sent.map((s) => s.body.writeId)).toEqual(['w1']);
+  expect(second.outbox.get()).toMatchObject({ reachable: true, waiting: [] });
+});
+
+test('it tries again by itself', async () => {
+  answer = () => null;
+  const outbox = load();
+  await outbox.startOutbox(() => undefined);
+  await outbox.post([reading('w1', 0, 10)]);
+  await settle();
+  answer = (one) => ({ status: 200, body: { ...one.body, id: 'r1', version: 1 } });
+  await jest.advanceTimersByTimeAsync(10_000);
+  await settle();
+  expect(outbox.outbox.get().waiting).toEqual([]);
+});
+
+test('a conflict holds up its own fact only; keeping mine sends it on top of theirs', async () => {
+  answer = (one) =>
+    one.body.writeId === 'w1'
+      ? { status: 409, body: { status: 409, title: 'changed', current: { version: 4, rodMm: 99 } } }
+      : { status: 200, body: { ...one.body, id: 'x', version: one.body.baseVersion + 1 } };
+  const outbox = load();
+  await outbox.startOutbox(() => undefined);
+  await outbox.post([reading('w1', 1, 10), reading('w2', 2, 11), reading('w3', 0, 50, 'r2')]);
+  await settle();
+  expect(outbox.outbox.get().waiting.map((w) => [w.writeId, w.trouble?.status ?? null])).toEqual([
+    ['w1', 409],
+    ['w2', null],
+  ]);
+  await outbox.insist('r1', 'w9');
+  await settle();
+  expect(sent.at(-1)!.body).toMatchObject({ writeId: 'w9', baseVersion: 4, rodMm: 11 });
+  expect(outbox.outbox.get().waiting).toEqual([]);
+});
+
+test('taking theirs lets go of every write made on top of mine', async () => {
+  answer = () => ({ status: 409, body: { status: 409, title: 'changed', current: { version: 4 } } });
+  const outbox = load();
+  await outbox.startOutbox(() => undefined);
+  await outbox.post([reading('w1', 1, 10), reading('w2', 2, 11)]);
+  await settle();
+  await outbox.discard('r1');
+  expect(outbox.outbox.get().waiting).toEqual([]);
+  expect(mockDisk.size).toBe(0);
+});
+
+test('a server that stumbles is no refusal: the write stays and is tried again', async () => {
+  answer = () => ({ status: 503, body: {} });
+  const outbox = load();
+  await outbox.startOutbox(() => undefined);
+  await outbox.post([reading('w1', 0, 10)]);
+  await settle();
+  expect(outbox.outbox.get()).toMatchObject({ reachable: false, waiting: [{ writeId: 'w1', trouble: null }] });
+});

@@ -1,0 +1,96 @@
+import '@testing-library/jest-dom';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { assessRoom, pictureOf } from '@maquette/core';
+import { SHIPPED_CARDS } from '@maquette/core/coverings';
+import { stationsOf, underEachSchool, type FlatFacts } from '@maquette/core/flat';
+import { planOf, rectangleWalls, type RoomFacts } from '@maquette/core/room';
+import { Findings, FindingsActions } from './findings.tsx';
+
+const room: RoomFacts = {
+  id: 'room',
+  jobId: 'job',
+  name: 'Room',
+  rank: 0,
+  walls: rectangleWalls(3000, 2400),
+  door: null,
+  baseKind: 'slab-on-ground',
+  cardId: 'shipped-click-vinyl',
+  units: 'metric',
+  spacingMm: null,
+  contactsOnly: false,
+};
+const card = SHIPPED_CARDS[0]!;
+
+function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
+  const stations = stationsOf(planOf(room), 600, [], [], { xMm: 0, yMm: 0 });
+  const flat: FlatFacts = {
+    setups: [{ id: 'A', name: 'A', openRodMm: 1000, closeRodMm: 1000.3, startedAt: '0' }],
+    stations: [],
+    readings: stations.map((s, i) => ({
+      id: `r${i}`,
+      setupId: 'A',
+      stationKey: s.key,
+      xMm: s.xMm,
+      yMm: s.yMm,
+      rodMm: 1000 + depthMm * Math.exp(-((s.xMm - 1500) ** 2 + (s.yMm - 1200) ** 2) / 3e5),
+      takenAt: String(i).padStart(3, '0'),
+      note: '',
+    })),
+  };
+  const own = { ...room, units };
+  const assessment = assessRoom({ room: own, flat }, card, 't');
+  return { own, picture: pictureOf(assessment, own), schools: underEachSchool(assessment.flat!, card.rules, false) };
+}
+
+function show(depthMm: number, units?: 'metric' | 'imperial') {
+  const { own, picture, schools } = judged(depthMm, units);
+  const onShow = jest.fn();
+  const onPlan = jest.fn();
+  render(
+    <>
+      <Findings room={own} card={card} picture={picture} schools={schools} shown={0} onShow={onShow} />
+      <FindingsActions picture={picture} onRead={() => undefined} onPlan={onPlan} />
+    </>,
+  );
+  return { picture, onShow, onPlan, user: userEvent.setup() };
+}
+
+test('over the rule: word, margin, place, rule, section, low by name, and the way to the plan', async () => {
+  const { picture, onPlan, user } = show(9);
+  const over = picture.rules[0]!.overMm;
+  expect(over).toBeGreaterThan(0);
+  expect(screen.getByTestId('verdict')).toHaveTextContent('Work');
+  expect(screen.getByTestId('margin')).toHaveTextContent(`${Math.round(over * 10) / 10} over`);
+  expect(screen.getByRole('img', { name: /Section through the floor/ })).toBeInTheDocument();
+  expect(screen.getByText(/Low: leaves/)).toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'Plan the levelling' }));
+  expect(onPlan).toHaveBeenCalled();
+});
+
+test('inside the rule: lay, and what that does not say', () => {
+  show(0.5);
+  expect(screen.getByTestId('verdict')).toHaveTextContent('Lay');
+  expect(screen.getByTestId('margin')).toHaveTextContent('inside');
+  expect(screen.getByText(/failure probability is not computed/)).toBeInTheDocument();
+  expect(screen.queryByRole('button', { name: 'Plan the levelling' })).toBeNull();
+});
+
+test('the reason names rule, readings, surface and what the stations cannot see', async () => {
+  const { user } = show(9);
+  await user.click(screen.getByRole('button', { name: /^Why / }));
+  for (const words of [
+    /from the card/,
+    /one benchmark/,
+    /universal kriging/,
+    /widest circle without a reading/,
+    /Tilt, left out/,
+  ]) {
+    expect(screen.getByText(words)).toBeInTheDocument();
+  }
+});
+
+test('inches show no millimetre in the findings', () => {
+  show(9, 'imperial');
+  expect(screen.getByTestId('findings').textContent).not.toMatch(/\d ?mm\b/);
+});

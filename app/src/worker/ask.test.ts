@@ -1,0 +1,80 @@
+import type { Ask, Told } from './messages.ts';
+
+/** A worker that answers when told to. */
+class MockWorker {
+  static made: MockWorker[] = [];
+  asked: Ask[] = [];
+  ended = false;
+  onmessage: ((event: { data: Told }) => void) | null = null;
+  constructor() {
+    MockWorker.made.push(this);
+  }
+  postMessage(ask: Ask) {
+    this.asked.push(ask);
+  }
+  terminate() {
+    this.ended = true;
+  }
+  answer(answer: unknown) {
+    this.onmessage!({ data: { id: this.asked.at(-1)!.id, ok: true, answer: answer as never, tookMs: 1 } });
+  }
+}
+
+jest.mock('./start-worker.ts', () => ({ startWorker: () => new MockWorker() }));
+import { openDesk } from './ask.ts';
+
+const question = (name: string, kind: Ask['kind'] = 'judge') => ({
+  kind,
+  facts: { name } as never,
+  card: {} as never,
+  atUtc: 't',
+});
+const names = (worker: MockWorker) =>
+  worker.asked.map((a) => `${a.kind} ${(a.facts as unknown as { name: string }).name}`);
+
+beforeEach(() => (MockWorker.made = []));
+
+test('while it works, only the newest question waits', () => {
+  const desk = openDesk();
+  const told: unknown[] = [];
+  for (const name of ['1', '2', '3']) desk.ask(question(name), (answer) => told.push(answer));
+  const [worker] = MockWorker.made;
+  worker!.answer('a');
+  worker!.answer('b');
+  expect(names(worker!)).toEqual(['judge 1', 'judge 3']);
+  expect(told).toEqual(['a', 'b']);
+});
+
+test('a later question never takes the place of a newer one, and is dropped by it', () => {
+  const desk = openDesk();
+  desk.ask(question('1'), () => desk.ask(question('1', 'schools'), () => undefined, 'later'));
+  desk.ask(question('2'), () => desk.ask(question('2', 'schools'), () => undefined, 'later'));
+  const [worker] = MockWorker.made;
+  worker!.answer('picture 1');
+  expect(names(worker!)).toEqual(['judge 1', 'judge 2']);
+  worker!.answer('picture 2');
+  expect(names(worker!)).toEqual(['judge 1', 'judge 2', 'schools 2']);
+});
+
+test('stopping ends the worker at once; the next question has a new one', () => {
+  const desk = openDesk();
+  const told = jest.fn();
+  desk.ask(question('1'), told);
+  desk.stop();
+  expect(MockWorker.made[0]!.ended).toBe(true);
+  MockWorker.made[0]!.answer('too late');
+  expect(told).not.toHaveBeenCalled();
+  desk.ask(question('2'), told);
+  MockWorker.made[1]!.answer('in time');
+  expect(told).toHaveBeenCalledWith('in time', null);
+});
+
+test('what went wrong in the worker is told in words', () => {
+  const desk = openDesk();
+  const told = jest.fn();
+  desk.ask(question('1'), told);
+  MockWorker.made[0]!.onmessage!({
+    data: { id: MockWorker.made[0]!.asked[0]!.id, ok: false, reason: 'the readings lie on top of one another' },
+  });
+  expect(told).toHaveBeenCalledWith(null, 'the readings lie on top of one another');
+});

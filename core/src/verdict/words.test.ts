@@ -1,0 +1,23 @@
+import { rectangleWalls, planOf } from '../room/index.ts';
+import { placeWords, worstVerdict } from './index.ts';
+
+test('stop over work over measure over wait over lay', () => {
+  expect(worstVerdict(['lay', 'wait', 'measure', 'work', 'stop'])).toBe('stop');
+  expect(worstVerdict(['lay', 'wait', 'measure', 'work'])).toBe('work');
+  expect(worstVerdict(['lay', 'wait', 'measure'])).toBe('measure');
+  expect(worstVerdict(['lay', 'wait'])).toBe('wait');
+  expect(worstVerdict(['lay'])).toBe('lay');
+  expect(worstVerdict([])).toBe('measure');
+});
+
+test('a place is told by two tapes, in the room’s units', () => {
+  const room = {
+    walls: rectangleWalls(5000, 4000),
+    door: { wall: 0, fromMm: 0, widthMm: 800, hinge: 'start', swing: 'in' } as const,
+    units: 'metric' as const,
+  };
+  expect(placeWords(room as never, planOf(room), [4160, 810])).toBe('0.81 m from door wall, 0.84 m from W2');
+  expect(placeWords({ ...room, units: 'imperial' } as never, planOf(room), [4160, 810])).toContain(
+    `2' 7 7/8" from door wall`,
+  );
+});
