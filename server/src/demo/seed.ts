@@ -4,7 +4,7 @@ import { entryPoint, planOf } from '@maquette/core/room';
 import { roundTo } from '@maquette/core/units';
 import type { FactKind, WriteOf } from '@maquette/contract';
 import { putFact } from '../store/facts.ts';
-import type { Store, Transaction } from '../store/open.ts';
+import type { Store } from '../store/open.ts';
 import { normal, seeded } from './chance.ts';
 import { SCENARIO, type DemoRoom } from './scenario.ts';
 
@@ -40,7 +40,7 @@ export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): P
     };
     for (const [j, job] of SCENARIO.entries()) {
       await put('jobs', `demo-${job.slug}`, null, { name: job.name, about: job.about, rank: j });
-      for (const [r, room] of job.rooms.entries()) await seedRoom(tx, put, `demo-${job.slug}`, room, r, chance);
+      for (const [r, room] of job.rooms.entries()) await seedRoom(put, `demo-${job.slug}`, room, r, chance);
     }
   });
   return count;
@@ -53,14 +53,7 @@ type Put = <K extends FactKind>(
   body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>,
 ) => Promise<void>;
 
-async function seedRoom(
-  _tx: Transaction,
-  put: Put,
-  jobId: string,
-  room: DemoRoom,
-  rank: number,
-  chance: () => number,
-): Promise<void> {
+async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, chance: () => number): Promise<void> {
   const id = `demo-${room.slug}`;
   const { name, walls, door, baseKind, cardId, units } = room;
   await put('rooms', id, null, {

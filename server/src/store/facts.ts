@@ -1,7 +1,6 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import {
-  FACT_CLASSES,
   ROOM_FACT_KINDS,
   type Book,
   type FactKind,
@@ -185,4 +184,4 @@ export async function readHistory(
   return { current, replaced: rows.sort((a, b) => b.version - a.version) };
 }
 
-export { FACT_CLASSES, TABLES, find };
+export { TABLES, find };
