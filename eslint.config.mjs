@@ -5,11 +5,15 @@ import { plugin as typescript } from 'typescript-eslint';
 /** Folders a core part may take from, besides itself. Order of the work: ground, parts, what stands over them, the edge. */
 const CORE_PARTS = {
   units: [],
+  figures: [],
   room: ['units'],
   coverings: ['units'],
+  layers: ['units', 'room'],
+  hazards: ['units', 'room', 'layers'],
+  stripout: ['units', 'figures', 'room', 'coverings', 'layers', 'hazards'],
   flat: ['units', 'room', 'coverings'],
   levelling: ['units', 'room', 'coverings', 'flat'],
-  verdict: ['units', 'room', 'coverings', 'flat', 'levelling'],
+  verdict: ['units', 'room', 'coverings', 'layers', 'hazards', 'stripout', 'flat', 'levelling'],
   formats: ['units', 'room', 'coverings', 'flat', 'levelling', 'verdict'],
 };
 

@@ -98,7 +98,7 @@ export async function buildServer() {
         format: 'esm',
         sourcemap: true,
         logLevel: 'error',
-        external: ['@libsql/*', 'libsql'],
+        external: ['@libsql/*', 'libsql', 'sharp'],
         banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
       });
       return { code: 0, output: '' };

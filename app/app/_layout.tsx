@@ -5,7 +5,9 @@ import { useFonts } from 'expo-font';
 import { StatusBar } from 'expo-status-bar';
 import { cacheStored, persistOptions, queryClient } from '../src/data/client.ts';
 import { startOutbox } from '../src/data/outbox.ts';
+import { startPhotos } from '../src/data/photos.ts';
 import { FACE, LookProvider } from '../src/theme/theme.tsx';
+import { PadHost } from '../src/ui/pad-panel.tsx';
 
 export default function Layout() {
   // The screen is usable before the faces are in: figures keep their width, only their shape changes.
@@ -16,7 +18,7 @@ export default function Layout() {
     [FACE.figureBold]: require('@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf'),
   });
   useEffect(() => {
-    void startOutbox(cacheStored);
+    void startOutbox(cacheStored).then(startPhotos);
     if (!__DEV__ && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
     // Asks the browser not to clear what has not been sent when the device runs short of space.
     void navigator.storage?.persist?.();
@@ -26,7 +28,9 @@ export default function Layout() {
       <LookProvider>
         <StatusBar style="auto" />
         {/* One screen at a time: a screen left behind would go on judging and listening to keys. */}
-        <Slot />
+        <PadHost>
+          <Slot />
+        </PadHost>
       </LookProvider>
     </PersistQueryClientProvider>
   );

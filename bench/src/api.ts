@@ -1,3 +1,5 @@
+import { BLANK_JOB } from '@maquette/contract';
+import { BLANK_SHAPE } from '@maquette/core/room';
 export {};
 
 /** Twenty clients writing single readings on loopback: p50, p95, and whether every acknowledged one is there. */
@@ -18,14 +20,14 @@ async function put(path: string, body: object): Promise<number> {
 const write = (writeId: string) => ({ baseVersion: 0, writeId, deleted: false });
 const room = `bench-${Date.now()}`;
 const wall = { lengthMm: 4000, turnDeg: 90 };
-await put(`/api/jobs/${room}-job`, { ...write(`${room}-w1`), name: 'Bench', about: '', rank: 99 });
+await put(`/api/jobs/${room}-job`, { ...write(`${room}-w1`), name: 'Bench', ...BLANK_JOB, rank: 99 });
 await put(`/api/rooms/${room}`, {
   ...write(`${room}-w2`),
   jobId: `${room}-job`,
   name: 'Bench',
   rank: 0,
   walls: [wall, wall, wall, wall],
-  door: null,
+  ...BLANK_SHAPE,
   baseKind: 'slab-on-ground',
   cardId: 'shipped-laminate',
   units: 'metric',

@@ -1,3 +1,5 @@
+import { BLANK_JOB } from '@maquette/contract';
+import { BLANK_SHAPE } from '@maquette/core/room';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
 
 /** Reading keyed to sheet redrawn in Chromium: a room of 40 m2 with 40 readings, plain and at 4x CPU throttle. */
@@ -26,14 +28,14 @@ const write = (writeId: string) => ({ baseVersion: 0, writeId, deleted: false })
 
 async function makeRoom(id: string): Promise<void> {
   const walls = [8000, 5000, 8000, 5000].map((lengthMm) => ({ lengthMm, turnDeg: 90 }));
-  await put(`/api/jobs/${id}-job`, { ...write(`${id}-w1`), name: 'Bench', about: '', rank: 99 });
+  await put(`/api/jobs/${id}-job`, { ...write(`${id}-w1`), name: 'Bench', ...BLANK_JOB, rank: 99 });
   await put(`/api/rooms/${id}`, {
     ...write(`${id}-w2`),
     jobId: `${id}-job`,
     name: 'Bench',
     rank: 0,
     walls,
-    door: null,
+    ...BLANK_SHAPE,
     baseKind: 'slab-on-ground',
     cardId: 'shipped-click-vinyl',
     units: 'metric',

@@ -1,16 +1,27 @@
-import { checkJobFile, checkWrite, FACT_KINDS, type FactKind } from './index.ts';
+import { BLANK_SHAPE, newOpening } from '@maquette/core/room';
+import { checkJobFile, checkWrite, FACT_KINDS, upgradeJobFile, type FactKind } from './index.ts';
 
 const write = { baseVersion: 0, writeId: 'write-1', deleted: false };
 const wall = { lengthMm: 3000, turnDeg: 90 };
 const GOOD: Record<FactKind, Record<string, unknown>> = {
-  jobs: { ...write, name: 'Sluice House', about: '', rank: 0 },
+  jobs: {
+    ...write,
+    name: 'Sluice House',
+    about: '',
+    rank: 0,
+    country: 'GB',
+    currency: '',
+    asbestosFrom: null,
+    leadFrom: null,
+  },
   rooms: {
     ...write,
     jobId: 'job-1',
     name: 'Parlour',
     rank: 0,
     walls: [wall, wall, wall, wall],
-    door: { wall: 0, fromMm: 100, widthMm: 800, hinge: 'start', swing: 'in' },
+    ...BLANK_SHAPE,
+    openings: [newOpening('door-1', 0, 100, 800)],
     baseKind: 'slab-on-ground',
     cardId: 'shipped-laminate',
     units: 'metric',
@@ -37,6 +48,7 @@ const GOOD: Record<FactKind, Record<string, unknown>> = {
     endPieceMm: 300,
     staggerMm: 300,
     longestRunM: null,
+    layOver: ['tile'],
     source: 'sheet',
   },
   setups: { ...write, name: 'A', openRodMm: 1330.5, closeRodMm: null, startedAt: '2026-05-04T08:00:00.000Z' },
@@ -48,6 +60,48 @@ const GOOD: Record<FactKind, Record<string, unknown>> = {
     xMm: 100,
     yMm: 100,
     rodMm: 1340,
+    takenAt: '2026-05-04T08:00:09.000Z',
+    note: '',
+  },
+  figures: { ...write, jobId: 'job-1', name: 'carry-kg', value: 20, source: 'ours' },
+  layers: {
+    ...write,
+    kind: 'carpet',
+    rank: 0,
+    thicknessMm: 12,
+    fixing: 'tacked',
+    year: null,
+    yearOf: 'unknown',
+    condition: 'sound',
+    where: [{ lineId: 'line-1', side: 'left' }],
+    seams: [],
+    groutMm: null,
+    groutDepthMm: null,
+    lippageMm: null,
+    foundAt: 'survey',
+    note: '',
+  },
+  samples: {
+    ...write,
+    layerId: 'layer-1',
+    part: 'adhesive',
+    where: [],
+    sampleNo: '7',
+    laboratory: 'invented',
+    resultOn: '2026-05-04',
+    result: 'negative',
+    note: '',
+  },
+  taps: { ...write, layerId: 'layer-1', xMm: 1, yMm: 2, sound: 'hollow' },
+  answers: { ...write, topic: 'school/tile', value: 'lift', note: '' },
+  ticks: { ...write, key: 'layer/layer-1', doneAt: '2026-05-04T08:00:09.000Z', note: '' },
+  marks: { ...write, kind: 'rot', xMm: 1, yMm: 2, sizeMm: null, note: '' },
+  photos: {
+    ...write,
+    about: 'layer',
+    aboutId: 'layer-1',
+    xMm: null,
+    yMm: null,
     takenAt: '2026-05-04T08:00:09.000Z',
     note: '',
   },
@@ -73,11 +127,25 @@ test.each([
   ['readings', 'setupId', '../etc', 'id'],
   ['rooms', 'walls', [wall, wall], '3 to 60'],
   ['rooms', 'walls', Array(61).fill(wall), '3 to 60'],
-  ['rooms', 'walls', [[], [], []], 'lengthMm'],
-  ['rooms', 'units', 'yards', 'metric or imperial'],
+  ['rooms', 'walls', [[], [], []], 'takes walls'],
+  ['rooms', 'units', 'yards', 'metric, imperial'],
   ['rooms', 'spacingMm', 10, '150 to 2000'],
   ['rooms', 'baseKind', 'lawn', 'one of'],
-  ['rooms', 'door', [], 'door or null'],
+  ['rooms', 'openings', [{}], 'takes'],
+  ['rooms', 'openings', [[]], 'takes'],
+  ['rooms', 'start', [], 'takes xMm'],
+  ['rooms', 'base', [], 'details of a base'],
+  ['rooms', 'secondBase', 7, 'base or null'],
+  ['jobs', 'country', 'gb', 'two capital letters'],
+  ['cards', 'layOver', ['lawn'], 'tile'],
+  ['layers', 'kind', 'lawn', 'one of'],
+  ['layers', 'year', 1969.5, 'whole year'],
+  ['layers', 'thicknessMm', 0, '0.2 to 300'],
+  ['samples', 'result', 'maybe', 'negative, positive'],
+  ['taps', 'sound', 'dull', 'sound, hollow'],
+  ['marks', 'sizeMm', 0, '1 to 20000'],
+  ['photos', 'about', 'cat', 'one of'],
+  ['figures', 'value', -1, '0 to 1000000'],
   ['cards', 'rules', [], '1 to 6'],
   ['cards', 'stepMm', 9, '0.1 to 5'],
   ['jobs', 'name', 7, 'text'],
@@ -113,18 +181,50 @@ const fact = {
   writeId: 'w-1',
   updatedAt: '2026-05-04T08:00:00.000Z',
   deletedAt: null,
-  body: { name: 'a', about: '', rank: 0 },
+  body: { name: 'a', about: '', rank: 0, country: null, currency: '', asbestosFrom: null, leadFrom: null },
   replaced: [],
 };
-const file = { format: 'maquette-job', version: 1, writtenAt: '2026-05-04T08:00:00.000Z', facts: [fact] };
+const file = { format: 'maquette-job', version: 2, writtenAt: '2026-05-04T08:00:00.000Z', facts: [fact] };
 
 test('a job file passes, and its facts are held to the same rules', () => {
   expect(checkJobFile(file)).toEqual([]);
-  expect(checkJobFile({ ...file, facts: [{ ...fact, body: { name: 3, about: '', rank: 0 } }] })).toMatchObject([
+  expect(checkJobFile({ ...file, facts: [{ ...fact, body: { ...fact.body, name: 3 } }] })).toMatchObject([
     { field: 'facts[0].body.name' },
   ]);
   expect(checkJobFile({ ...file, facts: [{ ...fact, kind: 'spells' }] })).toMatchObject([{ field: 'facts[0].kind' }]);
   expect(checkJobFile({ ...file, format: 'other' })).toMatchObject([{ field: 'format' }]);
   expect(checkJobFile({ ...file, facts: [[]] }).length).toBeGreaterThan(0);
   expect(checkJobFile([]).length).toBeGreaterThan(0);
+});
+
+test('a job file of version 1 comes up to version 2: its door is an opening, its job has no country yet', () => {
+  const old = {
+    ...file,
+    version: 1,
+    facts: [
+      { ...fact, body: { name: 'a', about: '', rank: 0 } },
+      {
+        ...fact,
+        kind: 'rooms',
+        id: 'room-1',
+        body: {
+          jobId: 'job-1',
+          name: 'Parlour',
+          rank: 0,
+          walls: [wall, wall, wall, wall],
+          door: { wall: 0, fromMm: 100, widthMm: 800, hinge: 'start', swing: 'in' },
+          baseKind: 'slab-on-ground',
+          cardId: 'shipped-laminate',
+          units: 'metric',
+          spacingMm: null,
+          contactsOnly: false,
+        },
+      },
+    ],
+  };
+  expect(checkJobFile(old).length).toBeGreaterThan(0);
+  const lifted = upgradeJobFile(old) as typeof old;
+  expect(checkJobFile(lifted)).toEqual([]);
+  expect(lifted.facts[1]!.body).toMatchObject({ openings: [{ kind: 'door', widthMm: 800 }], fixtures: [] });
+  expect(upgradeJobFile(lifted)).toBe(lifted);
 });

@@ -1,5 +1,20 @@
 import { applyDecorators } from './apply.ts';
-import { IsISO8601, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsISO8601,
+  IsNumber,
+  IsObject,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 
 /** A finite number within a closed range; the message names the range. */
 export function Figure(min: number, max: number): PropertyDecorator {
@@ -27,4 +42,22 @@ export function Id(): PropertyDecorator {
 /** A moment in UTC, ISO 8601. */
 export function Moment(): PropertyDecorator {
   return IsISO8601({ strict: true }, { message: 'takes a time such as 2026-05-04T09:30:00.000Z' });
+}
+
+/** One of a list of words. */
+export function OneOf(words: readonly string[], each = false): PropertyDecorator {
+  return IsIn(words as unknown[], { each, message: `takes one of ${words.join(', ')}` });
+}
+
+/** A list of objects of one class, so many at least and at most; an array in the place of an object is refused. */
+export function Listed(shape: () => new () => object, what: string, most: number, least = 0): PropertyDecorator {
+  const many = least > 0 ? `takes ${least} to ${most} ${what}` : `takes at most ${most} ${what}`;
+  return applyDecorators(
+    IsArray({ message: `takes a list of ${what}` }),
+    ArrayMinSize(least, { message: many }),
+    ArrayMaxSize(most, { message: many }),
+    IsObject({ each: true, message: `takes ${what}` }),
+    ValidateNested({ each: true }),
+    Type(shape),
+  );
 }

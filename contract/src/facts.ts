@@ -1,4 +1,16 @@
-import { CardWrite, JobWrite, ReadingWrite, RoomWrite, SetupWrite, StationWrite, type Write } from './writes.ts';
+import {
+  AnswerWrite,
+  FigureWrite,
+  LayerWrite,
+  MarkWrite,
+  PhotoWrite,
+  SampleWrite,
+  TapWrite,
+  TickWrite,
+} from './strip-writes.ts';
+import { RoomWrite } from './room-write.ts';
+import type { Write } from './write.ts';
+import { CardWrite, JobWrite, ReadingWrite, SetupWrite, StationWrite } from './writes.ts';
 
 /** Kinds of fact the server keeps, with the class that validates each write. */
 export const FACT_CLASSES = {
@@ -8,11 +20,30 @@ export const FACT_CLASSES = {
   setups: SetupWrite,
   stations: StationWrite,
   readings: ReadingWrite,
+  figures: FigureWrite,
+  layers: LayerWrite,
+  samples: SampleWrite,
+  taps: TapWrite,
+  answers: AnswerWrite,
+  ticks: TickWrite,
+  marks: MarkWrite,
+  photos: PhotoWrite,
 } as const;
 export type FactKind = keyof typeof FACT_CLASSES;
 export const FACT_KINDS = Object.keys(FACT_CLASSES) as FactKind[];
 /** Kinds that live in a room and are written under its address. */
-export const ROOM_FACT_KINDS = ['setups', 'stations', 'readings'] as const satisfies readonly FactKind[];
+export const ROOM_FACT_KINDS = [
+  'setups',
+  'stations',
+  'readings',
+  'layers',
+  'samples',
+  'taps',
+  'answers',
+  'ticks',
+  'marks',
+  'photos',
+] as const satisfies readonly FactKind[];
 export type RoomFactKind = (typeof ROOM_FACT_KINDS)[number];
 
 export type WriteOf<K extends FactKind> = InstanceType<(typeof FACT_CLASSES)[K]>;
@@ -36,14 +67,32 @@ export function factPath(kind: FactKind, id: string, roomId: string | null): str
     : `/api/${kind}/${id}`;
 }
 
-export interface Book {
-  jobs: FactOf<'jobs'>[];
-  rooms: FactOf<'rooms'>[];
-  cards: FactOf<'cards'>[];
-}
+/** Kinds that belong to the whole book and are read together. */
+export const BOOK_FACT_KINDS = ['jobs', 'rooms', 'cards', 'figures'] as const satisfies readonly FactKind[];
+export type BookFactKind = (typeof BOOK_FACT_KINDS)[number];
 
-export interface RoomFactsAnswer {
-  setups: FactOf<'setups'>[];
-  stations: FactOf<'stations'>[];
-  readings: FactOf<'readings'>[];
-}
+export type Book = { [K in BookFactKind]: FactOf<K>[] };
+export const EMPTY_BOOK: Book = { jobs: [], rooms: [], cards: [], figures: [] };
+
+export type RoomFactsAnswer = { [K in RoomFactKind]: FactOf<K>[] };
+export const EMPTY_ROOM: RoomFactsAnswer = {
+  setups: [],
+  stations: [],
+  readings: [],
+  layers: [],
+  samples: [],
+  taps: [],
+  answers: [],
+  ticks: [],
+  marks: [],
+  photos: [],
+};
+
+/** What a job has before anything but its name is entered. */
+export const BLANK_JOB: Omit<BodyOf<'jobs'>, 'name' | 'rank'> = {
+  about: '',
+  country: null,
+  currency: '',
+  asbestosFrom: null,
+  leadFrom: null,
+};

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { OLD_FLOORS } from '@maquette/core/coverings';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -6,27 +7,13 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsInt,
   IsObject,
-  IsOptional,
-  Min,
+  Matches,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { Write } from './write.ts';
 import { Figure, Id, Moment, Words } from './decorators.ts';
-
-/** What every write carries: the version it was made on, its own id so that sending twice counts once, and the mark of deletion. */
-export class Write {
-  @IsInt({ message: 'takes a whole number' })
-  @Min(0, { message: 'takes 0 or more' })
-  baseVersion!: number;
-
-  @Id()
-  writeId!: string;
-
-  @IsBoolean({ message: 'takes true or false' })
-  deleted!: boolean;
-}
 
 const present = (_: object, value: unknown) => value !== null;
 
@@ -34,57 +21,13 @@ export class JobWrite extends Write {
   @Words(80) name!: string;
   @Words(200) about!: string;
   @Figure(-1e9, 1e9) rank!: number;
-}
-
-export class WallDto {
-  @Figure(20, 60_000) lengthMm!: number;
-  @Figure(-179, 179) turnDeg!: number;
-  @IsOptional() @Words(40) name?: string;
-}
-
-export class DoorDto {
-  @IsInt({ message: 'takes a whole number' }) @Figure(0, 59) wall!: number;
-  @Figure(0, 60_000) fromMm!: number;
-  @Figure(300, 6000) widthMm!: number;
-  @IsIn(['start', 'end'], { message: 'takes start or end' }) hinge!: 'start' | 'end';
-  @IsIn(['in', 'out'], { message: 'takes in or out' }) swing!: 'in' | 'out';
-}
-
-const BASES = [
-  'slab-on-ground',
-  'suspended-concrete',
-  'cement-screed',
-  'calcium-sulfate-screed',
-  'panels-on-joists',
-  'floorboards-on-joists',
-  'existing-tile',
-  'existing-resilient',
-];
-
-export class RoomWrite extends Write {
-  @Id() jobId!: string;
-  @Words(80) name!: string;
-  @Figure(-1e9, 1e9) rank!: number;
-
-  @IsArray({ message: 'takes a list of walls' })
-  @ArrayMinSize(3, { message: 'takes 3 to 60 walls' })
-  @ArrayMaxSize(60, { message: 'takes 3 to 60 walls' })
-  @IsObject({ each: true, message: 'takes walls with lengthMm and turnDeg' })
-  @ValidateNested({ each: true })
-  @Type(() => WallDto)
-  walls!: WallDto[];
-
-  @ValidateIf((room: RoomWrite) => room.door !== null)
-  @IsObject({ message: 'takes a door or null' })
-  @ValidateNested()
-  @Type(() => DoorDto)
-  door!: DoorDto | null;
-
-  @IsIn(BASES, { message: `takes one of ${BASES.join(', ')}` }) baseKind!: string;
-  @Id() cardId!: string;
-  @IsIn(['metric', 'imperial'], { message: 'takes metric or imperial' }) units!: 'metric' | 'imperial';
-  @ValidateIf((room: RoomWrite) => present(room, room.spacingMm)) @Figure(150, 2000) spacingMm!: number | null;
-  @IsBoolean({ message: 'takes true or false' }) contactsOnly!: boolean;
+  /** Two capital letters, or null while unset: hazards by year depend on it. */
+  @ValidateIf((job: JobWrite) => job.country !== null)
+  @Matches(/^[A-Z]{2}$/, { message: 'takes two capital letters, such as GB, or null' })
+  country!: string | null;
+  @Words(8) currency!: string;
+  @ValidateIf((job: JobWrite) => job.asbestosFrom !== null) @Figure(1900, 2100) asbestosFrom!: number | null;
+  @ValidateIf((job: JobWrite) => job.leadFrom !== null) @Figure(1900, 2100) leadFrom!: number | null;
 }
 
 export class RuleDto {
@@ -122,6 +65,9 @@ export class CardWrite extends Write {
   @Figure(0, 1000) endPieceMm!: number;
   @Figure(0, 1000) staggerMm!: number;
   @ValidateIf((card: CardWrite) => present(card, card.longestRunM)) @Figure(2, 100) longestRunM!: number | null;
+  @IsArray({ message: 'takes a list of old floors' })
+  @IsIn(OLD_FLOORS, { each: true, message: `takes ${OLD_FLOORS.join(', ')}` })
+  layOver!: string[];
   @Words(300) source!: string;
 }
 

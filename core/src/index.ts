@@ -1,14 +1,25 @@
 import type { CoveringCard } from './coverings/index.ts';
-import { entryPoint, planOf, type Plan, type RoomFacts } from './room/index.ts';
+import { entryPoint, planOf, type BaseKind, type Plan, type RoomFacts } from './room/index.ts';
 import { judgeFlat, stationsOf, type FlatFacts, type FlatMemo, type FlatState, type Station } from './flat/index.ts';
 import { planLevelling, type LevellingPlan } from './levelling/index.ts';
-import { flatCriteria, worstVerdict, type Criterion, type Verdict } from './verdict/index.ts';
+import {
+  laidOver,
+  NO_STRIP_FACTS,
+  planStripOut,
+  stripContext,
+  type StripContext,
+  type StripFacts,
+  type StripPlan,
+} from './stripout/index.ts';
+import { flatCriteria, stripCriteria, worstVerdict, type Criterion, type Verdict } from './verdict/index.ts';
 import { defaultSpacingMm } from './coverings/index.ts';
 
 /** All facts of one room. */
 export interface AllRoomFacts {
   room: RoomFacts;
   flat: FlatFacts;
+  /** Layers, hazards and choices; absent while nothing of the kind is recorded. */
+  strip?: StripFacts;
 }
 
 export interface RoomAssessment {
@@ -18,6 +29,19 @@ export interface RoomAssessment {
   spacingMm: number;
   stations: Station[];
   flat: FlatState | null;
+  strip: StripPlan;
+  /** What the planks will lie over once the choices are carried out. */
+  laidOver: BaseKind;
+}
+
+/** The last strip-out plan with what it was made from: a reading more changes neither. */
+let lastStrip: { key: string; plan: StripPlan } | null = null;
+
+function stripPlanOf(context: StripContext): StripPlan {
+  const { room, card, facts } = context;
+  const key = JSON.stringify([room, card, facts]);
+  if (lastStrip?.key !== key) lastStrip = { key, plan: planStripOut(context) };
+  return lastStrip.plan;
 }
 
 /**
@@ -35,8 +59,19 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
     contactsOnly: room.contactsOnly,
     ...(memo ? { memo } : {}),
   });
-  const criteria = flatCriteria(room, plan, card, state);
-  return { verdict: worstVerdict(criteria.map((c) => c.verdict)), criteria, plan, spacingMm, stations, flat: state };
+  const context = stripContext(room, card, facts.strip ?? NO_STRIP_FACTS);
+  const strip = stripPlanOf(context);
+  const criteria = [...stripCriteria(context, strip), ...flatCriteria(room, plan, card, state)];
+  return {
+    verdict: worstVerdict(criteria.map((c) => c.verdict)),
+    criteria,
+    plan,
+    spacingMm,
+    stations,
+    flat: state,
+    strip,
+    laidOver: laidOver(room, context.facts.layers, strip.keptLayerIds),
+  };
 }
 
 /** Treatments for a judged room: levelling today. Null where nothing has been read, or when stopped. */

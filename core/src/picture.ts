@@ -11,7 +11,8 @@ import {
   type Station,
 } from './flat/index.ts';
 import type { RoomAssessment } from './index.ts';
-import type { RoomFacts } from './room/index.ts';
+import type { BaseKind, RoomFacts } from './room/index.ts';
+import type { StripPlan } from './stripout/index.ts';
 import { placeWords, type Criterion, type Verdict } from './verdict/index.ts';
 
 /** A placement of the edge with all that is needed to show and explain it. */
@@ -57,6 +58,8 @@ export interface RoomPicture {
   /** Fall of the plane through the floor over its length: mm for each m, and the total across the room. */
   tiltMmPerM: number;
   noise: { rangeMm: number; nuggetMm: number } | null;
+  strip: StripPlan;
+  laidOver: BaseKind;
 }
 
 const PROFILES_SHOWN = 4;
@@ -87,7 +90,7 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
 
 /** The picture of an assessed room. */
 export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPicture {
-  const { verdict, criteria, spacingMm, stations, flat } = assessment;
+  const { verdict, criteria, spacingMm, stations, flat, strip, laidOver } = assessment;
   const blank = {
     verdict,
     criteria,
@@ -103,6 +106,8 @@ export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPict
     blindAt: null,
     tiltMmPerM: 0,
     noise: null,
+    strip,
+    laidOver,
   };
   if (!flat) return blank;
   return {

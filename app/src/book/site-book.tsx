@@ -1,3 +1,4 @@
+import { BLANK_JOB } from '@maquette/contract';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
@@ -36,7 +37,7 @@ export function SiteBook() {
     const id = newId();
     const rank = Math.max(0, ...book.jobs.map((job) => job.rank)) + 1;
     const result = await write(`${name.trim()} added`, [
-      { kind: 'jobs', id, body: { name: name.trim(), about: '', rank } },
+      { kind: 'jobs', id, body: { name: name.trim(), ...BLANK_JOB, rank } },
     ]);
     if (!result.ok) return setProblem(result.problems.map((p) => p.message).join('; '));
     setNaming(false);

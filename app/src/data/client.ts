@@ -1,7 +1,17 @@
 import { QueryClient, type Query } from '@tanstack/react-query';
 import type { PersistedClient, Persister } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
-import type { Book, FactKind, FactOf, RoomFactsAnswer } from '@maquette/contract';
+import {
+  BOOK_FACT_KINDS,
+  EMPTY_BOOK,
+  EMPTY_ROOM,
+  type Book,
+  type BookFactKind,
+  type FactKind,
+  type FactOf,
+  type RoomFactKind,
+  type RoomFactsAnswer,
+} from '@maquette/contract';
 import { withFact } from './merge.ts';
 import { answeredWrites, forget, noteReachable } from './outbox.ts';
 import { Unreachable } from './api.ts';
@@ -49,7 +59,7 @@ export const persister: Persister = {
 export const persistOptions = {
   persister,
   maxAge: Infinity,
-  buster: '1',
+  buster: '2',
   dehydrateOptions: {
     shouldDehydrateQuery: (query: Query) => query.state.data !== undefined,
     shouldDehydrateMutation: () => false,
@@ -58,16 +68,16 @@ export const persistOptions = {
 
 /** Lays a stored fact into what is cached, so that it does not vanish between leaving the outbox and the next read. */
 export function cacheStored(kind: FactKind, fact: FactOf<FactKind>): void {
-  if (kind === 'jobs' || kind === 'rooms' || kind === 'cards') {
+  if ((BOOK_FACT_KINDS as readonly FactKind[]).includes(kind)) {
     queryClient.setQueryData<Book>(bookKey, (book) => {
-      const held = book ?? { jobs: [], rooms: [], cards: [] };
-      return { ...held, [kind]: withFact(held[kind] as never[], fact as never) };
+      const held = { ...EMPTY_BOOK, ...book };
+      return { ...held, [kind]: withFact(held[kind as BookFactKind] as never[], fact as never) };
     });
     return;
   }
   const roomId = (fact as FactOf<'readings'>).roomId;
   queryClient.setQueryData<RoomFactsAnswer>(roomKey(roomId), (facts) => {
-    const held = facts ?? { setups: [], stations: [], readings: [] };
-    return { ...held, [kind]: withFact(held[kind] as never[], fact as never) };
+    const held = { ...EMPTY_ROOM, ...facts };
+    return { ...held, [kind]: withFact(held[kind as RoomFactKind] as never[], fact as never) };
   });
 }

@@ -1,5 +1,5 @@
 import { createStore, del, delMany, entries as allEntries, set } from 'idb-keyval';
-import { factPath, type FactKind, type FactOf, type Problem } from '@maquette/contract';
+import { factPath, upgradeBody, type FactKind, type FactOf, type Problem } from '@maquette/contract';
 import { api, Refused, Unreachable } from './api.ts';
 
 /** One write on its way to the server. It is on the device before the screen calls it taken, and stays until answered. */
@@ -52,7 +52,11 @@ export function noteReachable(reachable: boolean): void {
 }
 
 async function reload(): Promise<void> {
-  const kept = (await allEntries<string, Waiting>(store())).map(([, waiting]) => waiting);
+  // What an earlier version of the app left waiting is sent in today's shape.
+  const kept = (await allEntries<string, Waiting>(store())).map(([, waiting]) => ({
+    ...waiting,
+    body: upgradeBody(waiting.kind, waiting.body),
+  }));
   const open = kept.filter((waiting) => !answered.has(waiting.writeId));
   change({ loaded: true, waiting: open.sort((a, b) => a.seq - b.seq) });
 }

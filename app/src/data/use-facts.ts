@@ -1,12 +1,13 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import type { Book, RoomFactsAnswer } from '@maquette/contract';
+import { ROOM_FACT_KINDS, type Book, type RoomFactKind, type RoomFactsAnswer } from '@maquette/contract';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
 import type { FlatFacts } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
+import type { StripFacts } from '@maquette/core/stripout';
 import { api } from './api.ts';
 import { bookKey, roomKey } from './client.ts';
-import { overlay, type Shown } from './merge.ts';
+import { bodyOf, overlay, type Shown } from './merge.ts';
 import { outbox, type OutboxState } from './outbox.ts';
 
 export function useOutbox(): OutboxState {
@@ -18,6 +19,7 @@ export interface ShownBook {
   jobs: Shown<'jobs'>[];
   rooms: Shown<'rooms'>[];
   cards: Shown<'cards'>[];
+  figures: Shown<'figures'>[];
 }
 
 const byRank = (a: { rank: number; id: string }, b: { rank: number; id: string }) =>
@@ -37,20 +39,57 @@ export function useBook(): ShownBook {
       jobs: overlay('jobs', data?.jobs ?? [], waiting).sort(byRank),
       rooms: overlay('rooms', data?.rooms ?? [], waiting).sort(byRank),
       cards: overlay('cards', data?.cards ?? [], waiting),
+      figures: overlay('figures', data?.figures ?? [], waiting),
     }),
     [data, isPending, waiting, loaded],
   );
 }
 
-export interface ShownRoom {
+export type RoomParts = { [K in RoomFactKind]: Shown<K>[] };
+
+export interface ShownRoom extends RoomParts {
   room: Shown<'rooms'> | null;
   facts: RoomFacts | null;
+  job: Shown<'jobs'> | null;
   flat: FlatFacts;
-  readings: Shown<'readings'>[];
-  setups: Shown<'setups'>[];
-  stations: Shown<'stations'>[];
+  strip: StripFacts;
   card: CoveringCard | null;
   loading: boolean;
+}
+
+/** Every kind of fact of a room as it is on this device. */
+export function roomParts(
+  data: RoomFactsAnswer | undefined,
+  waiting: OutboxState['waiting'],
+  roomId: string,
+): RoomParts {
+  return Object.fromEntries(
+    ROOM_FACT_KINDS.map((kind) => [kind, overlay(kind, (data?.[kind] ?? []) as never[], waiting, roomId)]),
+  ) as unknown as RoomParts;
+}
+
+const byTime = (a: { updatedAt: string; id: string }, b: { updatedAt: string; id: string }) =>
+  a.updatedAt < b.updatedAt ? -1 : a.updatedAt > b.updatedAt ? 1 : a.id < b.id ? -1 : 1;
+
+/** The facts strip-out works from: of the room, and of its job. */
+export function stripFactsOf(parts: RoomParts, book: ShownBook, jobId: string | undefined): StripFacts {
+  const job = book.jobs.find((j) => j.id === jobId);
+  const plain = <T extends object>(facts: readonly T[]) =>
+    facts.map((fact) => ({ ...bodyOf(fact), id: (fact as { id?: string }).id }));
+  return {
+    layers: plain(parts.layers),
+    samples: plain(parts.samples),
+    taps: plain(parts.taps),
+    answers: plain([...parts.answers].sort(byTime)),
+    ticks: plain(parts.ticks),
+    marks: plain(parts.marks),
+    figures: book.figures.filter((f) => f.jobId === jobId).map(({ name, value, source }) => ({ name, value, source })),
+    country: {
+      country: job?.country ?? null,
+      asbestosFrom: job?.asbestosFrom ?? null,
+      leadFrom: job?.leadFrom ?? null,
+    },
+  } as unknown as StripFacts;
 }
 
 /** Everything of one room as it is on this device. */
@@ -58,6 +97,7 @@ export function useRoom(roomId: string): ShownRoom {
   const book = useBook();
   const { waiting } = useOutbox();
   const room = book.rooms.find((other) => other.id === roomId) ?? null;
+  const job = book.jobs.find((other) => other.id === room?.jobId) ?? null;
   const unsent = waiting.some((write) => write.kind === 'rooms' && write.id === roomId && write.baseVersion === 0);
   const { data, isPending } = useQuery({
     queryKey: roomKey(roomId),
@@ -65,27 +105,23 @@ export function useRoom(roomId: string): ShownRoom {
     enabled: !unsent,
     refetchInterval: 12_000,
   });
-  const parts = useMemo(
-    () => ({
-      setups: overlay('setups', data?.setups ?? [], waiting, roomId),
-      stations: overlay('stations', data?.stations ?? [], waiting, roomId),
-      readings: overlay('readings', data?.readings ?? [], waiting, roomId),
-    }),
-    [data, waiting, roomId],
-  );
+  const parts = useMemo(() => roomParts(data, waiting, roomId), [data, waiting, roomId]);
   const absent = data === undefined;
   const card = room ? findCard(book.cards as unknown as CoveringCard[], room.cardId) : null;
+  const strip = useMemo(() => stripFactsOf(parts, book, room?.jobId), [parts, book, room?.jobId]);
   return useMemo(
     () => ({
       room,
       facts: room as unknown as RoomFacts | null,
+      job,
       flat: parts as unknown as FlatFacts,
+      strip,
       ...parts,
       card,
       loading: book.loading || (isPending && absent && !unsent),
     }),
     // The room object is rebuilt with the book; its version and write tell whether it changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [room?.writeId, room?.version, parts, card, book.loading, isPending, absent, unsent],
+    [room?.writeId, room?.version, job?.writeId, strip, parts, card, book.loading, isPending, absent, unsent],
   );
 }

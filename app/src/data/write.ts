@@ -29,11 +29,15 @@ interface Step {
 }
 
 let done: Step[] = [];
+let undone: Step[] = [];
+let steps: { done: readonly Step[]; undone: readonly Step[] } = { done, undone };
 const listeners = new Set<() => void>();
 const UNDO_DEPTH = 50;
 
-function setDone(next: Step[]): void {
+function setSteps(next: Step[], back: Step[]): void {
   done = next.slice(-UNDO_DEPTH);
+  undone = back;
+  steps = { done, undone };
   for (const listener of listeners) listener();
 }
 
@@ -89,16 +93,29 @@ export async function write(words: string, changes: readonly Change[]): Promise<
   );
   if (problems.length > 0) return { ok: false, problems };
   const undo = await put(changes);
-  setDone([...done, { words, changes: undo }]);
+  setSteps([...done, { words, changes: undo }], []);
   return { ok: true };
 }
 
-/** Takes the last step back. */
+/** Takes the last step back; it can be done again until something else is written. */
 export async function undoLast(): Promise<string | null> {
   const step = done[done.length - 1];
   if (!step) return null;
-  setDone(done.slice(0, -1));
-  await put(step.changes);
+  const back = done.slice(0, -1);
+  setSteps(back, undone);
+  const again = await put(step.changes);
+  setSteps(back, [...undone, { words: step.words, changes: again }]);
+  return step.words;
+}
+
+/** Does again what was last taken back. */
+export async function redoLast(): Promise<string | null> {
+  const step = undone[undone.length - 1];
+  if (!step) return null;
+  const left = undone.slice(0, -1);
+  setSteps(done, left);
+  const undo = await put(step.changes);
+  setSteps([...done, { words: step.words, changes: undo }], left);
   return step.words;
 }
 
@@ -107,15 +124,23 @@ const subscribe = (listener: () => void) => {
   return () => listeners.delete(listener);
 };
 
-/** What Undo would take back, or null. */
-export function useUndo(): { words: string; undo: () => void } | null {
-  const steps = useSyncExternalStore(
+interface Shown {
+  words: string;
+  act: () => void;
+}
+
+/** What Undo would take back and Redo do again, or null. */
+export function useUndo(): { undo: Shown | null; redo: Shown | null } {
+  const { done: back, undone: ahead } = useSyncExternalStore(
     subscribe,
-    () => done,
-    () => done,
+    () => steps,
+    () => steps,
   );
   return useMemo(() => {
-    const last = steps[steps.length - 1];
-    return last ? { words: last.words, undo: () => void undoLast() } : null;
-  }, [steps]);
+    const [last, next] = [back[back.length - 1], ahead[ahead.length - 1]];
+    return {
+      undo: last ? { words: last.words, act: () => void undoLast() } : null,
+      redo: next ? { words: next.words, act: () => void redoLast() } : null,
+    };
+  }, [back, ahead]);
 }

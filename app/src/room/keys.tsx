@@ -8,6 +8,7 @@ interface Props {
   onStage: (index: number) => void;
   onStep: (by: 1 | -1) => void;
   onUndo: () => void;
+  onRedo: () => void;
   onHelp: () => void;
   help: boolean;
   /** While a number is asked for, digits go into it and stages need Alt. */
@@ -19,12 +20,13 @@ const LIST = [
   ['Backspace', 'correct'],
   ['Arrows', 'station to station'],
   ['Z', 'undo'],
+  ['Y', 'redo'],
   ['1–9', 'stages (with Alt while reading)'],
   ['?', 'this list'],
 ] as const;
 
 /** Keyboard of a room at a table. */
-export function Keys({ onStage, onStep, onUndo, onHelp, help, digitsTyped }: Props) {
+export function Keys({ onStage, onStep, onUndo, onRedo, onHelp, help, digitsTyped }: Props) {
   const palette = usePalette();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -36,6 +38,7 @@ export function Keys({ onStage, onStep, onUndo, onHelp, help, digitsTyped }: Pro
       else if (event.key === 'ArrowRight' || event.key === 'ArrowDown') onStep(1);
       else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') onStep(-1);
       else if (event.key === 'z' || event.key === 'Z') onUndo();
+      else if (event.key === 'y' || event.key === 'Y') onRedo();
       else if (event.key === '?') onHelp();
       else return;
       event.preventDefault();

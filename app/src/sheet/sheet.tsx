@@ -1,9 +1,13 @@
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-native-svg';
-import { outlineOf, type RoomFacts } from '@maquette/core/room';
+import { planOf, type PointMm, type RoomFacts } from '@maquette/core/room';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
+import { FixturesLayer } from './fixtures-layer.tsx';
+import { HandlesLayer, LinesLayer } from './handles-layer.tsx';
+import { TrailLayer } from './trail-layer.tsx';
+import { useShapeDrag, type ShapeEdits } from './use-shape-drag.ts';
 import { outlinePath, Walls } from './walls.tsx';
 import { scaleBar, type SheetView } from './view.ts';
 import { useSheetView } from './use-gestures.ts';
@@ -18,15 +22,43 @@ interface Props {
   /** What the sheet shows, for those who do not see it. */
   description: string;
   wallNames?: boolean;
+  /** Set where the room may be pulled into shape. */
+  edits?: ShapeEdits | null;
+  /** Walls taped so far, drawn in the room's place while they are being walked. */
+  trail?: readonly PointMm[] | null;
+  chosenOpening?: string | null;
+  chosenFixture?: string | null;
 }
 
 /** The room to scale: the same drawing in the same place on every stage. Pan, pinch, double tap to fit. */
-export function Sheet({ room, under, over, onTap, description, wallNames = false }: Props) {
+export function Sheet({
+  room: onRecord,
+  under,
+  over,
+  onTap,
+  description,
+  wallNames = false,
+  edits = null,
+  trail = null,
+  chosenOpening = null,
+  chosenFixture = null,
+}: Props) {
   const palette = usePalette();
   const ref = useRef<View>(null);
   const [size, setSize] = useState({ width: 390, height: 320 });
-  const corners = useMemo(() => outlineOf(room.walls).corners, [room.walls]);
-  const { view, moved, refit, zoomBy } = useSheetView(ref, corners, size, (seen, x, y) => onTap?.(seen, x, y));
+  const { shown: room, grip } = useShapeDrag(onRecord, edits);
+  // While something is pulled the view stays as it was: the room moves, not the paper.
+  const still = planOf(onRecord).corners;
+  const fitted = useMemo(() => (trail ? [...trail] : still), [trail, still]);
+  const corners = planOf(room).corners;
+  const { view, moved, refit, zoomBy } = useSheetView(
+    ref,
+    fitted,
+    size,
+    (seen, x, y) => onTap?.(seen, x, y),
+    grip,
+    trail ? 'trail' : onRecord.id,
+  );
   const bar = scaleBar(view, room.units);
   const outline = outlinePath(corners, view);
   return (
@@ -41,10 +73,21 @@ export function Sheet({ room, under, over, onTap, description, wallNames = false
               <Path d={outline} />
             </ClipPath>
           </Defs>
-          <Path d={outline} fill={palette.paper} />
-          <G clipPath="url(#room)">{under?.(view)}</G>
-          <Walls room={room} view={view} names={wallNames} />
-          {over?.(view)}
+          {trail ? (
+            <TrailLayer trail={trail} view={view} units={room.units} />
+          ) : (
+            <>
+              <Path d={outline} fill={palette.paper} />
+              <G clipPath="url(#room)">
+                {under?.(view)}
+                <LinesLayer lines={room.lines} view={view} />
+              </G>
+              <FixturesLayer fixtures={room.fixtures} view={view} chosenId={chosenFixture} />
+              <Walls room={room} view={view} names={wallNames} chosenOpening={chosenOpening} />
+              {over?.(view)}
+              {edits ? <HandlesLayer corners={corners} view={view} /> : null}
+            </>
+          )}
           <G>
             <Line
               x1={size.width - 16 - bar.px}

@@ -1,8 +1,9 @@
 import { memo } from 'react';
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
-import { outlineOf, pointOnWall, type Door, type Polygon, type RoomFacts } from '@maquette/core/room';
+import { planOf, type Polygon, type RoomFacts } from '@maquette/core/room';
 import { formatSpan } from '@maquette/core/units';
 import { FACE, usePalette } from '../theme/theme.tsx';
+import { OpeningDrawing } from './openings-drawing.tsx';
 import { toPx, type SheetView } from './view.ts';
 
 /** Outline of the room as a path in px. */
@@ -16,55 +17,28 @@ export function outlinePath(corners: Polygon, view: SheetView): string {
     .join('L')}Z`;
 }
 
-/** Door leaf and swing, in px, with the wall broken where it stands. */
-function DoorDrawing({ corners, door, view }: { corners: Polygon; door: Door; view: SheetView }) {
-  const palette = usePalette();
-  const a = pointOnWall(corners, door.wall, door.fromMm);
-  const b = pointOnWall(corners, door.wall, door.fromMm + door.widthMm);
-  const [hinge, strike] = door.hinge === 'start' ? [a, b] : [b, a];
-  // Left of the wall's direction is the room, so turning the opening by a quarter to the left swings the leaf inward.
-  const [dx, dy] = [b.xMm - a.xMm, b.yMm - a.yMm];
-  const sign = door.swing === 'in' ? 1 : -1;
-  const leaf = { xMm: hinge.xMm - dy * sign, yMm: hinge.yMm + dx * sign };
-  const [hx, hy] = toPx(view, hinge.xMm, hinge.yMm);
-  const [lx, ly] = toPx(view, leaf.xMm, leaf.yMm);
-  const [sx, sy] = toPx(view, strike.xMm, strike.yMm);
-  const radius = door.widthMm * view.pxPerMm;
-  const sweep = (lx - hx) * (sy - hy) - (ly - hy) * (sx - hx) > 0 ? 1 : 0;
-  return (
-    <G>
-      <Line x1={hx} y1={hy} x2={sx} y2={sy} stroke={palette.paper} strokeWidth={palette.wall + 2} />
-      <Line x1={hx} y1={hy} x2={lx} y2={ly} stroke={palette.ink} strokeWidth={2.5} />
-      <Path
-        d={`M${lx} ${ly}A${radius} ${radius} 0 0 ${sweep} ${sx} ${sy}`}
-        fill="none"
-        stroke={palette.quiet}
-        strokeWidth={1}
-      />
-    </G>
-  );
-}
-
 const OFFSET_PX = 24;
 const SLASH_PX = 6;
 /** Shorter walls than this carry their figure without line and slashes; the shortest go without. */
 const LINE_FROM_PX = 64;
 const FIGURE_FROM_PX = 30;
 
-/** Walls as one heavy line, the door, and a dimension outside each wall. */
+/** Walls as one heavy line, openings, and a dimension outside each wall: `~` before one taken off the drawing. */
 export const Walls = memo(function Walls({
   room,
   view,
   dimensions = true,
   names = false,
+  chosenOpening = null,
 }: {
-  room: Pick<RoomFacts, 'walls' | 'door' | 'units'>;
+  room: Pick<RoomFacts, 'walls' | 'start' | 'diagonals' | 'fixtures' | 'openings' | 'units'>;
   view: SheetView;
   dimensions?: boolean;
   names?: boolean;
+  chosenOpening?: string | null;
 }) {
   const palette = usePalette();
-  const { corners } = outlineOf(room.walls);
+  const { corners } = planOf(room);
   return (
     <G>
       <Path
@@ -74,9 +48,17 @@ export const Walls = memo(function Walls({
         strokeWidth={palette.wall}
         strokeLinejoin="miter"
       />
-      {room.door && room.door.wall < corners.length ? (
-        <DoorDrawing corners={corners} door={room.door} view={view} />
-      ) : null}
+      {room.openings
+        .filter((opening) => opening.wall < corners.length)
+        .map((opening) => (
+          <OpeningDrawing
+            key={opening.id}
+            corners={corners}
+            opening={opening}
+            view={view}
+            chosen={opening.id === chosenOpening}
+          />
+        ))}
       {dimensions
         ? room.walls.map((wall, index) => {
             const a = toPx(view, corners[index]!.xMm, corners[index]!.yMm);
@@ -92,7 +74,7 @@ export const Walls = memo(function Walls({
             const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
             let turn = (Math.atan2(uy, ux) * 180) / Math.PI;
             if (turn > 90.5 || turn < -89.5) turn += 180;
-            const label = `${wall.name && !names && length > 90 ? `${wall.name} ` : ''}${formatSpan(wall.lengthMm, room.units)}`;
+            const label = `${wall.name && !names && length > 90 ? `${wall.name} ` : ''}${wall.drawn ? '~' : ''}${formatSpan(wall.lengthMm, room.units)}`;
             const named = names ? wall.name || `W${index + 1}` : null;
             const half = label.length * 4.2 + 6;
             const slash = (x: number, y: number) => (

@@ -1,10 +1,10 @@
 import type { RoomPicture } from '@maquette/core';
-import type { LevellingPlan } from '@maquette/core/levelling';
-import type { Verdict } from '@maquette/core/verdict';
+import { worstVerdict, type Verdict } from '@maquette/core/verdict';
 
 /** The stages of a room, in the order of the work. */
 export const STAGES = [
   { stage: 'room', label: 'Room' },
+  { stage: 'strip', label: 'Strip out' },
   { stage: 'flat', label: 'Flat' },
   { stage: 'plan', label: 'Plan' },
 ] as const;
@@ -14,15 +14,17 @@ export function isStage(value: unknown): value is Stage {
   return STAGES.some((s) => s.stage === value);
 }
 
-/** Mark of each plank of the course. The room itself is set up once it has a door to walk in by. */
-export function markOf(
-  stage: Stage,
-  hasDoor: boolean,
-  picture: RoomPicture | null,
-  plan: LevellingPlan | null,
-): Verdict {
-  if (stage === 'room') return hasDoor ? 'lay' : 'measure';
-  if (!picture) return 'measure';
-  if (stage === 'flat') return picture.verdict;
-  return plan && !plan.nothingToDo ? 'work' : picture.verdict;
+/** Criteria that strip-out answers for; all others belong to flatness so far. */
+const STRIP = /^(strip|hazard|site)/;
+
+/**
+ * Mark of each plank of the course: its own criteria only. The room itself is set up once it has a way in; strip-out is done
+ * when nothing of it is left, and a bare base has nothing to strip.
+ */
+export function marksOf(hasWayIn: boolean, picture: RoomPicture | null): Record<Stage, Verdict> {
+  const room: Verdict = hasWayIn ? 'lay' : 'measure';
+  if (!picture) return { room, strip: 'measure', flat: 'measure', plan: 'measure' };
+  const strip = picture.criteria.filter((c) => STRIP.test(c.id)).map((c) => c.verdict);
+  const flat = worstVerdict(picture.criteria.filter((c) => !STRIP.test(c.id)).map((c) => c.verdict));
+  return { room, strip: strip.length === 0 ? 'lay' : worstVerdict(strip), flat, plan: picture.verdict };
 }

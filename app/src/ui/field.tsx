@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { FACE, SIZE, usePalette } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
@@ -14,11 +14,12 @@ interface Props {
   problem?: string | null;
   hint?: string;
   figures?: boolean;
-  multiline?: boolean;
+  /** A key at the end of the line. */
+  beside?: ReactNode;
 }
 
 /** One labelled line to write in; its problem stands under it and what was typed stays. */
-export function Field({ label, value, onChange, onDone, unit, problem, hint, figures = false }: Props) {
+export function Field({ label, value, onChange, onDone, unit, problem, hint, figures = false, beside }: Props) {
   const palette = usePalette();
   const id = useId();
   const [focused, setFocused] = useState(false);
@@ -56,6 +57,7 @@ export function Field({ label, value, onChange, onDone, unit, problem, hint, fig
             {unit}
           </Words>
         ) : null}
+        {beside}
       </View>
       {problem ? (
         <Words size="small" color={palette.verdict.stop} role="alert">

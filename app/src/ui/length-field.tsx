@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { formatReach, formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
 import { Field } from './field.tsx';
+import { PadKey, usePad } from './pad-panel.tsx';
 import { useFollowing } from './use-following.ts';
 
 interface Props {
@@ -11,6 +12,8 @@ interface Props {
   onTaken: (mm: number) => void;
   hint?: string;
   problem?: string | null;
+  /** Lengths below zero make sense here (a level beyond, for example). */
+  signed?: boolean;
 }
 
 /** A room length as text that can be edited: `5400`, or `17' 8 5/8"`. */
@@ -20,7 +23,8 @@ export function lengthText(mm: number | null, units: UnitSystem): string {
 }
 
 /** A length written as people write it; asked back when it cannot be read or is out of range, and kept as typed meanwhile. */
-export function LengthField({ label, mm, units, range, onTaken, hint, problem }: Props) {
+export function LengthField({ label, mm, units, range, onTaken, hint, problem, signed = false }: Props) {
+  const pad = usePad();
   const onRecord = lengthText(mm, units);
   const [text, setText] = useFollowing(onRecord);
   const [refused, setRefused] = useState<{ onRecord: string; words: string } | null>(null);
@@ -49,6 +53,24 @@ export function LengthField({ label, mm, units, range, onTaken, hint, problem }:
       problem={wrong ?? problem ?? null}
       hint={hint ?? example}
       figures={units === 'metric'}
+      beside={
+        <PadKey
+          label={label}
+          onPress={() =>
+            pad({
+              title: label,
+              units,
+              lastMm: mm,
+              range,
+              signed,
+              onTake: (taken) => {
+                setWrong(null);
+                onTaken(taken);
+              },
+            })
+          }
+        />
+      }
     />
   );
 }

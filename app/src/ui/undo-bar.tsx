@@ -7,22 +7,24 @@ import { Words } from './text.tsx';
 
 const SHOWN_MS = 8000;
 
-/** For a while after each change: what was done, and the way back. */
+/** For a while after each change: what was done, and the way back; after going back, the way forward. */
 export function UndoBar() {
-  const step = useUndo();
+  const steps = useUndo();
   const palette = usePalette();
-  const [past, setPast] = useState<typeof step>(null);
+  const [past, setPast] = useState<typeof steps | null>(null);
   useEffect(() => {
-    const timer = setTimeout(() => setPast(step), SHOWN_MS);
+    const timer = setTimeout(() => setPast(steps), SHOWN_MS);
     return () => clearTimeout(timer);
-  }, [step]);
-  if (!step || step === past) return null;
+  }, [steps]);
+  const { undo, redo } = steps;
+  if ((!undo && !redo) || steps === past) return null;
   return (
     <View role="status" style={[styles.bar, { backgroundColor: palette.plank, borderColor: palette.rule }]}>
       <Words style={styles.words} numberOfLines={1}>
-        {step.words}
+        {redo ? `Taken back: ${redo.words}` : undo!.words}
       </Words>
-      <Button kind="quiet" label="Undo" hint={step.words} onPress={step.undo} style={styles.button} />
+      {undo ? <Button kind="quiet" label="Undo" hint={undo.words} onPress={undo.act} style={styles.button} /> : null}
+      {redo ? <Button kind="quiet" label="Redo" hint={redo.words} onPress={redo.act} style={styles.button} /> : null}
     </View>
   );
 }
@@ -30,5 +32,5 @@ export function UndoBar() {
 const styles = StyleSheet.create({
   bar: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, borderTopWidth: 1 },
   words: { flex: 1 },
-  button: { flexGrow: 0, paddingHorizontal: 20 },
+  button: { flexGrow: 0, paddingHorizontal: 16 },
 });

@@ -1,10 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { RoomPicture } from '@maquette/core';
+import type { AllRoomFacts, RoomPicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
 import type { LevellingPlan } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
+import type { StripFacts } from '@maquette/core/stripout';
 import { nowUtc } from '../data/ids.ts';
+import { bodyOf } from '../data/merge.ts';
 import { openDesk, type Desk } from './ask.ts';
 
 interface Judged {
@@ -21,38 +23,30 @@ function useDesk(): Desk {
 }
 
 /** Facts as they cross to the worker: without what only storing is about, so that an acknowledgement judges nothing anew. */
-function plain(room: RoomFacts, flat: FlatFacts) {
-  const { id, jobId, name, rank, walls, door, baseKind, cardId, units, spacingMm, contactsOnly } = room;
+export function plainFacts(room: RoomFacts, flat: FlatFacts, strip: StripFacts): AllRoomFacts {
+  const own = bodyOf(room) as unknown as RoomFacts;
+  const plain = <T extends { id: string }>(facts: readonly T[]) =>
+    facts.map((fact) => ({ ...bodyOf(fact), id: fact.id }) as unknown as T);
   return {
-    room: { id, jobId, name, rank, walls, door, baseKind, cardId, units, spacingMm, contactsOnly },
-    flat: {
-      setups: flat.setups.map(({ id, name, openRodMm, closeRodMm, startedAt }) => ({
-        id,
-        name,
-        openRodMm,
-        closeRodMm,
-        startedAt,
-      })),
-      readings: flat.readings.map(({ id, setupId, stationKey, xMm, yMm, rodMm, takenAt, note }) => ({
-        id,
-        setupId,
-        stationKey,
-        xMm,
-        yMm,
-        rodMm,
-        takenAt,
-        note,
-      })),
-      stations: flat.stations.map(({ id, replacesKey, xMm, yMm, dropped }) => ({ id, replacesKey, xMm, yMm, dropped })),
-    },
+    room: { ...own, id: room.id },
+    flat: { setups: plain(flat.setups), readings: plain(flat.readings), stations: plain(flat.stations) },
+    strip,
   };
 }
 
 /** The room judged in the worker, anew whenever a fact changes; schools follow once the picture stands. */
-export function useJudged(room: RoomFacts | null, flat: FlatFacts, card: CoveringCard | null): Judged {
+export function useJudged(
+  room: RoomFacts | null,
+  flat: FlatFacts,
+  strip: StripFacts,
+  card: CoveringCard | null,
+): Judged {
   const desk = useDesk();
   const [judged, setJudged] = useState<Judged>({ picture: null, schools: [], failed: null });
-  const question = useMemo(() => (room && card ? { facts: plain(room, flat), card } : null), [room, flat, card]);
+  const question = useMemo(
+    () => (room && card ? { facts: plainFacts(room, flat, strip), card } : null),
+    [room, flat, strip, card],
+  );
   const key = useMemo(() => JSON.stringify(question), [question]);
   useEffect(() => {
     if (!question) return;
@@ -83,14 +77,15 @@ export interface Planned {
 export function usePlanned(
   room: RoomFacts | null,
   flat: FlatFacts,
+  strip: StripFacts,
   card: CoveringCard | null,
   wanted: boolean,
 ): Planned {
   const desk = useDesk();
   const [done, setDone] = useState<{ key: string; plan: LevellingPlan | null; failed: string | null } | null>(null);
   const question = useMemo(
-    () => (room && card && wanted ? { facts: plain(room, flat), card } : null),
-    [room, flat, card, wanted],
+    () => (room && card && wanted ? { facts: plainFacts(room, flat, strip), card } : null),
+    [room, flat, strip, card, wanted],
   );
   const key = useMemo(() => JSON.stringify(question), [question]);
   useEffect(() => {

@@ -3,13 +3,14 @@ import { useQueries } from '@tanstack/react-query';
 import type { RoomFactsAnswer } from '@maquette/contract';
 import type { RoomPicture } from '@maquette/core';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
+import type { FlatFacts } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { api } from '../data/api.ts';
 import { roomKey } from '../data/client.ts';
 import { nowUtc } from '../data/ids.ts';
-import { overlay } from '../data/merge.ts';
-import { useOutbox, type ShownBook } from '../data/use-facts.ts';
+import { roomParts, stripFactsOf, useOutbox, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
+import { plainFacts } from './use-judged.ts';
 
 /** What the site book says of a room. */
 export interface RoomLine {
@@ -43,18 +44,18 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
     const card = findCard(book.cards as unknown as CoveringCard[], room.cardId);
     const data = answers[index]?.data;
     if (!card || (!data && !unsent.has(room.id))) return [];
-    const flat = {
-      setups: overlay('setups', data?.setups ?? [], waiting, room.id),
-      stations: overlay('stations', data?.stations ?? [], waiting, room.id),
-      readings: overlay('readings', data?.readings ?? [], waiting, room.id),
-    };
+    const parts = roomParts(data, waiting, room.id);
+    const strip = stripFactsOf(parts, book, room.jobId);
     const stamp = [
       room.id,
       room.writeId,
       card,
-      ...[...flat.setups, ...flat.stations, ...flat.readings].map((fact) => fact.writeId),
+      strip.country,
+      strip.figures,
+      ...Object.values(parts).flatMap((facts) => facts.map((fact) => fact.writeId)),
     ];
-    return [{ id: room.id, key: JSON.stringify(stamp), room: room as unknown as RoomFacts, flat, card }];
+    const facts = plainFacts(room as unknown as RoomFacts, parts as unknown as FlatFacts, strip);
+    return [{ id: room.id, key: JSON.stringify(stamp), facts, card }];
   });
   const key = questions.map((q) => q.key).join('|');
   useEffect(() => {
@@ -66,21 +67,18 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
     const next = () => {
       const question = questions.find((q) => !known.has(q.key));
       if (!question || !left) return;
-      desk.ask(
-        { kind: 'judge', facts: { room: question.room, flat: question.flat }, card: question.card, atUtc: nowUtc() },
-        (picture) => {
-          const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
-          known.set(question.key, {
-            verdict: picture?.verdict ?? 'measure',
-            margin: first?.margin ?? '',
-            next: first?.next ?? '',
-            read: picture?.levels.length ?? 0,
-            stations: picture?.stations.length ?? 0,
-          });
-          show();
-          next();
-        },
-      );
+      desk.ask({ kind: 'judge', facts: question.facts, card: question.card, atUtc: nowUtc() }, (picture) => {
+        const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
+        known.set(question.key, {
+          verdict: picture?.verdict ?? 'measure',
+          margin: first?.margin ?? '',
+          next: first?.next ?? '',
+          read: picture?.levels.length ?? 0,
+          stations: picture?.stations.length ?? 0,
+        });
+        show();
+        next();
+      });
     };
     show();
     next();

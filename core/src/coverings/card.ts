@@ -9,6 +9,16 @@ export const COVERING_KINDS = [
 ] as const;
 export type CoveringKind = (typeof COVERING_KINDS)[number];
 
+/** Families of old floors a sheet may allow beneath. */
+export const OLD_FLOORS = ['tile', 'resilient', 'wood', 'mineral'] as const;
+export type OldFloor = (typeof OLD_FLOORS)[number];
+export const OLD_FLOOR_WORDS: Record<OldFloor, string> = {
+  tile: 'Ceramic tile',
+  resilient: 'One layer of vinyl or lino',
+  wood: 'Wood and panels',
+  mineral: 'Compound and residue',
+};
+
 /** What a covering's sheet asks of the floor. One figure a field; the maker's sheet replaces ours by editing a copy. */
 export interface CoveringCard {
   id: string;
@@ -32,6 +42,8 @@ export interface CoveringCard {
   staggerMm: number;
   /** Longest run without a joint, m; null when the sheet names none. */
   longestRunM: number | null;
+  /** What of an old floor the sheet allows beneath the covering. */
+  layOver: OldFloor[];
   /** Where the figures come from, shown beside them. */
   source: string;
 }
@@ -81,6 +93,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     endPieceMm: 300,
     staggerMm: 300,
     longestRunM: 10,
+    layOver: ['tile', 'resilient', 'wood', 'mineral'],
     source: GENERIC,
   },
   {
@@ -103,6 +116,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     endPieceMm: 300,
     staggerMm: 300,
     longestRunM: 8,
+    layOver: ['tile', 'resilient', 'wood', 'mineral'],
     source: GENERIC,
   },
   {
@@ -125,6 +139,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     endPieceMm: 200,
     staggerMm: 200,
     longestRunM: null,
+    layOver: ['tile', 'wood', 'mineral'],
     source: GENERIC,
   },
   {
@@ -147,6 +162,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     endPieceMm: 500,
     staggerMm: 500,
     longestRunM: 8,
+    layOver: ['tile', 'resilient', 'wood', 'mineral'],
     source: GENERIC,
   },
   {
@@ -169,6 +185,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     endPieceMm: 300,
     staggerMm: 300,
     longestRunM: 8,
+    layOver: ['tile', 'resilient', 'wood', 'mineral'],
     source: GENERIC,
   },
 ];

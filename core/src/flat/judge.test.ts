@@ -1,6 +1,6 @@
 import { assessRoom } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
-import { rectangleWalls, type RoomFacts } from '../room/index.ts';
+import { BLANK_SHAPE, newOpening, rectangleWalls, type RoomFacts } from '../room/index.ts';
 import { flatMemo, judgeFlat, profileOf, stationsOf, underEachSchool } from './index.ts';
 import { factsAt, rectanglePlan, setup } from './invented.ts';
 
@@ -76,7 +76,8 @@ const room: RoomFacts = {
   name: 'Test room',
   rank: 0,
   walls: rectangleWalls(5000, 4000),
-  door: { wall: 0, fromMm: 100, widthMm: 800, hinge: 'start', swing: 'in' },
+  ...BLANK_SHAPE,
+  openings: [newOpening('d', 0, 100, 800)],
   baseKind: 'slab-on-ground',
   cardId: 'shipped-click-vinyl',
   units: 'metric',

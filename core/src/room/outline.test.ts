@@ -1,7 +1,8 @@
 import {
   areaM2,
   contains,
-  doorProblem,
+  newOpening,
+  openingProblem,
   firstCrossing,
   outlineOf,
   rectangleWalls,
@@ -69,16 +70,16 @@ test('two walls are no room', () => {
 
 test('a door must lie on its wall', () => {
   const room = rectangleWalls(3000, 2000);
-  const door = { wall: 1, fromMm: 1300, widthMm: 800, hinge: 'start', swing: 'in' } as const;
-  expect(doorProblem(room, door)).toContain('2100 mm');
-  expect(doorProblem(room, { ...door, fromMm: 1200 })).toBeNull();
-  expect(shapeProblem(room, { ...door, wall: 7 })).toMatchObject({ field: 'door' });
+  const door = newOpening('d', 1, 1300, 800);
+  expect(openingProblem(room, door)).toContain('2100 mm');
+  expect(openingProblem(room, { ...door, fromMm: 1200 })).toBeNull();
+  expect(shapeProblem({ walls: room, openings: [{ ...door, wall: 7 }] })).toMatchObject({ field: 'openings' });
 });
 
 test('two tapes at right angles fix a point', () => {
   const room = {
     walls: rectangleWalls(5000, 4000),
-    door: { wall: 0, fromMm: 100, widthMm: 800, hinge: 'start', swing: 'in' } as const,
+    openings: [newOpening('d', 0, 100, 800)],
   };
   const plan = { corners: outlineOf(room.walls).corners, islands: [] };
   expect(tapeFrom(room, plan, { xMm: 4400, yMm: 900 })).toEqual([

@@ -6,7 +6,17 @@ export interface Wall {
   turnDeg: number;
   /** What people call it, for example `hearth`; absent means W1, W2, ... by order. */
   name?: string;
+  /** Length taken off the drawing after dragging, not off a tape: shown as such until it is measured. */
+  drawn?: boolean;
 }
+
+/** Where the first corner lies on the sheet and which way the first wall runs. Dragging the first wall moves it, and nothing else. */
+export interface Start {
+  xMm: number;
+  yMm: number;
+  headingDeg: number;
+}
+export const ORIGIN: Start = { xMm: 0, yMm: 0, headingDeg: 0 };
 
 export const WALL_LENGTH_MM = { min: 20, max: 60_000 } as const;
 export const TURN_DEG = { min: -179, max: 179 } as const;
@@ -54,9 +64,9 @@ export function turnWords(turnDeg: number): string {
  * The closing error is spread over the walls in proportion to their lengths (the compass rule of traverse surveying),
  * so the drawn room closes; the error itself is reported, and refused when it is more than a misread tape.
  */
-export function outlineOf(walls: readonly Wall[]): Outline {
+export function outlineOf(walls: readonly Wall[], start: Start = ORIGIN): Outline {
   const corners: PointMm[] = [];
-  let [x, y, headingDeg, along] = [0, 0, 0, 0];
+  let [x, y, headingDeg, along] = [0, 0, start.headingDeg, 0];
   const before: number[] = [];
   for (const wall of walls) {
     corners.push({ xMm: x, yMm: y });
@@ -69,14 +79,14 @@ export function outlineOf(walls: readonly Wall[]): Outline {
   const closingMm = Math.hypot(x, y);
   const closingShare = along > 0 ? closingMm / along : 0;
   const closed = corners.map((corner, i) => ({
-    xMm: corner.xMm - (along > 0 ? (x * before[i]!) / along : 0),
-    yMm: corner.yMm - (along > 0 ? (y * before[i]!) / along : 0),
+    xMm: start.xMm + corner.xMm - (along > 0 ? (x * before[i]!) / along : 0),
+    yMm: start.yMm + corner.yMm - (along > 0 ? (y * before[i]!) / along : 0),
   }));
   return {
     corners: closed,
     closingMm,
     closingShare,
-    problem: problemOf(walls, corners, closed, closingMm, closingShare),
+    problem: problemOf(walls, corners, closed, { xMm: x, yMm: y }, closingMm, closingShare),
   };
 }
 
@@ -84,6 +94,7 @@ function problemOf(
   walls: readonly Wall[],
   taped: Polygon,
   closed: Polygon,
+  end: PointMm,
   closingMm: number,
   share: number,
 ): OutlineProblem | null {
@@ -91,7 +102,7 @@ function problemOf(
     return { kind: 'too-few-walls', words: `${walls.length} walls: a room needs at least ${WALL_COUNT.min}` };
   }
   const open = closingMm > CLOSING_FLOOR_MM && share > CLOSING_SHARE_LIMIT;
-  const crossing = open ? firstCrossing([...taped, endOf(walls)], false) : firstCrossing(closed);
+  const crossing = open ? firstCrossing([...taped, end], false) : firstCrossing(closed);
   // The line that would close an open chain is not a wall and cannot be named as crossing one.
   if (crossing && crossing.first < walls.length && crossing.second < walls.length) {
     const [first, second] = [wallName(walls, crossing.first), wallName(walls, crossing.second)];
@@ -114,23 +125,13 @@ function problemOf(
   return null;
 }
 
-function endOf(walls: readonly Wall[]): PointMm {
-  let [x, y, headingDeg] = [0, 0, 0];
-  for (const wall of walls) {
-    x += wall.lengthMm * cosDeg(headingDeg);
-    y += wall.lengthMm * sinDeg(headingDeg);
-    headingDeg += wall.turnDeg;
-  }
-  return { xMm: x, yMm: y };
-}
-
 /** Exact at right angles, so that square rooms close to zero. */
-function cosDeg(deg: number): number {
+export function cosDeg(deg: number): number {
   const turn = ((deg % 360) + 360) % 360;
   return turn === 0 ? 1 : turn === 180 ? -1 : turn === 90 || turn === 270 ? 0 : Math.cos((turn * Math.PI) / 180);
 }
 
-function sinDeg(deg: number): number {
+export function sinDeg(deg: number): number {
   return cosDeg(deg - 90);
 }
 

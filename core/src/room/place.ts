@@ -1,6 +1,7 @@
 import { distanceToSegmentMm, type PointMm } from './geometry.ts';
+import { entryOf, type WithOpenings } from './openings.ts';
 import { wallName } from './outline.ts';
-import type { Plan, RoomFacts } from './room.ts';
+import type { Plan } from './room.ts';
 
 /** Distance to a wall, with the wall's name as people say it. */
 export interface WallDistance {
@@ -10,10 +11,10 @@ export interface WallDistance {
 }
 
 /** `the door wall`, the name it was given, or `W3`. */
-export function spokenWall(room: Pick<RoomFacts, 'walls' | 'door'>, wall: number): string {
+export function spokenWall(room: WithOpenings, wall: number): string {
   const own = room.walls[wall]?.name?.trim();
   if (own) return `${own} wall`;
-  if (room.door?.wall === wall) return 'door wall';
+  if (entryOf(room)?.wall === wall) return 'door wall';
   return wallName(room.walls, wall);
 }
 
@@ -21,7 +22,7 @@ export function spokenWall(room: Pick<RoomFacts, 'walls' | 'door'>, wall: number
  * Two tape distances that fix a point: to the nearest wall, and to the nearest wall standing across it
  * (45 degrees or more apart, so that the two tapes cross cleanly).
  */
-export function tapeFrom(room: Pick<RoomFacts, 'walls' | 'door'>, plan: Plan, at: PointMm): WallDistance[] {
+export function tapeFrom(room: WithOpenings, plan: Plan, at: PointMm): WallDistance[] {
   const n = plan.corners.length;
   const all = plan.corners.map((a, wall) => {
     const b = plan.corners[(wall + 1) % n]!;

@@ -1,40 +1,12 @@
 import type { UnitSystem } from '../units/index.ts';
-import { outlineOf, type Wall } from './outline.ts';
-import { pointOnWall } from './outline.ts';
+import { UNKNOWN_BASE, type BaseDetails, type BaseKind, type SecondBase } from './base.ts';
+import { adjustToDiagonals, diagonalProblem, type Adjustment, type Diagonal } from './diagonals.ts';
+import { FIXTURES, fixtureOutline, type Fixture } from './fixtures.ts';
 import type { PointMm, Polygon } from './geometry.ts';
-
-/** What the planks will lie over. */
-export const BASE_KINDS = [
-  'slab-on-ground',
-  'suspended-concrete',
-  'cement-screed',
-  'calcium-sulfate-screed',
-  'panels-on-joists',
-  'floorboards-on-joists',
-  'existing-tile',
-  'existing-resilient',
-] as const;
-export type BaseKind = (typeof BASE_KINDS)[number];
-
-export const BASE_WORDS: Record<BaseKind, string> = {
-  'slab-on-ground': 'Concrete slab on ground',
-  'suspended-concrete': 'Suspended concrete',
-  'cement-screed': 'Cement screed',
-  'calcium-sulfate-screed': 'Calcium sulfate screed',
-  'panels-on-joists': 'Panels on joists',
-  'floorboards-on-joists': 'Floorboards on joists',
-  'existing-tile': 'Existing tile',
-  'existing-resilient': 'Existing resilient',
-};
-
-/** A doorway: `fromMm` is measured along its wall from the wall's first corner. */
-export interface Door {
-  wall: number;
-  fromMm: number;
-  widthMm: number;
-  hinge: 'start' | 'end';
-  swing: 'in' | 'out';
-}
+import { lineProblem, type DividingLine } from './lines.ts';
+import { ORIGIN, outlineOf, pointOnWall, type Start, type Wall } from './outline.ts';
+import { entryOf, openingProblem, overlapProblem, type Opening } from './openings.ts';
+import { common, outerOf, regionOf, together, without, type Region } from './region.ts';
 
 /** The facts of a room that its stages share. */
 export interface RoomFacts {
@@ -44,8 +16,14 @@ export interface RoomFacts {
   /** Place in the job's list: any number, compared only. */
   rank: number;
   walls: Wall[];
-  door: Door | null;
+  start: Start;
+  diagonals: Diagonal[];
+  openings: Opening[];
+  fixtures: Fixture[];
+  lines: DividingLine[];
   baseKind: BaseKind;
+  base: BaseDetails;
+  secondBase: SecondBase | null;
   cardId: string;
   units: UnitSystem;
   /** Station spacing chosen by hand, mm; null takes the default of the covering's rule. */
@@ -54,42 +32,121 @@ export interface RoomFacts {
   contactsOnly: boolean;
 }
 
+/** What a room has of these before anything is entered. */
+export const BLANK_SHAPE: Pick<
+  RoomFacts,
+  'start' | 'diagonals' | 'openings' | 'fixtures' | 'lines' | 'base' | 'secondBase'
+> = {
+  start: ORIGIN,
+  diagonals: [],
+  openings: [],
+  fixtures: [],
+  lines: [],
+  base: UNKNOWN_BASE,
+  secondBase: null,
+};
+
 /** Drawn shape of a room: corners, and islands (holes such as columns and hearths). */
 export interface Plan {
   corners: Polygon;
   islands: readonly Polygon[];
 }
 
-/** Shape of the room from its facts. Islands arrive with the room stage; until then there are none. */
-export function planOf(room: Pick<RoomFacts, 'walls'>): Plan {
-  return { corners: outlineOf(room.walls).corners, islands: [] };
+/** What decides the drawn shape. Only the walls are always there. */
+export interface Shaped {
+  walls: readonly Wall[];
+  start?: Start;
+  diagonals?: readonly Diagonal[];
+  fixtures?: readonly Fixture[];
 }
 
-/** Where a walk starts: the middle of the door, or the first corner when no door is entered. */
-export function entryPoint(room: Pick<RoomFacts, 'walls' | 'door'>, plan: Plan): PointMm {
-  if (!room.door) return plan.corners[0] ?? { xMm: 0, yMm: 0 };
-  return pointOnWall(plan.corners, room.door.wall, room.door.fromMm + room.door.widthMm / 2);
+interface Drawn {
+  of: Shaped;
+  plan: Plan;
+  adjustment: Adjustment | null;
+}
+/** The last drawing made of a list of walls: screens ask for it many times over. */
+const drawings = new WeakMap<readonly Wall[], Drawn>();
+
+function draw(room: Shaped): Drawn {
+  const held = drawings.get(room.walls);
+  if (
+    held &&
+    held.of.start === room.start &&
+    held.of.diagonals === room.diagonals &&
+    held.of.fixtures === room.fixtures
+  )
+    return held;
+  const outline = outlineOf(room.walls, room.start);
+  const { problem, corners: taped } = outline;
+  const diagonals = (room.diagonals ?? []).filter((d) => !diagonalProblem(taped, d));
+  const adjustment = !problem && diagonals.length > 0 ? adjustToDiagonals(taped, room.walls, diagonals) : null;
+  const corners = adjustment?.corners ?? taped;
+  const { start, diagonals: measured, fixtures } = room;
+  const of: Shaped = {
+    walls: room.walls,
+    ...(start ? { start } : {}),
+    ...(measured ? { diagonals: measured } : {}),
+    ...(fixtures ? { fixtures } : {}),
+  };
+  const drawn = { of, plan: { corners, islands: problem ? [] : islandsOf(corners, fixtures ?? []) }, adjustment };
+  drawings.set(room.walls, drawn);
+  return drawn;
 }
 
-/** Why a door cannot stand where it was put, or null. */
-export function doorProblem(walls: readonly Wall[], door: Door): string | null {
-  const wall = walls[door.wall];
-  if (!wall) return `Wall ${door.wall + 1} does not exist: the room has ${walls.length}`;
-  if (door.fromMm < 0) return `${door.fromMm} mm: a door starts at 0 or more along its wall`;
-  if (door.widthMm < 300) return `${door.widthMm} mm wide: 300 or more is taken`;
-  if (door.fromMm + door.widthMm > wall.lengthMm + 1) {
-    return `The door ends at ${Math.round(door.fromMm + door.widthMm)} mm, past the wall's ${Math.round(wall.lengthMm)}`;
+function islandsOf(corners: Polygon, fixtures: readonly Fixture[]): Polygon[] {
+  const standing = fixtures.filter((f) => FIXTURES[f.kind].standing === 'island');
+  if (standing.length === 0) return [];
+  return common(together(standing.map((f) => regionOf(fixtureOutline(f)))), regionOf(corners)).map(outerOf);
+}
+
+/** Shape of the room: its outline fitted to the measured diagonals, and what stands in it as islands. */
+export function planOf(room: Shaped): Plan {
+  return draw(room).plan;
+}
+
+/** What the diagonals did to the outline, or null where none was measured. */
+export function adjustmentOf(room: Shaped): Adjustment | null {
+  return draw(room).adjustment;
+}
+
+/** The floor of a plan as a region: the outline less its islands. */
+export function floorOf(plan: Plan): Region {
+  return without(regionOf(plan.corners), ...plan.islands.map(regionOf));
+}
+
+/** Where a walk starts: the middle of the way in, or the first corner when no opening is entered. */
+export function entryPoint(room: Pick<RoomFacts, 'openings'>, plan: Plan): PointMm {
+  const entry = entryOf(room);
+  if (!entry) return plan.corners[0] ?? { xMm: 0, yMm: 0 };
+  return pointOnWall(plan.corners, entry.wall, entry.fromMm + entry.widthMm / 2);
+}
+
+/** One thing wrong with a room's shape, with the field it belongs to. */
+export interface ShapeProblem {
+  field: 'walls' | 'openings' | 'diagonals' | 'lines';
+  message: string;
+}
+
+/** The first thing wrong with a room's shape, or null. */
+export function shapeProblem(
+  room: Pick<RoomFacts, 'walls' | 'openings'> & Partial<Pick<RoomFacts, 'start' | 'diagonals' | 'lines'>>,
+): ShapeProblem | null {
+  const outline = outlineOf(room.walls, room.start);
+  if (outline.problem) return { field: 'walls', message: outline.problem.words };
+  for (const opening of room.openings) {
+    const message = openingProblem(room.walls, opening);
+    if (message) return { field: 'openings', message };
+  }
+  const overlap = overlapProblem(room);
+  if (overlap) return { field: 'openings', message: overlap };
+  for (const diagonal of room.diagonals ?? []) {
+    const message = diagonalProblem(outline.corners, diagonal);
+    if (message) return { field: 'diagonals', message };
+  }
+  for (const line of room.lines ?? []) {
+    const message = lineProblem(line);
+    if (message) return { field: 'lines', message };
   }
   return null;
-}
-
-/** The first thing wrong with a room's shape, with the field it belongs to, or null. */
-export function shapeProblem(
-  walls: readonly Wall[],
-  door: Door | null,
-): { field: 'walls' | 'door'; message: string } | null {
-  const outline = outlineOf(walls);
-  if (outline.problem) return { field: 'walls', message: outline.problem.words };
-  const message = door && doorProblem(walls, door);
-  return message ? { field: 'door', message } : null;
 }

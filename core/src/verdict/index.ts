@@ -1,2 +1,3 @@
 export * from './words.ts';
 export * from './flat.ts';
+export * from './strip.ts';

@@ -1,4 +1,4 @@
-import { rectangleWalls, planOf } from '../room/index.ts';
+import { newOpening, rectangleWalls, planOf } from '../room/index.ts';
 import { placeWords, worstVerdict } from './index.ts';
 
 test('stop over work over measure over wait over lay', () => {
@@ -13,7 +13,7 @@ test('stop over work over measure over wait over lay', () => {
 test('a place is told by two tapes, in the room’s units', () => {
   const room = {
     walls: rectangleWalls(5000, 4000),
-    door: { wall: 0, fromMm: 0, widthMm: 800, hinge: 'start', swing: 'in' } as const,
+    openings: [newOpening('d', 0, 0, 800)],
     units: 'metric' as const,
   };
   expect(placeWords(room as never, planOf(room), [4160, 810])).toBe('0.81 m from door wall, 0.84 m from W2');

@@ -1,4 +1,7 @@
-import type { BaseKind, Door, Wall } from '@maquette/core/room';
+import type { Answer, Layer, Sample } from '@maquette/core/layers';
+import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
+import type { Mark } from '@maquette/core/stripout';
+import { KITCHEN, WASH_HOUSE } from './old-floors.ts';
 
 /** A smooth bump or hollow: height in mm at its middle, and its half width. */
 export interface Bump {
@@ -13,7 +16,18 @@ export interface DemoRoom {
   slug: string;
   name: string;
   walls: Wall[];
-  door: Door;
+  openings: Partial<Opening>[];
+  fixtures?: Partial<Fixture>[];
+  lines?: DividingLine[];
+  base?: Partial<BaseDetails>;
+  layers?: (Pick<Layer, 'id' | 'kind'> & Partial<Layer>)[];
+  samples?: Omit<Sample, 'where' | 'note'>[];
+  answers?: Omit<Answer, 'id'>[];
+  marks?: Omit<Mark, 'id'>[];
+  /** Layers whose strip-out steps are done. */
+  ticked?: string[];
+  /** Share of taps that sounded hollow, by layer. */
+  tapped?: { layerId: string; hollowAt: [number, number][]; upTo: number }[];
   baseKind: BaseKind;
   cardId: string;
   units: 'metric' | 'imperial';
@@ -29,6 +43,8 @@ export interface DemoJob {
   slug: string;
   name: string;
   about: string;
+  country: string;
+  currency: string;
   rooms: DemoRoom[];
 }
 
@@ -40,6 +56,8 @@ export const SCENARIO: readonly DemoJob[] = [
     slug: 'sluice-house',
     name: 'Sluice House',
     about: 'lock-keeper’s cottage',
+    country: 'GB',
+    currency: '£',
     rooms: [
       {
         slug: 'parlour',
@@ -54,7 +72,7 @@ export const SCENARIO: readonly DemoJob[] = [
           { lengthMm: 2100, turnDeg: 90 },
           { lengthMm: 4200, turnDeg: 90 },
         ],
-        door: { wall: 0, fromMm: 620, widthMm: 800, hinge: 'start', swing: 'out' },
+        openings: [{ wall: 0, fromMm: 620, widthMm: 800, hinge: 'start', swing: 'out' }],
         baseKind: 'slab-on-ground',
         cardId: 'shipped-click-vinyl',
         units: 'metric',
@@ -64,6 +82,10 @@ export const SCENARIO: readonly DemoJob[] = [
           { xMm: 4500, yMm: 900, heightMm: -1.6, widthMm: 700 },
         ],
         fall: [-0.5, 0.2],
+        base: { slabMm: 120, beneath: 'ground', grade: 'on', heating: 'none' },
+        layers: [{ id: 'demo-parlour-carpet', kind: 'carpet', year: 2006, yearOf: 'layer', condition: 'worn' }],
+        answers: [{ topic: 'layer/demo-parlour-carpet', value: 'remove', note: '' }],
+        ticked: ['demo-parlour-carpet'],
         readShare: 1,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1338.4, closingMm: 0.4 }],
       },
@@ -71,7 +93,7 @@ export const SCENARIO: readonly DemoJob[] = [
         slug: 'boot-room',
         name: 'Boot room',
         walls: rectangle(2900, 2300),
-        door: { wall: 3, fromMm: 1200, widthMm: 760, hinge: 'end', swing: 'in' },
+        openings: [{ wall: 3, fromMm: 1200, widthMm: 760, hinge: 'end', swing: 'in' }],
         baseKind: 'cement-screed',
         cardId: 'shipped-click-vinyl',
         units: 'metric',
@@ -84,7 +106,10 @@ export const SCENARIO: readonly DemoJob[] = [
         slug: 'hall',
         name: 'Hall',
         walls: rectangle(6096, 1524),
-        door: { wall: 3, fromMm: 360, widthMm: 813, hinge: 'start', swing: 'in' },
+        openings: [
+          { wall: 3, fromMm: 360, widthMm: 813, hinge: 'start', swing: 'in' },
+          { kind: 'archway', wall: 0, fromMm: 4200, widthMm: 800, beyond: 'sheet', sharedId: 'demo-hall-kitchen' },
+        ],
         baseKind: 'panels-on-joists',
         cardId: 'shipped-laminate',
         units: 'imperial',
@@ -93,18 +118,22 @@ export const SCENARIO: readonly DemoJob[] = [
         readShare: 0.5,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1249.4, closingMm: null }],
       },
+      KITCHEN,
+      WASH_HOUSE,
     ],
   },
   {
     slug: 'fennimore-hall',
     name: 'Fennimore Hall',
     about: 'reading room',
+    country: 'GB',
+    currency: '£',
     rooms: [
       {
         slug: 'reading-room',
         name: 'Reading room',
         walls: rectangle(12000, 8000),
-        door: { wall: 0, fromMm: 5100, widthMm: 1800, hinge: 'start', swing: 'in' },
+        openings: [{ wall: 0, fromMm: 5100, widthMm: 1800, hinge: 'start', swing: 'in' }],
         baseKind: 'cement-screed',
         cardId: 'shipped-engineered',
         units: 'metric',

@@ -1,12 +1,13 @@
 import { defaultSpacingMm, findCard } from '@maquette/core/coverings';
 import { stationsOf } from '@maquette/core/flat';
-import { entryPoint, planOf } from '@maquette/core/room';
+import { BLANK_SHAPE, entryPoint, newFixture, newOpening, planOf, UNKNOWN_BASE } from '@maquette/core/room';
 import { roundTo } from '@maquette/core/units';
-import type { FactKind, WriteOf } from '@maquette/contract';
+import { BLANK_JOB, type FactKind, type WriteOf } from '@maquette/contract';
 import { putFact } from '../store/facts.ts';
 import type { Store } from '../store/open.ts';
 import { normal, seeded } from './chance.ts';
 import { SCENARIO, type DemoRoom } from './scenario.ts';
+import { seedOldFloor } from './seed-old-floor.ts';
 
 const SEED = 41;
 const STARTED = Date.parse('2026-05-04T08:00:00.000Z');
@@ -39,14 +40,21 @@ export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): P
       if (!result.ok) throw new Error(`the demo's ${kind} ${id} was refused: ${result.reason}`);
     };
     for (const [j, job] of SCENARIO.entries()) {
-      await put('jobs', `demo-${job.slug}`, null, { name: job.name, about: job.about, rank: j });
+      await put('jobs', `demo-${job.slug}`, null, {
+        ...BLANK_JOB,
+        name: job.name,
+        about: job.about,
+        rank: j,
+        country: job.country,
+        currency: job.currency,
+      });
       for (const [r, room] of job.rooms.entries()) await seedRoom(put, `demo-${job.slug}`, room, r, chance);
     }
   });
   return count;
 }
 
-type Put = <K extends FactKind>(
+export type Put = <K extends FactKind>(
   kind: K,
   id: string,
   roomId: string | null,
@@ -55,22 +63,35 @@ type Put = <K extends FactKind>(
 
 async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, chance: () => number): Promise<void> {
   const id = `demo-${room.slug}`;
-  const { name, walls, door, baseKind, cardId, units } = room;
+  const { name, walls, baseKind, cardId, units } = room;
+  const openings = room.openings.map((o, i) => ({ ...newOpening(`${id}-opening-${i + 1}`, 0, 0, 800), ...o }));
+  const fixtures = (room.fixtures ?? []).map((f, i) => ({
+    ...newFixture(`${id}-fixture-${i + 1}`, f.kind!, { xMm: 0, yMm: 0 }, 0),
+    ...f,
+  }));
+  const shape = {
+    ...BLANK_SHAPE,
+    walls,
+    openings,
+    fixtures,
+    lines: room.lines ?? [],
+    base: { ...UNKNOWN_BASE, ...room.base },
+  };
   await put('rooms', id, null, {
     jobId,
     name,
     rank,
-    walls,
-    door,
+    ...shape,
     baseKind,
     cardId,
     units,
     spacingMm: null,
     contactsOnly: false,
   });
-  const plan = planOf({ walls });
+  await seedOldFloor(put, id, room);
+  const plan = planOf(shape);
   const card = findCard([], cardId)!;
-  const stations = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint({ walls, door }, plan));
+  const stations = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint(shape, plan));
   const read = stations.slice(0, Math.round(stations.length * room.readShare));
   const step = units === 'imperial' ? 25.4 / 16 : 0.5;
   for (const [s, setup] of room.setups.entries()) {

@@ -1,3 +1,5 @@
+import { BLANK_JOB } from '@maquette/contract';
+import { BLANK_SHAPE } from '@maquette/core/room';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -30,7 +32,7 @@ const room = {
   name: 'Parlour',
   rank: 0,
   walls: [wall(5400), wall(4200), wall(5400), wall(4200)],
-  door: null,
+  ...BLANK_SHAPE,
   baseKind: 'slab-on-ground',
   cardId: 'shipped-click-vinyl',
   units: 'metric',
@@ -50,7 +52,7 @@ const reading = {
 async function build() {
   await api
     .put('/api/jobs/job-1')
-    .send({ ...write(), name: 'Sluice House', about: '', rank: 0 })
+    .send({ ...write(), name: 'Sluice House', ...BLANK_JOB, rank: 0 })
     .expect(201);
   await api
     .put('/api/rooms/room-1')
@@ -164,7 +166,7 @@ test('what belongs to nothing is refused', async () => {
 test('bodies that are too large or no JSON are refused in words', async () => {
   const large = await api
     .put('/api/jobs/job-1')
-    .send({ ...write(), name: 'x'.repeat(80_000), about: '', rank: 0 })
+    .send({ ...write(), name: 'x'.repeat(80_000), ...BLANK_JOB, rank: 0 })
     .expect(413);
   expect(large.body.title).toContain('too large');
   await api.put('/api/jobs/job-1').set('content-type', 'application/json').send('{"name":').expect(400);

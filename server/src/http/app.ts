@@ -7,6 +7,8 @@ import type { Store } from '../store/open.ts';
 import { bookRoutes } from './book.ts';
 import { factRoutes } from './facts.ts';
 import { jobFileRoutes } from './job-files.ts';
+import { instrumentRoutes } from './instruments.ts';
+import { photoRoutes } from './photos.ts';
 import { onError, problem } from './problem.ts';
 
 export interface AppOptions {
@@ -27,6 +29,8 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
     next();
   });
   api.use(jobFileRoutes(store, now));
+  api.use(photoRoutes(store, now));
+  api.use(instrumentRoutes(now));
   api.use(express.json({ limit: '64kb' }));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   api.use(bookRoutes(store));

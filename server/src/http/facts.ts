@@ -1,6 +1,6 @@
 import { Router, type Request, type Response } from 'express';
 import { checkWrite, FACT_KINDS, type FactKind, type RoomWrite, type WriteOf } from '@maquette/contract';
-import { shapeProblem } from '@maquette/core/room';
+import { shapeProblem, type RoomFacts } from '@maquette/core/room';
 import { isShipped } from '@maquette/core/coverings';
 import { isRoomKind, putFact, readHistory } from '../store/facts.ts';
 import type { Store } from '../store/open.ts';
@@ -36,12 +36,12 @@ async function put(store: Store, kind: FactKind, req: Request, res: Response, no
   if (errors.length > 0) return refuse(res, errors);
   if (kind === 'rooms') {
     const room = req.body as RoomWrite;
-    const wrong = shapeProblem(room.walls, room.door);
+    const wrong = shapeProblem(room as unknown as RoomFacts);
     if (wrong)
       return refuse(res, [
         {
           field: wrong.field,
-          value: wrong.field === 'walls' ? `${room.walls.length} walls` : 'a door',
+          value: `${room[wrong.field].length} ${wrong.field}`,
           message: wrong.message,
         },
       ]);

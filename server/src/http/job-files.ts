@@ -1,5 +1,5 @@
 import express, { Router } from 'express';
-import { checkJobFile, type JobFile } from '@maquette/contract';
+import { checkJobFile, upgradeJobFile, type JobFile } from '@maquette/contract';
 import { newId } from '../store/new-id.ts';
 import { readJobFile, writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/open.ts';
@@ -15,10 +15,11 @@ export function jobFileRoutes(store: Store, now: () => string): Router {
     res.json(file);
   });
   routes.post('/job-files', express.json({ limit: '20mb' }), async (req, res) => {
-    const errors = checkJobFile(req.body);
+    const file = upgradeJobFile(req.body);
+    const errors = checkJobFile(file);
     if (errors.length > 0) return refuse(res, errors);
     const copy = req.query['copy'] === '1';
-    const result = await store.write((tx) => readJobFile(tx, req.body as JobFile, copy ? newId : undefined));
+    const result = await store.write((tx) => readJobFile(tx, file as JobFile, copy ? newId : undefined));
     if (result.ok) res.status(201).json(result);
     else
       problem(res, 409, 'This job is here already in another state', {

@@ -1,6 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import {
+  BOOK_FACT_KINDS,
   ROOM_FACT_KINDS,
   type Book,
   type FactKind,
@@ -19,6 +20,14 @@ const TABLES = {
   setups: schema.setups,
   stations: schema.stations,
   readings: schema.readings,
+  figures: schema.figures,
+  layers: schema.layers,
+  samples: schema.samples,
+  taps: schema.taps,
+  answers: schema.answers,
+  ticks: schema.ticks,
+  marks: schema.marks,
+  photos: schema.photos,
 } as const satisfies Record<FactKind, SQLiteTable>;
 
 /** Columns that are the store's own, not the fact's body. */
@@ -74,7 +83,7 @@ async function missingParent(
   write: Record<string, unknown>,
   roomId: string | null,
 ): Promise<string | null> {
-  if (kind === 'rooms') return (await find(tx, 'jobs', String(write['jobId']))) ? null : 'jobId';
+  if (kind === 'rooms' || kind === 'figures') return (await find(tx, 'jobs', String(write['jobId']))) ? null : 'jobId';
   if (!isRoomKind(kind)) return null;
   if (!roomId || !(await belongs(tx, known, 'rooms', roomId, roomId))) return 'room';
   if (kind === 'readings' && !(await belongs(tx, known, 'setups', String(write['setupId']), roomId))) return 'setupId';
@@ -145,28 +154,30 @@ async function keepRevision(tx: Transaction, kind: FactKind, held: AnyFact): Pro
     .values({ kind, factId: id, version, writeId, updatedAt, deletedAt, body: bodyOf(held) });
 }
 
-/** All jobs, rooms and cards that are not deleted. */
+/** Everything of the site book that is not deleted. */
 export async function readBook(db: Database): Promise<Book> {
-  const [jobs, rooms, cards] = await Promise.all([
-    db.select().from(schema.jobs).where(isNull(schema.jobs.deletedAt)),
-    db.select().from(schema.rooms).where(isNull(schema.rooms.deletedAt)),
-    db.select().from(schema.cards).where(isNull(schema.cards.deletedAt)),
-  ]);
-  return { jobs, rooms, cards } as Book;
+  const lists = await Promise.all(
+    BOOK_FACT_KINDS.map((kind) => {
+      const table = TABLES[kind] as typeof schema.jobs;
+      return db.select().from(table).where(isNull(table.deletedAt));
+    }),
+  );
+  return Object.fromEntries(BOOK_FACT_KINDS.map((kind, i) => [kind, lists[i]])) as unknown as Book;
 }
 
 /** The facts of one room that are not deleted, or null when there is no such room. */
 export async function readRoomFacts(db: Database, roomId: string): Promise<RoomFactsAnswer | null> {
   if (!(await find(db, 'rooms', roomId))) return null;
-  const live = async (kind: RoomFactKind) => {
-    const table = TABLES[kind] as typeof schema.readings;
-    return db
-      .select()
-      .from(table)
-      .where(and(eq(table.roomId, roomId), isNull(table.deletedAt)));
-  };
-  const [setups, stations, readings] = await Promise.all(ROOM_FACT_KINDS.map(live));
-  return { setups, stations, readings } as unknown as RoomFactsAnswer;
+  const lists = await Promise.all(
+    ROOM_FACT_KINDS.map((kind) => {
+      const table = TABLES[kind] as typeof schema.readings;
+      return db
+        .select()
+        .from(table)
+        .where(and(eq(table.roomId, roomId), isNull(table.deletedAt)));
+    }),
+  );
+  return Object.fromEntries(ROOM_FACT_KINDS.map((kind, i) => [kind, lists[i]])) as unknown as RoomFactsAnswer;
 }
 
 /** What a fact is and what it has been, newest first; null when it was never stored. */

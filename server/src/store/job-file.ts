@@ -31,8 +31,10 @@ export async function writeJobFile(db: Database, jobId: string, writtenAt: strin
     .select()
     .from(schema.cards)
     .where(inArray(schema.cards.id, [...rooms.map((room) => room.cardId), '']));
+  const figures = await db.select().from(schema.figures).where(eq(schema.figures.jobId, jobId));
   const byKind: [FactKind, AnyFact[]][] = [
     ['jobs', [job]],
+    ['figures', figures as unknown as AnyFact[]],
     ['cards', cards as unknown as AnyFact[]],
     ['rooms', rooms as unknown as AnyFact[]],
   ];
@@ -103,10 +105,20 @@ export async function readJobFile(tx: Transaction, file: JobFile, newId?: () => 
 /** The same facts under new ids, references kept. Shipped cards keep their names. */
 function renamed(facts: readonly FiledFact[], newId: () => string): FiledFact[] {
   const ids = new Map(facts.map((fact) => [fact.id, newId()]));
+  const named = new RegExp(
+    [...ids.keys()]
+      .sort((a, b) => b.length - a.length)
+      .map(escaped)
+      .join('|') || '^$',
+    'g',
+  );
   const of = (id: unknown) => (typeof id === 'string' ? (ids.get(id) ?? id) : id);
   const swap = (body: Record<string, unknown>) => {
     const out = { ...body };
-    for (const key of ['jobId', 'cardId', 'setupId']) if (key in out) out[key] = of(out[key]);
+    for (const key of ['jobId', 'cardId', 'setupId', 'layerId', 'aboutId']) if (key in out) out[key] = of(out[key]);
+    // Topics of answers and keys of steps carry the id of what they are about.
+    for (const key of ['topic', 'key', 'aboutId'])
+      if (typeof out[key] === 'string') out[key] = (out[key] as string).replace(named, (id) => ids.get(id) ?? id);
     return out;
   };
   return facts.map((fact) => ({
@@ -116,4 +128,8 @@ function renamed(facts: readonly FiledFact[], newId: () => string): FiledFact[] 
     body: swap(fact.body),
     replaced: fact.replaced.map((old) => ({ ...old, body: swap(old.body) })),
   }));
+}
+
+function escaped(id: string): string {
+  return id.replace(/[^a-z0-9-]/g, '\\$&');
 }

@@ -11,6 +11,8 @@ export type Database = LibSQLDatabase<typeof schema>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 export interface Store {
+  /** The data folder: the database and, beside it, the pictures. */
+  folder: string;
   db: Database;
   write: WriteQueue;
   close: () => void;
@@ -28,5 +30,5 @@ export async function openStore(folder: string, migrations: string): Promise<Sto
   await client.execute('PRAGMA foreign_keys = ON');
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder: migrations });
-  return { db, write: writeQueue(db), close: () => client.close() };
+  return { folder, db, write: writeQueue(db), close: () => client.close() };
 }

@@ -1,5 +1,16 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Door, Wall } from '@maquette/core/room';
+import type {
+  BaseDetails,
+  Diagonal,
+  DividingLine,
+  Fixture,
+  Opening,
+  SecondBase,
+  Side,
+  Start,
+  Wall,
+} from '@maquette/core/room';
+import type { Seam } from '@maquette/core/layers';
 import type { FlatnessRule } from '@maquette/core/coverings';
 
 /** Columns every fact has: what is needed to count a write once, to see a conflict and to keep what was deleted. */
@@ -16,6 +27,10 @@ export const jobs = sqliteTable('jobs', {
   name: text('name').notNull(),
   about: text('about').notNull(),
   rank: real('rank').notNull(),
+  country: text('country'),
+  currency: text('currency').notNull(),
+  asbestosFrom: real('asbestos_from'),
+  leadFrom: real('lead_from'),
 });
 
 export const rooms = sqliteTable(
@@ -28,8 +43,14 @@ export const rooms = sqliteTable(
     name: text('name').notNull(),
     rank: real('rank').notNull(),
     walls: text('walls', { mode: 'json' }).$type<Wall[]>().notNull(),
-    door: text('door', { mode: 'json' }).$type<Door>(),
+    start: text('start', { mode: 'json' }).$type<Start>().notNull(),
+    diagonals: text('diagonals', { mode: 'json' }).$type<Diagonal[]>().notNull(),
+    openings: text('openings', { mode: 'json' }).$type<Opening[]>().notNull(),
+    fixtures: text('fixtures', { mode: 'json' }).$type<Fixture[]>().notNull(),
+    lines: text('lines', { mode: 'json' }).$type<DividingLine[]>().notNull(),
     baseKind: text('base_kind').notNull(),
+    base: text('base', { mode: 'json' }).$type<BaseDetails>().notNull(),
+    secondBase: text('second_base', { mode: 'json' }).$type<SecondBase>(),
     cardId: text('card_id').notNull(),
     units: text('units').$type<'metric' | 'imperial'>().notNull(),
     spacingMm: real('spacing_mm'),
@@ -58,6 +79,7 @@ export const cards = sqliteTable('cards', {
   endPieceMm: real('end_piece_mm').notNull(),
   staggerMm: real('stagger_mm').notNull(),
   longestRunM: real('longest_run_m'),
+  layOver: text('lay_over', { mode: 'json' }).$type<string[]>().notNull(),
   source: text('source').notNull(),
 });
 
@@ -109,6 +131,139 @@ export const readings = sqliteTable(
   },
   (table) => [index('readings_by_room').on(table.roomId)],
 );
+
+/** Defaults of the trade as one job has them. */
+export const figures = sqliteTable(
+  'figures',
+  {
+    ...stored(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    name: text('name').notNull(),
+    value: real('value').notNull(),
+    source: text('source').notNull(),
+  },
+  (table) => [index('figures_by_job').on(table.jobId)],
+);
+
+export const layers = sqliteTable(
+  'layers',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    kind: text('kind').notNull(),
+    rank: real('rank').notNull(),
+    thicknessMm: real('thickness_mm').notNull(),
+    fixing: text('fixing').notNull(),
+    year: integer('year'),
+    yearOf: text('year_of').notNull(),
+    condition: text('condition').notNull(),
+    where: text('where_sides', { mode: 'json' }).$type<Side[]>().notNull(),
+    seams: text('seams', { mode: 'json' }).$type<Seam[]>().notNull(),
+    groutMm: real('grout_mm'),
+    groutDepthMm: real('grout_depth_mm'),
+    lippageMm: real('lippage_mm'),
+    foundAt: text('found_at').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('layers_by_room').on(table.roomId)],
+);
+
+export const samples = sqliteTable(
+  'samples',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    layerId: text('layer_id').notNull(),
+    part: text('part').notNull(),
+    where: text('where_sides', { mode: 'json' }).$type<Side[]>().notNull(),
+    sampleNo: text('sample_no').notNull(),
+    laboratory: text('laboratory').notNull(),
+    resultOn: text('result_on').notNull(),
+    result: text('result').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('samples_by_room').on(table.roomId)],
+);
+
+export const taps = sqliteTable(
+  'taps',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    layerId: text('layer_id').notNull(),
+    xMm: real('x_mm').notNull(),
+    yMm: real('y_mm').notNull(),
+    sound: text('sound').notNull(),
+  },
+  (table) => [index('taps_by_room').on(table.roomId)],
+);
+
+export const answers = sqliteTable(
+  'answers',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    topic: text('topic').notNull(),
+    value: text('value').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('answers_by_room').on(table.roomId)],
+);
+
+export const ticks = sqliteTable(
+  'ticks',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    key: text('key').notNull(),
+    doneAt: text('done_at').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('ticks_by_room').on(table.roomId)],
+);
+
+export const marks = sqliteTable(
+  'marks',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    kind: text('kind').notNull(),
+    xMm: real('x_mm').notNull(),
+    yMm: real('y_mm').notNull(),
+    sizeMm: real('size_mm'),
+    note: text('note').notNull(),
+  },
+  (table) => [index('marks_by_room').on(table.roomId)],
+);
+
+export const photos = sqliteTable(
+  'photos',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    about: text('about').notNull(),
+    aboutId: text('about_id').notNull(),
+    xMm: real('x_mm'),
+    yMm: real('y_mm'),
+    takenAt: text('taken_at').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('photos_by_room').on(table.roomId)],
+);
+
+/** The picture of a photograph: a file named by the hash of its content. Written once. */
+export const pictures = sqliteTable('pictures', {
+  photoId: text('photo_id')
+    .primaryKey()
+    .references(() => photos.id),
+  sha256: text('sha256').notNull(),
+  bytes: integer('bytes').notNull(),
+  widthPx: integer('width_px').notNull(),
+  heightPx: integer('height_px').notNull(),
+  storedAt: text('stored_at').notNull(),
+});
 
 /** Every version a write replaced, kept for ever. */
 export const revisions = sqliteTable(

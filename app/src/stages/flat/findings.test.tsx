@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { assessRoom, pictureOf } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { stationsOf, underEachSchool, type FlatFacts } from '@maquette/core/flat';
-import { planOf, rectangleWalls, type RoomFacts } from '@maquette/core/room';
+import { BLANK_SHAPE, planOf, rectangleWalls, type RoomFacts } from '@maquette/core/room';
 import { Findings, FindingsActions } from './findings.tsx';
 
 const room: RoomFacts = {
@@ -13,7 +13,7 @@ const room: RoomFacts = {
   name: 'Room',
   rank: 0,
   walls: rectangleWalls(3000, 2400),
-  door: null,
+  ...BLANK_SHAPE,
   baseKind: 'slab-on-ground',
   cardId: 'shipped-click-vinyl',
   units: 'metric',

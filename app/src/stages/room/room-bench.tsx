@@ -1,14 +1,14 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { ruleWords, SHIPPED_CARDS, type CoveringCard } from '@maquette/core/coverings';
 import {
   areaM2,
-  BASE_KINDS,
   BASE_WORDS,
-  outlineOf,
+  fitOpenings,
   perimeterMm,
+  planOf,
   rectangleWalls,
+  renumberOpenings,
   WALL_LENGTH_MM,
   type RoomFacts,
   type Wall,
@@ -25,53 +25,52 @@ import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
-import { DoorEditor } from './door-editor.tsx';
-import { WallsEditor } from './walls-editor.tsx';
+import { BaseEditor } from './base-editor.tsx';
+import { FixturesEditor } from './fixtures-editor.tsx';
+import { DiagonalsEditor, LinesEditor } from './lines-editor.tsx';
+import { OpeningsEditor } from './openings-editor.tsx';
+import type { RoomChange } from './room-change.ts';
+import { WallsEditor, type Renumber } from './walls-editor.tsx';
 
 interface Props {
   shown: ShownRoom;
   room: RoomFacts;
   card: CoveringCard | null;
+  change: RoomChange;
+  problem: string | null;
+  chosen: string | null;
+  onChoose: (id: string | null) => void;
   onDraft: (walls: Wall[] | null) => void;
+  onWalk: () => void;
   onNext: () => void;
 }
 
-/** What the room is: outline, door, base, covering, units. */
-export function RoomBench({ shown, room, card, onDraft, onNext }: Props) {
+/** What the room is: outline, openings, fixtures, base, covering, units. */
+export function RoomBench({ shown, room, card, change, problem, chosen, onChoose, onDraft, onWalk, onNext }: Props) {
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
   const [name, setName] = useFollowing(room.name);
-  const [problem, setProblem] = useState<string | null>(null);
   const { units, walls } = room;
-  const corners = outlineOf(walls).corners;
+  const plan = planOf(room);
   const cards = [...(book.cards as unknown as CoveringCard[]), ...SHIPPED_CARDS];
-  const change = async (words: string, part: object) => {
-    const result = await write(words, [
-      { kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } as never },
-    ]);
-    setProblem(result.ok ? null : result.problems.map((p) => `${p.field}: ${p.message}`).join('; '));
-  };
-  const takeWalls = (next: Wall[], words: string) => {
-    // A door that no longer fits its wall is set back on it, never lost without a word.
-    const door = room.door;
-    const wall = door ? next[Math.min(door.wall, next.length - 1)]! : null;
-    const fits = door && wall && door.wall < next.length && door.fromMm + door.widthMm <= wall.lengthMm;
-    const moved =
-      door && wall && !fits
-        ? {
-            ...door,
-            wall: Math.min(door.wall, next.length - 1),
-            widthMm: Math.max(300, Math.min(door.widthMm, wall.lengthMm)),
-            fromMm: Math.max(0, Math.min(door.fromMm, wall.lengthMm - door.widthMm)),
-          }
-        : door;
-    const kept = moved && wall && moved.fromMm + moved.widthMm <= wall.lengthMm + 1 ? moved : null;
-    void change(door && !kept ? `${words}; the door no longer fits and was taken out` : words, {
+  const takeWalls = (next: Wall[], words: string, renumber: Renumber = (o) => o) => {
+    const moved = renumberOpenings(room.openings, renumber);
+    const fitted = fitOpenings(moved.openings, next);
+    const lost = [...moved.lost, ...fitted.lost].length;
+    const dropped = next.length !== walls.length ? room.diagonals.length : 0;
+    const aside = [
+      ...(lost > 0 ? [`${lost} opening${lost === 1 ? '' : 's'} no longer fit and went`] : []),
+      ...(dropped > 0 ? ['diagonals went with the old corners'] : []),
+    ];
+    void change([words, ...aside].join('; '), {
       walls: next,
-      door: kept,
+      openings: fitted.openings,
+      ...(dropped > 0 ? { diagonals: [] } : {}),
     });
   };
+  const opening = room.openings.some((o) => o.id === chosen);
+  const fixture = room.fixtures.some((f) => f.id === chosen);
   const rectangle =
     walls.length === 4 &&
     walls.every((w) => w.turnDeg === 90) &&
@@ -81,9 +80,9 @@ export function RoomBench({ shown, room, card, onDraft, onNext }: Props) {
     <View style={styles.box}>
       <View style={styles.line}>
         <Words bold size="large" style={styles.grow}>
-          {`${formatArea(areaM2(corners), units)} · ${walls.length} walls`}
+          {`${formatArea(areaM2(plan.corners, plan.islands), units)} · ${walls.length} walls`}
         </Words>
-        <Words figure quiet>{`${formatReach(perimeterMm(corners), units)} round`}</Words>
+        <Words figure quiet>{`${formatReach(perimeterMm(plan.corners), units)} round`}</Words>
       </View>
       {problem ? (
         <Words role="alert" color={palette.verdict.stop}>
@@ -108,12 +107,34 @@ export function RoomBench({ shown, room, card, onDraft, onNext }: Props) {
           />
         </View>
       ) : null}
-      <Button kind="main" label="Read the floor" onPress={onNext} />
-      <Fold title="Walls" aside={rectangle ? 'rectangle' : `${walls.length} walls`} open={!rectangle}>
-        <WallsEditor walls={walls} units={units} onTaken={takeWalls} onDraft={onDraft} />
+      <ButtonRow>
+        <Button label="Walk the walls" hint="Key every wall anew, by length and turn" onPress={onWalk} />
+        <Button kind="main" label="What lies on the floor" onPress={onNext} />
+      </ButtonRow>
+      <Fold title="Walls" aside={rectangle ? 'rectangle' : `${walls.length} walls`} open={!rectangle && !chosen}>
+        <WallsEditor walls={walls} start={room.start} units={units} onTaken={takeWalls} onDraft={onDraft} />
       </Fold>
-      <Fold title="Door" aside={room.door ? 'in' : 'none yet'} open={!room.door}>
-        <DoorEditor room={room} onTaken={(door, words) => void change(words, { door })} />
+      <Fold title="Diagonals" aside={room.diagonals.length > 0 ? `${room.diagonals.length} measured` : 'none measured'}>
+        <DiagonalsEditor room={room} change={change} />
+      </Fold>
+      <Fold
+        key={`o-${opening}`}
+        title="Doors and openings"
+        aside={room.openings.length === 0 ? 'none yet' : String(room.openings.length)}
+        open={room.openings.length === 0 || opening}
+      >
+        <OpeningsEditor room={room} change={change} chosen={chosen} onChoose={onChoose} />
+      </Fold>
+      <Fold
+        key={`f-${fixture}`}
+        title="Fixtures and islands"
+        aside={room.fixtures.length === 0 ? 'none' : String(room.fixtures.length)}
+        open={fixture}
+      >
+        <FixturesEditor room={room} change={change} chosen={chosen} onChoose={onChoose} />
+      </Fold>
+      <Fold title="Dividing lines" aside={room.lines.length === 0 ? 'none' : String(room.lines.length)}>
+        <LinesEditor room={room} change={change} inUse={shown.layers.flatMap((l) => l.where.map((w) => w.lineId))} />
       </Fold>
       <Fold title="Covering" aside={card?.name ?? 'choose one'} open={!card}>
         <Choice
@@ -129,12 +150,7 @@ export function RoomBench({ shown, room, card, onDraft, onNext }: Props) {
         <Button label="See, copy or edit cards" onPress={() => router.push('/cards')} />
       </Fold>
       <Fold title="Base" aside={BASE_WORDS[room.baseKind]}>
-        <Choice
-          label="What the planks lie over"
-          value={room.baseKind}
-          options={BASE_KINDS.map((kind) => ({ value: kind, label: BASE_WORDS[kind] }))}
-          onChange={(baseKind) => void change('Base changed', { baseKind })}
-        />
+        <BaseEditor room={room} change={change} />
       </Fold>
       <Fold title="Name and units" aside={units === 'metric' ? 'mm' : 'inches'}>
         <Field

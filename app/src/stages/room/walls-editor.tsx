@@ -8,6 +8,8 @@ import {
   WALL_COUNT,
   WALL_LENGTH_MM,
   wallName,
+  type Opening,
+  type Start,
   type Wall,
 } from '@maquette/core/room';
 import { formatReach, type UnitSystem } from '@maquette/core/units';
@@ -18,11 +20,15 @@ import { Field } from '../../ui/field.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 
+/** Where an opening is after walls were divided or taken out; null where it went with its wall. */
+export type Renumber = (opening: Pick<Opening, 'wall' | 'fromMm'>) => { wall: number; fromMm: number } | null;
+
 interface Props {
   walls: readonly Wall[];
+  start: Start;
   units: UnitSystem;
   /** A draft may be open or crossed; only a sound outline is handed over. */
-  onTaken: (walls: Wall[], words: string) => void;
+  onTaken: (walls: Wall[], words: string, renumber?: Renumber) => void;
   /** Shows a draft on the sheet while it is not sound yet. */
   onDraft: (walls: Wall[] | null) => void;
 }
@@ -35,29 +41,34 @@ const TURNS = [
 ] as const;
 
 /** Walls by length and turn, walked with the room on the left hand. Edits stay as a draft until the outline closes and is sound. */
-export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
+export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
   const palette = usePalette();
   const [draft, setDraft] = useState<Wall[] | null>(null);
   const [at, setAt] = useState(0);
   const shown = draft ?? [...walls];
-  const outline = outlineOf(shown);
+  const outline = outlineOf(shown, start);
   const wall = shown[Math.min(at, shown.length - 1)]!;
   const index = Math.min(at, shown.length - 1);
 
-  const edit = (next: Wall[], words: string) => {
-    const checked = outlineOf(next);
+  const edit = (next: Wall[], words: string, renumber?: Renumber) => {
+    const checked = outlineOf(next, start);
     if (checked.problem) {
       setDraft(next);
       onDraft(next);
     } else {
       setDraft(null);
       onDraft(null);
-      onTaken(next, words);
+      onTaken(next, words, renumber);
     }
   };
   const change = (part: Partial<Wall>) =>
     edit(
-      shown.map((w, i) => (i === index ? { ...w, ...part } : w)),
+      shown.map((w, i) => {
+        if (i !== index) return w;
+        const { drawn, ...taped } = w;
+        // A length that was keyed is no longer one off the drawing.
+        return { ...taped, ...(drawn && part.lengthMm === undefined ? { drawn } : {}), ...part };
+      }),
       `${wallName(shown, index)} changed`,
     );
   const turnValue = TURNS.some((t) => t.value === String(wall.turnDeg)) ? String(wall.turnDeg) : 'other';
@@ -72,6 +83,10 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
         ...shown.slice(index + 1),
       ],
       `${wallName(shown, index)} divided`,
+      (o) =>
+        o.wall < index || (o.wall === index && o.fromMm < half)
+          ? o
+          : { wall: o.wall + 1, fromMm: o.wall === index ? o.fromMm - half : o.fromMm },
     );
     setAt(index + 1);
   };
@@ -86,7 +101,15 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
       { lengthMm: 500, turnDeg: first },
       { ...wall, lengthMm: third },
     ];
-    edit([...shown.slice(0, index), ...parts, ...shown.slice(index + 1)], out ? 'Alcove added' : 'Breast added');
+    edit(
+      [...shown.slice(0, index), ...parts, ...shown.slice(index + 1)],
+      out ? 'Alcove added' : 'Breast added',
+      (o) => {
+        if (o.wall !== index) return o.wall < index ? o : { wall: o.wall + 4, fromMm: o.fromMm };
+        const part = Math.min(2, Math.floor(o.fromMm / third));
+        return { wall: index + 2 * part, fromMm: o.fromMm - part * third };
+      },
+    );
     setAt(index + 2);
   };
   const lShape = () => {
@@ -102,6 +125,7 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
         { lengthMm: b, turnDeg: 90 },
       ],
       'L shape',
+      (o) => ({ wall: o.wall < 2 ? o.wall : o.wall + 2, fromMm: o.fromMm }),
     );
   };
   return (
@@ -146,6 +170,7 @@ export function WallsEditor({ walls, units, onTaken, onDraft }: Props) {
             edit(
               shown.filter((_, i) => i !== index),
               `${wallName(shown, index)} taken out`,
+              (o) => (o.wall === index ? null : { wall: o.wall > index ? o.wall - 1 : o.wall, fromMm: o.fromMm }),
             )
           }
         />

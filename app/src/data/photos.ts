@@ -1,0 +1,124 @@
+import { createStore, del, entries, get, set } from 'idb-keyval';
+import { newId, nowUtc } from './ids.ts';
+import { noteReachable, outbox } from './outbox.ts';
+import { write } from './write.ts';
+
+/** A picture on this device, until the server has it. */
+interface KeptPicture {
+  roomId: string;
+  blob: Blob;
+}
+
+/** What a photograph is of. */
+export interface PhotoAbout {
+  about: 'room' | 'layer' | 'step' | 'mark' | 'sample';
+  aboutId: string;
+  at: { xMm: number; yMm: number } | null;
+}
+
+const SIDE_PX = 2000;
+const QUALITY = 0.85;
+const TRY_AGAIN_MS = 6000;
+
+const open = () => createStore('maquette-photos', 'pictures');
+let idb: ReturnType<typeof open> | null = null;
+const store = () => (idb ??= open());
+
+/** Addresses of pictures this device holds, made once each. */
+const urls = new Map<string, string>();
+
+/**
+ * A picture made smaller and drawn anew: what the camera wrote into it of time, place and owner is not in the copy. Anything the
+ * browser cannot draw is refused in words.
+ */
+export async function redrawn(file: Blob): Promise<Blob> {
+  let bitmap: ImageBitmap;
+  try {
+    bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+  } catch {
+    throw new Error('This file is not a picture the browser can open: take JPEG, PNG or WebP');
+  }
+  const scale = Math.min(1, SIDE_PX / Math.max(bitmap.width, bitmap.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
+  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
+  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  bitmap.close();
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/jpeg', QUALITY));
+  if (!blob) throw new Error('The picture could not be drawn');
+  return blob;
+}
+
+/** Keeps a picture with its photograph's fact: on the device first, sent when there is signal. Resolves to its id. */
+export async function keepPhoto(roomId: string, { about, aboutId, at }: PhotoAbout, file: Blob): Promise<string> {
+  const id = newId();
+  const blob = await redrawn(file);
+  await set(id, { roomId, blob } satisfies KeptPicture, store());
+  const result = await write('Photograph taken', [
+    {
+      kind: 'photos',
+      id,
+      roomId,
+      body: { about, aboutId, xMm: at?.xMm ?? null, yMm: at?.yMm ?? null, takenAt: nowUtc(), note: '' },
+    },
+  ]);
+  if (!result.ok) throw new Error(result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
+  void sendPictures();
+  return id;
+}
+
+/** Where a picture can be shown from: this device while it is held here, else the server. */
+export async function pictureUrl(roomId: string, id: string): Promise<string> {
+  const known = urls.get(id);
+  if (known) return known;
+  const kept = await get<KeptPicture>(id, store());
+  if (!kept) return `/api/rooms/${roomId}/photos/${id}/picture`;
+  const url = URL.createObjectURL(kept.blob);
+  urls.set(id, url);
+  return url;
+}
+
+let sending = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Sends pictures whose facts the server has, one after another; a picture stays on the device until it is acknowledged. */
+export async function sendPictures(): Promise<void> {
+  if (sending) return;
+  sending = true;
+  clearTimeout(timer);
+  let left = false;
+  try {
+    for (const [id, { roomId, blob }] of await entries<string, KeptPicture>(store())) {
+      if (outbox.get().waiting.some((w) => w.id === id || w.id === roomId)) {
+        left = true;
+        continue;
+      }
+      const answer = await fetch(`/api/rooms/${roomId}/photos/${id}/picture`, {
+        method: 'PUT',
+        body: blob,
+        headers: { 'Content-Type': 'image/jpeg' },
+      });
+      // 404: the fact was refused or never sent; the picture stays here, nothing is thrown away.
+      if (answer.ok) await del(id, store());
+      else if (answer.status !== 404 && answer.status !== 415) left = true;
+    }
+  } catch {
+    noteReachable(false);
+    left = true;
+  } finally {
+    sending = false;
+  }
+  if (left) timer = setTimeout(() => void sendPictures(), TRY_AGAIN_MS);
+}
+
+/** Goes on sending what earlier visits left, and whenever facts have been taken. */
+export function startPhotos(): void {
+  let before = outbox.get().waiting.length;
+  outbox.subscribe(() => {
+    const { waiting, reachable } = outbox.get();
+    if (reachable && waiting.length < before) void sendPictures();
+    before = waiting.length;
+  });
+  globalThis.addEventListener?.('online', () => void sendPictures());
+  void sendPictures();
+}

@@ -1,0 +1,115 @@
+import { useState, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import type { Verdict } from '@maquette/core/verdict';
+import { redoLast, undoLast } from '../data/write.ts';
+import { Course } from '../course/course.tsx';
+import { STAGES, type Stage } from '../stages/stages.ts';
+import type { StageProps } from '../stages/stage-props.ts';
+import { BENCH_PX, usePalette } from '../theme/theme.tsx';
+import { UndoBar } from '../ui/undo-bar.tsx';
+import { Header } from './header.tsx';
+import { Keys } from './keys.tsx';
+import { Trouble } from './trouble.tsx';
+import { UnitsButton } from './units-button.tsx';
+
+/** Height of the bench while numbers are keyed on a phone: the pad and no more, the rest is for the sheet. */
+const PAD_PX = { metric: 376, imperial: 472 } as const;
+
+interface Props {
+  stage: Stage;
+  props: StageProps;
+  sheet: ReactNode;
+  children: ReactNode;
+  /** Stands over the course and stays in reach. */
+  actions?: ReactNode;
+  /** Numbers are being keyed: the bench is as high as the pad, and digits belong to it. */
+  keying?: boolean;
+  onStep?: (by: 1 | -1) => void;
+  marks?: Partial<Record<Stage, Verdict>>;
+}
+
+/** What every stage of a room stands in: header, sheet, bench, course. */
+export function RoomFrame({ stage, props, sheet, children, actions, keying = false, onStep, marks = {} }: Props) {
+  const palette = usePalette();
+  const router = useRouter();
+  const { room, shown, wide, go, stageMarks } = props;
+  const [trouble, setTrouble] = useState(true);
+  const [help, setHelp] = useState(false);
+  const course = (
+    <Course
+      planks={STAGES.map((s) => ({ ...s, verdict: marks[s.stage] ?? stageMarks[s.stage] }))}
+      chosen={stage}
+      onChoose={go}
+      wide={wide}
+    />
+  );
+  const bench = (
+    <ScrollView style={styles.scroll} contentContainerStyle={styles.scrollBody} keyboardShouldPersistTaps="handled">
+      {trouble ? <Trouble units={room.units} /> : null}
+      {children}
+    </ScrollView>
+  );
+  return (
+    <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
+      <Keys
+        onStage={(index) => (STAGES[index] ? go(STAGES[index].stage) : undefined)}
+        onStep={(by) => onStep?.(by)}
+        onUndo={() => void undoLast()}
+        onRedo={() => void redoLast()}
+        onHelp={() => setHelp(!help)}
+        help={help}
+        digitsTyped={keying}
+      />
+      <Header
+        above={shown.job?.name ?? ''}
+        title={room.name}
+        backLabel="Site book"
+        onBack={() => router.replace('/')}
+        right={<UnitsButton room={shown.room!} />}
+        onTrouble={() => setTrouble(!trouble)}
+      />
+      {wide ? (
+        <View role="main" style={styles.wide}>
+          {course}
+          <View style={styles.sheet}>{sheet}</View>
+          <View style={[styles.bench, { backgroundColor: palette.bench, borderColor: palette.ink }]}>
+            {bench}
+            {actions}
+            <UndoBar />
+          </View>
+        </View>
+      ) : (
+        <>
+          <View role="main" style={styles.phone}>
+            <View style={keying ? styles.sheet : styles.sheetShort}>{sheet}</View>
+            <View
+              style={[
+                keying ? [styles.benchKeying, { height: PAD_PX[room.units] }] : styles.benchPhone,
+                { backgroundColor: palette.bench, borderColor: palette.ink },
+              ]}
+            >
+              {bench}
+            </View>
+            {actions}
+            <UndoBar />
+          </View>
+          {course}
+        </>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  phone: { flex: 1, minHeight: 0 },
+  sheet: { flex: 1, minHeight: 0 },
+  sheetShort: { height: '36%', minHeight: 220 },
+  bench: { width: BENCH_PX, borderLeftWidth: 2, minHeight: 0 },
+  benchPhone: { flex: 1, borderTopWidth: 2, minHeight: 0 },
+  benchKeying: { borderTopWidth: 2, flexShrink: 0 },
+  scroll: { flex: 1 },
+  scrollBody: { paddingBottom: 8 },
+});

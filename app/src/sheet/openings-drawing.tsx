@@ -1,0 +1,103 @@
+import { G, Line, Path } from 'react-native-svg';
+import { pointOnWall, type Opening, type Polygon } from '@maquette/core/room';
+import { usePalette } from '../theme/theme.tsx';
+import { toPx, type SheetView } from './view.ts';
+
+interface Props {
+  corners: Polygon;
+  opening: Opening;
+  view: SheetView;
+  chosen?: boolean;
+}
+
+/** An opening in its wall: the wall broken, and what stands in the gap. */
+export function OpeningDrawing({ corners, opening, view, chosen = false }: Props) {
+  const palette = usePalette();
+  const a = pointOnWall(corners, opening.wall, opening.fromMm);
+  const b = pointOnWall(corners, opening.wall, opening.fromMm + opening.widthMm);
+  const [ax, ay] = toPx(view, a.xMm, a.yMm);
+  const [bx, by] = toPx(view, b.xMm, b.yMm);
+  const length = Math.hypot(bx - ax, by - ay) || 1;
+  // Across the wall, on the screen, towards the room: the room lies left of the wall's way.
+  const [nx, ny] = [(by - ay) / length, -(bx - ax) / length];
+  const ink = chosen ? palette.chalk : palette.ink;
+  return (
+    <G>
+      <Line x1={ax} y1={ay} x2={bx} y2={by} stroke={palette.paper} strokeWidth={palette.wall + 2} />
+      {chosen ? (
+        <Line x1={ax} y1={ay} x2={bx} y2={by} stroke={palette.chalk} strokeWidth={palette.wall} strokeDasharray="4 4" />
+      ) : null}
+      {[
+        [ax, ay],
+        [bx, by],
+      ].map(([x, y], i) => (
+        <Line
+          key={i}
+          x1={x! - nx * 5}
+          y1={y! - ny * 5}
+          x2={x! + nx * 5}
+          y2={y! + ny * 5}
+          stroke={ink}
+          strokeWidth={2.5}
+        />
+      ))}
+      {opening.kind === 'door' ? <Leaf corners={corners} opening={opening} view={view} ink={ink} /> : null}
+      {opening.kind === 'archway' ? (
+        <Line x1={ax} y1={ay} x2={bx} y2={by} stroke={palette.quiet} strokeWidth={1} strokeDasharray="2 4" />
+      ) : null}
+      {opening.kind === 'stair'
+        ? [0, 6, 12].map((off) => (
+            <Line
+              key={off}
+              x1={ax - nx * off}
+              y1={ay - ny * off}
+              x2={bx - nx * off}
+              y2={by - ny * off}
+              stroke={ink}
+              strokeWidth={off === 0 ? 2.5 : 1}
+            />
+          ))
+        : null}
+      {opening.kind === 'sliding'
+        ? [-2.5, 2.5].map((off) => (
+            <Line
+              key={off}
+              x1={off < 0 ? ax + nx * off : (ax + bx) / 2 + nx * off}
+              y1={off < 0 ? ay + ny * off : (ay + by) / 2 + ny * off}
+              x2={off < 0 ? (ax + bx) / 2 + nx * off : bx + nx * off}
+              y2={off < 0 ? (ay + by) / 2 + ny * off : by + ny * off}
+              stroke={ink}
+              strokeWidth={2}
+            />
+          ))
+        : null}
+    </G>
+  );
+}
+
+/** Door leaf and swing. */
+function Leaf({ corners, opening, view, ink }: { corners: Polygon; opening: Opening; view: SheetView; ink: string }) {
+  const palette = usePalette();
+  const a = pointOnWall(corners, opening.wall, opening.fromMm);
+  const b = pointOnWall(corners, opening.wall, opening.fromMm + opening.widthMm);
+  const [hinge, strike] = opening.hinge === 'start' ? [a, b] : [b, a];
+  // Left of the wall's direction is the room, so turning the opening by a quarter to the left swings the leaf inward.
+  const [dx, dy] = [b.xMm - a.xMm, b.yMm - a.yMm];
+  const sign = opening.swing === 'in' ? 1 : -1;
+  const [hx, hy] = toPx(view, hinge.xMm, hinge.yMm);
+  const [lx, ly] = toPx(view, hinge.xMm - dy * sign, hinge.yMm + dx * sign);
+  const [sx, sy] = toPx(view, strike.xMm, strike.yMm);
+  const radius = opening.widthMm * view.pxPerMm;
+  const sweep = (lx - hx) * (sy - hy) - (ly - hy) * (sx - hx) > 0 ? 1 : 0;
+  return (
+    <G>
+      <Line x1={hx} y1={hy} x2={lx} y2={ly} stroke={ink} strokeWidth={2.5} />
+      <Path
+        d={`M${lx} ${ly}A${radius} ${radius} 0 0 ${sweep} ${sx} ${sy}`}
+        fill="none"
+        stroke={palette.quiet}
+        strokeWidth={1}
+      />
+    </G>
+  );
+}

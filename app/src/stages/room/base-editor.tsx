@@ -1,0 +1,178 @@
+import { View } from 'react-native';
+import {
+  BASE_KINDS,
+  BASE_RANGES,
+  BASE_WORDS,
+  BENEATH_KINDS,
+  BENEATH_WORDS,
+  GRADE_WORDS,
+  GRADES,
+  HEATING_WORDS,
+  HEATINGS,
+  isTimber,
+  UNKNOWN_BASE,
+  type BaseDetails,
+  type BaseKind,
+  type RoomFacts,
+} from '@maquette/core/room';
+import type { UnitSystem } from '@maquette/core/units';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { Words } from '../../ui/text.tsx';
+import type { RoomChange } from './room-change.ts';
+
+/** What the planks will lie over, with what is known of it; and a second base beyond a dividing line. */
+export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {
+  const { baseKind, base, secondBase, lines, units } = room;
+  return (
+    <View style={{ gap: 12 }}>
+      <Choice
+        label="What the planks will lie over"
+        value={baseKind}
+        options={BASE_KINDS.map((kind) => ({ value: kind, label: BASE_WORDS[kind] }))}
+        onChange={(kind) => void change('Base changed', { baseKind: kind })}
+      />
+      <Details
+        kind={baseKind}
+        base={base}
+        units={units}
+        onTaken={(part) => void change('Base changed', { base: { ...base, ...part } })}
+      />
+      {secondBase ? (
+        <Fold title="Second base, beyond the line" aside={BASE_WORDS[secondBase.kind]} open>
+          <Choice
+            label="What lies there"
+            value={secondBase.kind}
+            options={BASE_KINDS.map((kind) => ({ value: kind, label: BASE_WORDS[kind] }))}
+            onChange={(kind) => void change('Second base changed', { secondBase: { ...secondBase, kind } })}
+          />
+          <Choice
+            label="On which side of the line"
+            inline
+            value={secondBase.where[0]?.side ?? 'left'}
+            options={[
+              { value: 'left', label: 'Left of it' },
+              { value: 'right', label: 'Right of it' },
+            ]}
+            onChange={(side) =>
+              void change('Second base changed', {
+                secondBase: { ...secondBase, where: secondBase.where.map((w) => ({ ...w, side })) },
+              })
+            }
+          />
+          <Details
+            kind={secondBase.kind}
+            base={secondBase}
+            units={units}
+            onTaken={(part) => void change('Second base changed', { secondBase: { ...secondBase, ...part } })}
+          />
+          <Button
+            label="One base after all"
+            onPress={() => void change('Second base taken out', { secondBase: null })}
+          />
+        </Fold>
+      ) : lines.length > 0 ? (
+        <ButtonRow>
+          {lines.map((line) => (
+            <Button
+              key={line.id}
+              label={`Another base beyond ${line.name}`}
+              onPress={() =>
+                void change('Second base put in', {
+                  secondBase: { ...UNKNOWN_BASE, kind: 'slab-on-ground', where: [{ lineId: line.id, side: 'left' }] },
+                })
+              }
+            />
+          ))}
+        </ButtonRow>
+      ) : (
+        <Words size="small" quiet>
+          An extension with another base: draw a dividing line first.
+        </Words>
+      )}
+    </View>
+  );
+}
+
+function Details({
+  kind,
+  base,
+  units,
+  onTaken,
+}: {
+  kind: BaseKind;
+  base: BaseDetails;
+  units: UnitSystem;
+  onTaken: (part: Partial<BaseDetails>) => void;
+}) {
+  const field = (name: Exclude<keyof typeof BASE_RANGES, 'joistDeg'>) => (
+    <LengthField
+      label={BASE_RANGES[name].words}
+      mm={base[name]}
+      units={units}
+      range={BASE_RANGES[name]}
+      onTaken={(mm) => onTaken({ [name]: mm })}
+    />
+  );
+  return (
+    <View style={{ gap: 12 }}>
+      {!isTimber(kind) ? field('slabMm') : null}
+      <Choice
+        label="Beneath it"
+        inline
+        value={base.beneath}
+        options={BENEATH_KINDS.map((value) => ({ value, label: BENEATH_WORDS[value] }))}
+        onChange={(beneath) => onTaken({ beneath })}
+      />
+      <Choice
+        label="Place"
+        inline
+        value={base.grade}
+        options={GRADES.map((value) => ({ value, label: GRADE_WORDS[value] }))}
+        onChange={(grade) => onTaken({ grade })}
+      />
+      <Choice
+        label="Heating in the floor"
+        inline
+        value={base.heating}
+        options={HEATINGS.map((value) => ({ value, label: HEATING_WORDS[value] }))}
+        onChange={(heating) => onTaken({ heating })}
+      />
+      {base.heating === 'water' || base.heating === 'electric' ? field('heatingDepthMm') : null}
+      {isTimber(kind) ? (
+        <>
+          <Choice
+            label="Joists run"
+            inline
+            value={
+              base.joistDeg === null
+                ? 'unknown'
+                : base.joistDeg === 0
+                  ? 'along'
+                  : base.joistDeg === 90
+                    ? 'across'
+                    : 'other'
+            }
+            options={[
+              { value: 'unknown', label: 'not recorded' },
+              { value: 'along', label: 'along W1' },
+              { value: 'across', label: 'across W1' },
+            ]}
+            onChange={(way) => onTaken({ joistDeg: way === 'unknown' ? null : way === 'along' ? 0 : 90 })}
+          />
+          {field('joistSpacingMm')}
+        </>
+      ) : null}
+      {kind === 'panels-on-joists' ? (
+        <Fold title="Panel seams" aside={base.panelLongMm === null ? 'not recorded' : 'recorded'}>
+          {field('panelLongMm')}
+          {field('panelShortMm')}
+          {field('seamXMm')}
+          {field('seamYMm')}
+        </Fold>
+      ) : null}
+    </View>
+  );
+}

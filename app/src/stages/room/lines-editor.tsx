@@ -1,0 +1,152 @@
+import { View } from 'react-native';
+import {
+  adjustmentOf,
+  boundsMm,
+  diagonalProblem,
+  distanceMm,
+  outlineOf,
+  planOf,
+  type Diagonal,
+  type DividingLine,
+  type RoomFacts,
+} from '@maquette/core/room';
+import { formatGap, formatReach, formatSpan, unitLabel } from '@maquette/core/units';
+import { useState } from 'react';
+import { newId } from '../../data/ids.ts';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { Words } from '../../ui/text.tsx';
+import type { RoomChange } from './room-change.ts';
+
+/** Measured diagonals: the drawn room is fitted to them, and it is said by how much it is out of square. */
+export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {
+  const { walls, diagonals, units } = room;
+  const n = walls.length;
+  const [from, setFrom] = useState(0);
+  const [to, setTo] = useState(2);
+  const [problem, setProblem] = useState<string | null>(null);
+  const taped = outlineOf(walls, room.start).corners;
+  const adjustment = adjustmentOf(room);
+  const held = diagonals.find((d) => (d.from === from && d.to === to) || (d.from === to && d.to === from));
+  const take = (lengthMm: number) => {
+    const diagonal: Diagonal = { from, to, lengthMm };
+    const wrong = diagonalProblem(taped, diagonal);
+    setProblem(wrong);
+    if (!wrong) void change('Diagonal measured', { diagonals: [...diagonals.filter((d) => d !== held), diagonal] });
+  };
+  const corner = (label: string, value: number, set: (corner: number) => void) => (
+    <Choice
+      label={label}
+      inline
+      value={String(value)}
+      options={walls.map((_, i) => ({ value: String(i), label: String(i + 1) }))}
+      onChange={(v) => {
+        set(Number(v));
+        setProblem(null);
+      }}
+    />
+  );
+  const [safeFrom, safeTo] = [Math.min(from, n - 1), Math.min(to, n - 1)];
+  return (
+    <View style={{ gap: 12 }}>
+      <Words size="small">Corner 1 is where W1 starts, corner 2 where it ends, and so on.</Words>
+      {corner('From corner', safeFrom, setFrom)}
+      {corner('To corner', safeTo, setTo)}
+      <LengthField
+        key={`${safeFrom}-${safeTo}`}
+        label={`Diagonal ${safeFrom + 1} to ${safeTo + 1}`}
+        mm={held?.lengthMm ?? null}
+        units={units}
+        range={{ min: 100, max: 90_000 }}
+        hint={`The drawing makes it ${formatSpan(distanceMm(planOf(room).corners[safeFrom]!, planOf(room).corners[safeTo]!), units)}`}
+        onTaken={take}
+        problem={problem}
+      />
+      {adjustment ? (
+        <Words testID="square" bold>
+          {`Out of square by ${formatGap(adjustment.outOfSquareMm, units)} ${unitLabel(units)} at corner ${adjustment.squareCorner + 1} (${Math.abs(adjustment.outOfSquareDeg).toFixed(2)}° ${adjustment.outOfSquareDeg > 0 ? 'open' : 'closed'}). Corner ${adjustment.movedCorner + 1} was moved ${formatGap(adjustment.movedMm, units)} ${unitLabel(units)}; ${formatGap(Math.max(adjustment.diagonalLeftMm, adjustment.wallLeftMm), units)} ${unitLabel(units)} is left between tapes and drawing.`}
+        </Words>
+      ) : null}
+      {diagonals.map((d) => (
+        <ButtonRow key={`${d.from}-${d.to}`}>
+          <Button
+            label={`Take out diagonal ${d.from + 1} to ${d.to + 1}, ${formatReach(d.lengthMm, units)}`}
+            onPress={() => void change('Diagonal taken out', { diagonals: diagonals.filter((o) => o !== d) })}
+          />
+        </ButtonRow>
+      ))}
+    </View>
+  );
+}
+
+/** Lines that divide the room: layers or bases differ on their sides. */
+export function LinesEditor({
+  room,
+  change,
+  inUse,
+}: {
+  room: RoomFacts;
+  change: RoomChange;
+  /** Lines that layers are bounded by: they stay while these do. */
+  inUse: readonly string[];
+}) {
+  const { lines, units } = room;
+  const box = boundsMm(planOf(room).corners);
+  const add = (upright: boolean) => {
+    const [x, y] = [Math.round((box.minX + box.maxX) / 2), Math.round((box.minY + box.maxY) / 2)];
+    const line: DividingLine = {
+      id: newId(),
+      name: `line ${lines.length + 1}`,
+      axMm: upright ? x : box.minX,
+      ayMm: upright ? box.minY : y,
+      bxMm: upright ? x : box.maxX,
+      byMm: upright ? box.maxY : y,
+    };
+    void change('Dividing line drawn', { lines: [...lines, line] });
+  };
+  const edit = (line: DividingLine, part: Partial<DividingLine>) =>
+    void change('Dividing line moved', { lines: lines.map((l) => (l.id === line.id ? { ...l, ...part } : l)) });
+  return (
+    <View style={{ gap: 12 }}>
+      {lines.map((line) => {
+        const upright = Math.abs(line.bxMm - line.axMm) < Math.abs(line.byMm - line.ayMm);
+        // Each end of its own: a line may run askew.
+        const ends: [string, number, (mm: number) => void][] = upright
+          ? [
+              ['near W1', line.axMm - box.minX, (mm) => edit(line, { axMm: mm + box.minX })],
+              ['at the far side', line.bxMm - box.minX, (mm) => edit(line, { bxMm: mm + box.minX })],
+            ]
+          : [
+              ['at the left', line.ayMm - box.minY, (mm) => edit(line, { ayMm: mm + box.minY })],
+              ['at the right', line.byMm - box.minY, (mm) => edit(line, { byMm: mm + box.minY })],
+            ];
+        return (
+          <View key={line.id} style={{ gap: 8 }}>
+            <Words bold>{line.name}</Words>
+            {ends.map(([where, mm, take]) => (
+              <LengthField
+                key={where}
+                label={`${line.name} ${where}, ${upright ? 'from the left' : 'up from W1’s side'}`}
+                mm={mm}
+                units={units}
+                range={{ min: 0, max: 60_000 }}
+                onTaken={take}
+              />
+            ))}
+            <Button
+              label={`Take ${line.name} out`}
+              disabled={inUse.includes(line.id) || (room.secondBase?.where.some((w) => w.lineId === line.id) ?? false)}
+              hint={inUse.includes(line.id) ? 'Layers end at it: change them first' : ''}
+              onPress={() => void change('Dividing line taken out', { lines: lines.filter((l) => l.id !== line.id) })}
+            />
+          </View>
+        );
+      })}
+      <ButtonRow>
+        <Button label="Line across" disabled={lines.length >= 8} onPress={() => add(true)} />
+        <Button label="Line along" disabled={lines.length >= 8} onPress={() => add(false)} />
+      </ButtonRow>
+    </View>
+  );
+}

@@ -1,0 +1,115 @@
+import { useCallback, useMemo, useState } from 'react';
+import {
+  fixtureOutline,
+  fixtureName,
+  ORIGIN,
+  planOf,
+  pointOnWall,
+  walkOf,
+  type Fixture,
+  type Reshaped,
+  type Wall,
+} from '@maquette/core/room';
+import { RoomFrame } from '../../room/room-frame.tsx';
+import { Sheet } from '../../sheet/sheet.tsx';
+import type { ShapeEdits } from '../../sheet/use-shape-drag.ts';
+import { toPx, type SheetView } from '../../sheet/view.ts';
+import type { StageProps } from '../stage-props.ts';
+import { RoomBench } from './room-bench.tsx';
+import { useRoomChange } from './room-change.ts';
+import { WalkWalls } from './walk-walls.tsx';
+
+const REACH_PX = 26;
+
+/** The room as it is: drawn, pulled and keyed. */
+export function RoomStage(props: StageProps) {
+  const { shown, room, go } = props;
+  const { change, problem } = useRoomChange(shown);
+  const [draft, setDraft] = useState<Wall[] | null>(null);
+  const [walk, setWalk] = useState<Wall[] | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const drawn = useMemo(() => (draft ? { ...room, walls: draft, diagonals: [], openings: [] } : room), [draft, room]);
+  const trail = useMemo(() => (walk ? walkOf(walk).corners : null), [walk]);
+  const edits = useMemo<ShapeEdits | null>(
+    () =>
+      walk || draft
+        ? null
+        : {
+            onReshape: (shape: Reshaped, words: string) =>
+              void change(room.diagonals.length > 0 ? `${words}; diagonals went` : words, { ...shape, diagonals: [] }),
+            onMoveFixture: (fixture: Fixture) =>
+              void change(`${fixtureName(fixture)} moved`, {
+                fixtures: room.fixtures.map((f) => (f.id === fixture.id ? fixture : f)),
+              }),
+          },
+    [walk, draft, change, room.fixtures, room.diagonals.length],
+  );
+  const tap = useCallback(
+    (view: SheetView, xPx: number, yPx: number) => {
+      const { corners } = planOf(room);
+      const apart = (xMm: number, yMm: number) => {
+        const [x, y] = toPx(view, xMm, yMm);
+        return Math.hypot(x - xPx, y - yPx);
+      };
+      const opening = room.openings.find((o) => {
+        const at = pointOnWall(corners, o.wall, o.fromMm + o.widthMm / 2);
+        return apart(at.xMm, at.yMm) < Math.max(REACH_PX, (o.widthMm * view.pxPerMm) / 2);
+      });
+      const fixture = room.fixtures.find((f) => {
+        const reach = Math.max(
+          ...fixtureOutline(f).map((p) => Math.hypot(p.xMm - f.xMm, p.yMm - f.yMm) * view.pxPerMm * 0.7),
+        );
+        return apart(f.xMm, f.yMm) < Math.max(REACH_PX, reach);
+      });
+      setChosen(fixture?.id ?? opening?.id ?? null);
+    },
+    [room],
+  );
+  const sheet = (
+    <Sheet
+      room={drawn}
+      description={`${room.name}: ${room.walls.length} walls, ${room.openings.length} openings, ${room.fixtures.length} fixtures`}
+      wallNames
+      edits={edits}
+      trail={trail}
+      onTap={tap}
+      chosenOpening={chosen}
+      chosenFixture={chosen}
+    />
+  );
+  return (
+    <RoomFrame stage="room" props={props} sheet={sheet} keying={walk !== null}>
+      {walk ? (
+        <WalkWalls
+          units={room.units}
+          walls={walk}
+          onWalls={setWalk}
+          onLeave={() => setWalk(null)}
+          onDone={(walls) => {
+            setWalk(null);
+            void change('Walls walked', {
+              walls,
+              start: ORIGIN,
+              diagonals: [],
+              openings: room.openings.filter((o) => walls[o.wall] && o.fromMm + o.widthMm <= walls[o.wall]!.lengthMm),
+            });
+          }}
+        />
+      ) : (
+        <RoomBench
+          key={room.id}
+          shown={shown}
+          room={room}
+          card={shown.card}
+          change={change}
+          problem={problem}
+          chosen={chosen}
+          onChoose={setChosen}
+          onDraft={setDraft}
+          onWalk={() => setWalk([])}
+          onNext={() => go('strip')}
+        />
+      )}
+    </RoomFrame>
+  );
+}

@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { outlineOf, turnWords, walkOf, WALL_COUNT, WALL_LENGTH_MM, type Wall } from '@maquette/core/room';
+import { formatRod, formatSpan, unitLabel, type UnitSystem } from '@maquette/core/units';
+import { Keypad } from '../../bench/keypad.tsx';
+import { useMeter } from '../../bench/use-meter.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Field } from '../../ui/field.tsx';
+import { Words } from '../../ui/text.tsx';
+
+interface Props {
+  units: UnitSystem;
+  walls: Wall[];
+  onWalls: (walls: Wall[]) => void;
+  onDone: (walls: Wall[]) => void;
+  onLeave: () => void;
+}
+
+const TURNS = [
+  { turnDeg: 90, label: 'Left' },
+  { turnDeg: -90, label: 'Right' },
+  { turnDeg: 0, label: 'Straight on' },
+] as const;
+
+/** Walls one after another, the room on the left hand: key a length, say the turn, go on until it closes. */
+export function WalkWalls({ units, walls, onWalls, onDone, onLeave }: Props) {
+  const palette = usePalette();
+  const [length, setLength] = useState<number | null>(null);
+  const [other, setOther] = useState<string | null>(null);
+  const [metering, setMetering] = useState(false);
+  const meter = useMeter(metering && length === null, walls.length);
+  const { closing } = walkOf(walls);
+  const outline = walls.length >= 3 ? outlineOf(walls) : null;
+  const closes = outline !== null && outline.problem === null;
+  const turn = (turnDeg: number) => {
+    onWalls([...walls, { lengthMm: length!, turnDeg }]);
+    setLength(null);
+    setOther(null);
+  };
+  const back = () => {
+    if (length !== null) return setLength(null);
+    return onWalls(walls.slice(0, -1));
+  };
+  if (length !== null) {
+    const degrees = Number(other ?? '');
+    const wrong = other !== null && (!Number.isFinite(degrees) || Math.abs(degrees) > 179 || other.trim() === '');
+    return (
+      <View style={styles.box}>
+        <Words bold size="large">{`At the end of W${walls.length + 1} turn`}</Words>
+        <Words
+          quiet
+          figure
+        >{`W${walls.length + 1} ${formatSpan(length, units)}. Left is a square inside corner.`}</Words>
+        <View style={styles.turns}>
+          {TURNS.map(({ turnDeg, label }) => (
+            <Button
+              key={label}
+              kind={turnDeg === 90 ? 'main' : 'plain'}
+              label={label}
+              onPress={() => turn(turnDeg)}
+              style={styles.turn}
+            />
+          ))}
+          <Button label="Other angle" onPress={() => setOther(other === null ? '45' : null)} style={styles.turn} />
+        </View>
+        {other !== null ? (
+          <>
+            <Field
+              label="Turn"
+              unit="°"
+              figures
+              value={other}
+              onChange={setOther}
+              problem={wrong ? `${other || 'Empty'}: −179 to 179 degrees is taken, left is positive` : null}
+            />
+            <Button label="Turn so" disabled={wrong} onPress={() => turn(degrees)} />
+          </>
+        ) : null}
+        <Button label="Key this wall again" onPress={back} />
+      </View>
+    );
+  }
+  const lines = [
+    walls.length === 0
+      ? 'Start at any corner, the room on your left'
+      : `After W${walls.length}: ${turnWords(walls[walls.length - 1]!.turnDeg)}`,
+    ...(metering
+      ? [
+          meter.lengthMm === null
+            ? meter.state === 'lost'
+              ? 'Meter out of reach: key the length'
+              : 'Meter: waiting …'
+            : `Meter ${formatRod(meter.lengthMm, units)} ${unitLabel(units)} · battery ${meter.batteryPct} %`,
+        ]
+      : []),
+  ];
+  return (
+    <View>
+      {closes ? (
+        <View role="alert" style={[styles.closed, { backgroundColor: palette.chalkWash }]}>
+          <Words
+            bold
+          >{`It closes: ${walls.length} walls, ${formatSpan(outline.closingMm, units)} ${unitLabel(units)} out`}</Words>
+          <Button kind="main" label="Take this room" onPress={() => onDone(walls)} />
+        </View>
+      ) : closing ? (
+        <View style={[styles.closed, { backgroundColor: palette.chalkWash }]}>
+          <Words>{`${closing.map((wall, i) => `W${walls.length + 1 + i} ${formatSpan(wall.lengthMm, units)}`).join(', ')} would close it`}</Words>
+          <Button label="Close it so" onPress={() => onDone([...walls, ...closing])} />
+        </View>
+      ) : null}
+      <Keypad
+        asked={`wall-${walls.length}`}
+        units={units}
+        title={`Wall W${walls.length + 1}`}
+        lines={lines}
+        lastMm={meter.lengthMm}
+        range={WALL_LENGTH_MM}
+        take="Take"
+        onTake={setLength}
+        actions={[
+          metering && meter.lengthMm !== null
+            ? { label: 'From meter', onPress: () => setLength(Math.round(meter.lengthMm! * 10) / 10) }
+            : { label: metering ? 'Meter off' : 'Meter', onPress: () => setMetering(!metering) },
+          walls.length > 0
+            ? { label: 'Back', onPress: back, disabled: walls.length >= WALL_COUNT.max }
+            : { label: 'Leave', onPress: onLeave },
+        ]}
+      />
+      <View style={styles.box}>
+        {metering ? (
+          <Words size="small" quiet>
+            The meter here is simulated: it sends the walls of the demo’s parlour, with its noise.
+          </Words>
+        ) : null}
+        <ButtonRow>
+          <Button label="Leave the walk" hint="The room on record stays" onPress={onLeave} />
+        </ButtonRow>
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  turns: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  turn: { minHeight: 64, minWidth: '45%' },
+  closed: { paddingHorizontal: 16, paddingVertical: 8, gap: 8 },
+});

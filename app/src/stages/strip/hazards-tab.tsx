@@ -1,0 +1,237 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { CUT_OFFS, SITE_HAZARDS, trimState, trimYear, type LayerGate, type SiteHazard } from '@maquette/core/hazards';
+import { layerName, type Layer } from '@maquette/core/layers';
+import type { RoomFacts } from '@maquette/core/room';
+import { bodyOf } from '../../data/merge.ts';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Field } from '../../ui/field.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { Mark } from '../../ui/mark.tsx';
+import { Words } from '../../ui/text.tsx';
+import { useFollowing } from '../../ui/use-following.ts';
+import { SampleForm } from './sample-form.tsx';
+import { useAnswers } from './use-answers.ts';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  gates: readonly LayerGate[];
+}
+
+const STATE_WORDS = {
+  clear: 'not suspect',
+  released: 'let go by its year',
+  shut: 'suspect: shut',
+  negative: 'negative: open',
+  positive: 'positive: left alone',
+} as const;
+
+/** The hazard gate: what is suspect, what a laboratory has said, what closes the room. */
+export function HazardsTab({ shown, room, gates }: Props) {
+  const palette = usePalette();
+  const answers = useAnswers(shown);
+  const [form, setForm] = useState<string | null>(null);
+  const layers = shown.layers as unknown as Layer[];
+  const year = trimYear(shown.strip.answers);
+  const trim = trimState(shown.strip.samples, shown.strip.country, year);
+  const tension = answers.value('site/tension') ?? 'unknown';
+  return (
+    <View style={styles.box}>
+      <Country shown={shown} />
+      {gates.map((gate) => {
+        const layer = layers.find((l) => l.id === gate.layerId);
+        if (!layer || gate.materials.length === 0) return null;
+        return (
+          <View key={gate.layerId} style={[styles.layer, { borderColor: palette.rule }]}>
+            <View style={styles.line}>
+              <Mark verdict={gate.open ? 'lay' : 'stop'} />
+              <Words bold style={styles.grow}>
+                {`${layerName(layer)}: ${gate.open ? 'gate open' : gate.positive ? 'positive, stays shut' : 'gate shut'}`}
+              </Words>
+            </View>
+            {gate.materials.map((m) => (
+              <View key={`${m.part}-${m.hazard}`} style={styles.material}>
+                <Words
+                  size="small"
+                  bold
+                  color={m.state === 'shut' || m.state === 'positive' ? palette.verdict.stop : palette.ink}
+                >
+                  {`${m.part}, ${m.hazard.replace('-', ' ')}: ${STATE_WORDS[m.state]}`}
+                </Words>
+                <Words size="small">{`${m.words}.`}</Words>
+              </View>
+            ))}
+            {form === gate.layerId ? (
+              <SampleForm
+                shown={shown}
+                layer={layer}
+                parts={[...new Set(gate.materials.map((m) => m.part))]}
+                onDone={() => setForm(null)}
+              />
+            ) : (
+              <Button
+                label="Record a laboratory result"
+                hint={layerName(layer)}
+                onPress={() => setForm(gate.layerId)}
+              />
+            )}
+          </View>
+        );
+      })}
+      {gates.every((g) => g.materials.length === 0) ? (
+        <Words>{layers.length === 0 ? 'No layers are recorded yet.' : 'None of the layers is suspect.'}</Words>
+      ) : (
+        <Words size="small">
+          While a gate is shut nothing that disturbs the material is advised: no sanding, scraping, breaking, sawing,
+          drilling, pulling. Samples are taken by a competent person. Who decides: licensed contractor and laboratory.
+        </Words>
+      )}
+      <Fold
+        title="Seen in the room"
+        aside={`${(Object.keys(SITE_HAZARDS) as SiteHazard[]).filter((t) => answers.value(t) === 'seen').length} seen`}
+      >
+        {(Object.keys(SITE_HAZARDS) as SiteHazard[]).map((topic) => (
+          <Choice
+            key={topic}
+            label={`${SITE_HAZARDS[topic].words}. Who decides: ${SITE_HAZARDS[topic].decides}`}
+            inline
+            value={answers.value(topic) ?? 'none'}
+            options={[
+              { value: 'none', label: 'No' },
+              { value: 'seen', label: 'Seen: stop' },
+              { value: 'made-safe', label: 'Made safe' },
+            ]}
+            onChange={(value) =>
+              void answers.set(topic, value, value === 'seen' ? 'Hazard recorded' : 'Hazard answered')
+            }
+          />
+        ))}
+      </Fold>
+      <Fold title="Before drilling" aside={room.baseKind === 'suspended-concrete' ? tension : ''}>
+        {room.baseKind === 'suspended-concrete' ? (
+          <Choice
+            label="Is the slab post-tensioned or prestressed? Who decides: structural engineer"
+            inline
+            value={tension}
+            options={[
+              { value: 'unknown', label: 'Not known: no drilling' },
+              { value: 'none', label: 'No, documented' },
+              { value: 'post-tensioned', label: 'Yes' },
+            ]}
+            onChange={(value) => void answers.set('site/tension', value, 'Slab answered')}
+          />
+        ) : null}
+        <Choice
+          label="Heating pipes and cables located?"
+          inline
+          value={answers.value('site/heating-located') ?? 'no'}
+          options={[
+            { value: 'no', label: 'No' },
+            { value: 'yes', label: 'Yes, marked out' },
+          ]}
+          onChange={(value) => void answers.set('site/heating-located', value, 'Heating answered')}
+        />
+      </Fold>
+      <Fold title="Paint on skirting and frames" aside={STATE_WORDS[trim.state]}>
+        <Words size="small">{`${trim.words}. While suspect: hand tools only, no power sanding, flame or heat gun.`}</Words>
+        <TrimYear year={year} onTaken={(value) => void answers.set('trim/year', value, 'Year of the trim')} />
+        {form === 'trim' ? (
+          <SampleForm shown={shown} layer={null} parts={['finish']} onDone={() => setForm(null)} />
+        ) : (
+          <Button label="Record a result for the paint" onPress={() => setForm('trim')} />
+        )}
+      </Fold>
+    </View>
+  );
+}
+
+function TrimYear({ year, onTaken }: { year: number | null; onTaken: (value: string) => void }) {
+  const [text, setText] = useFollowing(year === null ? '' : String(year));
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = () => {
+    const value = Number(text);
+    if (text.trim() === (year === null ? '' : String(year))) return setProblem(null);
+    if (text.trim() !== '' && (!Number.isInteger(value) || value < 1700 || value > 2100))
+      return setProblem(`${text}: a year of 1700 to 2100 is taken, or nothing`);
+    setProblem(null);
+    return onTaken(text.trim());
+  };
+  return (
+    <Field
+      label="Year the trim was made or last painted over bare wood"
+      figures
+      value={text}
+      onChange={setText}
+      onDone={take}
+      problem={problem}
+    />
+  );
+}
+
+/** The job's country and its years: nothing is let go by year while it is not set. */
+function Country({ shown }: { shown: ShownRoom }) {
+  const job = shown.job;
+  const [asbestos, setAsbestos] = useFollowing(job?.asbestosFrom == null ? '' : String(job.asbestosFrom));
+  const [lead, setLead] = useFollowing(job?.leadFrom == null ? '' : String(job.leadFrom));
+  const [problem, setProblem] = useState<string | null>(null);
+  if (!job) return null;
+  const table = job.country ? CUT_OFFS[job.country] : null;
+  const change = async (words: string, part: object) => {
+    const result = await write(words, [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } as never }]);
+    setProblem(result.ok ? null : result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
+  };
+  const year = (text: string): number | null => (text.trim() === '' ? null : Number(text));
+  const words = table
+    ? `${table.words}: asbestos ${job.asbestosFrom ?? table.asbestosFrom ?? 'never let go by year'}, lead ${job.leadFrom ?? table.leadFrom ?? 'never'}`
+    : 'Country not set: nothing is let go by its year';
+  return (
+    <Fold title="Country and cut-off years" aside={job.country ?? 'not set'} open={job.country === null}>
+      <Words size="small">{`${words}. A material documented as made in that year or later needs no test; the local authority decides.`}</Words>
+      <Choice
+        label="Country of the job"
+        inline
+        value={job.country ?? ''}
+        options={[
+          { value: '', label: 'Not set' },
+          ...Object.entries(CUT_OFFS).map(([code, { words: name }]) => ({ value: code, label: name })),
+        ]}
+        onChange={(code) => void change('Country of the job', { country: code === '' ? null : code })}
+      />
+      <Field
+        label="Asbestos let go from year (empty takes the table’s)"
+        figures
+        value={asbestos}
+        onChange={setAsbestos}
+        onDone={() =>
+          year(asbestos) === job.asbestosFrom
+            ? undefined
+            : void change('Cut-off year', { asbestosFrom: year(asbestos) })
+        }
+        problem={problem}
+      />
+      <Field
+        label="Lead let go from year (empty takes the table’s)"
+        figures
+        value={lead}
+        onChange={setLead}
+        onDone={() => (year(lead) === job.leadFrom ? undefined : void change('Cut-off year', { leadFrom: year(lead) }))}
+      />
+      <Words size="small" quiet>
+        Shipped years are the year after a national ban took hold, on the careful side. Law changes: check yours.
+      </Words>
+    </Fold>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  layer: { borderTopWidth: 1, paddingTop: 12, gap: 8 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  material: { gap: 2 },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,160 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { LAYER_KINDS, LAYERS, layerName, type AreaStack, type Layer, type LayerKind } from '@maquette/core/layers';
+import type { LayerGate } from '@maquette/core/hazards';
+import type { RoomFacts } from '@maquette/core/room';
+import { formatArea, formatGap, unitLabel } from '@maquette/core/units';
+import { newId } from '../../data/ids.ts';
+import { bodyOf } from '../../data/merge.ts';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Words } from '../../ui/text.tsx';
+import { LayerEditor } from './layer-editor.tsx';
+import { Section } from './section.tsx';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  stacks: readonly AreaStack[];
+  gates: readonly LayerGate[];
+  area: string | null;
+  onArea: (label: string) => void;
+  open: string | null;
+  onOpen: (layerId: string | null) => void;
+  tapping: boolean;
+  onTapping: (on: boolean) => void;
+}
+
+/** A layer of a kind as it usually is; `rank` sets it among the others. */
+export function newLayer(kind: LayerKind, rank: number, where: Layer['where']): Omit<Layer, 'id'> {
+  const spec = LAYERS[kind];
+  return {
+    kind,
+    rank,
+    thicknessMm: spec.thicknessMm,
+    fixing: spec.fixing,
+    year: null,
+    yearOf: 'unknown',
+    condition: 'sound',
+    where,
+    seams: [],
+    groutMm: null,
+    groutDepthMm: null,
+    lippageMm: null,
+    foundAt: 'survey',
+    note: '',
+  };
+}
+
+/** What lies there, from the top down, drawn as a section and as a list. */
+export function LayersTab(props: Props) {
+  const { shown, room, stacks, gates, area, onArea, open, onOpen } = props;
+  const palette = usePalette();
+  const [adding, setAdding] = useState(false);
+  const { units } = room;
+  const stack = stacks.find((s) => s.label === area) ?? stacks[0];
+  const add = (kind: LayerKind) => {
+    const id = newId();
+    const rank = Math.max(0, ...shown.layers.map((l) => l.rank + 1));
+    setAdding(false);
+    onOpen(id);
+    void write(`${LAYERS[kind].words} put in`, [
+      { kind: 'layers', id, roomId: room.id, body: newLayer(kind, rank, stack?.where ?? []) as never },
+    ]);
+  };
+  const swap = (layer: Layer, by: 1 | -1) => {
+    const at = stack!.layers.findIndex((l) => l.id === layer.id);
+    const other = stack!.layers[at + by];
+    if (!other) return;
+    const of = (id: string) => shown.layers.find((l) => l.id === id)!;
+    void write(`${layerName(layer)} moved`, [
+      { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(of(layer.id)), rank: other.rank } as never },
+      { kind: 'layers', id: other.id, roomId: room.id, body: { ...bodyOf(of(other.id)), rank: layer.rank } as never },
+    ]);
+  };
+  if (!stack) return null;
+  return (
+    <View style={styles.box}>
+      {stacks.length > 1 ? (
+        <Choice
+          label="Area"
+          inline
+          value={stack.label}
+          options={stacks.map((s) => ({ value: s.label, label: `${s.label} · ${formatArea(s.areaM2, units)}` }))}
+          onChange={onArea}
+        />
+      ) : null}
+      {stack.layers.length > 0 ? (
+        <Section stack={stack} baseKind={room.baseKind} units={units} />
+      ) : (
+        <Words>
+          What lies on the floor now, from the top down? Add the layer you see first. A bare base needs nothing here.
+        </Words>
+      )}
+      {stack.layers.map((layer, i) => {
+        const gate = gates.find((g) => g.layerId === layer.id);
+        return (
+          <View key={layer.id} style={[styles.layer, { borderColor: palette.rule }]}>
+            <Pressable
+              role="button"
+              aria-expanded={open === layer.id}
+              accessibilityLabel={`${layerName(layer)}, ${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}`}
+              onPress={() => onOpen(open === layer.id ? null : layer.id)}
+              style={styles.head}
+            >
+              <Words figure bold size="large" style={styles.number}>
+                {String(i + 1)}
+              </Words>
+              <View style={styles.grow}>
+                <Words bold>{layerName(layer)}</Words>
+                <Words size="small" quiet>
+                  {`${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}, ${layer.fixing}${layer.year ? `, ${layer.year}` : ', year unknown'}`}
+                </Words>
+              </View>
+              {gate && !gate.open ? (
+                <Words size="small" bold color={palette.verdict.stop}>
+                  {gate.positive ? 'positive' : 'gate shut'}
+                </Words>
+              ) : null}
+            </Pressable>
+            {open === layer.id ? (
+              <LayerEditor
+                {...props}
+                layer={shown.layers.find((l) => l.id === layer.id) as never}
+                onUp={i > 0 ? () => swap(layer, -1) : null}
+                onDown={i < stack.layers.length - 1 ? () => swap(layer, 1) : null}
+              />
+            ) : null}
+          </View>
+        );
+      })}
+      {adding ? (
+        <View style={styles.kinds}>
+          <Words bold>{stack.layers.length === 0 ? 'The layer on top is' : 'The layer under that is'}</Words>
+          {LAYER_KINDS.map((kind) => (
+            <Button key={kind} label={LAYERS[kind].words} onPress={() => add(kind)} />
+          ))}
+          <Button kind="quiet" label="None of these now" onPress={() => setAdding(false)} />
+        </View>
+      ) : (
+        <Button
+          kind={stack.layers.length === 0 ? 'main' : 'plain'}
+          label={stack.layers.length === 0 ? 'Add the top layer' : 'Add the layer beneath'}
+          onPress={() => setAdding(true)}
+        />
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  layer: { borderTopWidth: 1 },
+  head: { minHeight: 56, flexDirection: 'row', alignItems: 'center', gap: 12 },
+  number: { width: 24, textAlign: 'center' },
+  grow: { flex: 1 },
+  kinds: { gap: 4 },
+});

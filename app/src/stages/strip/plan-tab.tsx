@@ -1,0 +1,211 @@
+import { StyleSheet, View } from 'react-native';
+import { BASE_WORDS, type BaseKind, type RoomFacts } from '@maquette/core/room';
+import type { Pack, StripPlan, TrimPiece } from '@maquette/core/stripout';
+import { formatGap, formatMass, formatReach, roundTo, unitLabel, type UnitSystem } from '@maquette/core/units';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { Words } from '../../ui/text.tsx';
+import { hoursWords, moneyWords } from './amounts.ts';
+import { FiguresFold } from './figures-fold.tsx';
+import { Steps } from './steps.tsx';
+import { Found } from './found.tsx';
+import { useAnswers } from './use-answers.ts';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  plan: StripPlan;
+  laidOver: BaseKind;
+  pack: string | null;
+  onPack: (key: string) => void;
+  marking: boolean;
+  onMarking: (on: boolean) => void;
+}
+
+/** Strip-out as work: what it takes, the steps in order, cuts, edges, debris; and what was found. */
+export function PlanTab({ shown, room, plan, laidOver, pack, onPack, marking, onMarking }: Props) {
+  const palette = usePalette();
+  const { units } = room;
+  const currency = shown.job?.currency ?? '';
+  const shownPack = plan.packs.find((p) => p.key === pack) ?? plan.packs[0];
+  const open = plan.steps.filter((s) => s.doneAt === null).length;
+  if (plan.steps.length === 0) {
+    return (
+      <View style={styles.box}>
+        <Words bold size="large">
+          Nothing to strip out
+        </Words>
+        <Words>{`The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}</Words>
+        <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
+        <FiguresFold shown={shown} />
+      </View>
+    );
+  }
+  return (
+    <View style={styles.box} testID="strip-plan">
+      <Words bold size="large">
+        {open === 0 ? 'All steps done' : `${open} step${open === 1 ? '' : 's'} to do`}
+      </Words>
+      <View style={styles.sums}>
+        <Sum
+          label="Hours"
+          value={hoursWords(plan.hours)}
+          aside={`${roundTo(Math.max(0.1, plan.days), 0.1)} days, crew`}
+        />
+        <Sum
+          label="Debris"
+          value={formatMass(plan.debris.massKg, units)}
+          aside={`${roundTo(plan.debris.volumeM3, 0.01)} m³`}
+        />
+        <Sum label="Cost" value={moneyWords(plan.cost.total, currency)} aside="to compare" />
+      </View>
+      {shownPack?.cut ? (
+        <View style={styles.cut}>
+          {plan.packs.length > 1 ? (
+            <Choice
+              label="Cut plan on the sheet"
+              inline
+              value={shownPack.key}
+              options={plan.packs.map((p) => ({ value: p.key, label: p.words }))}
+              onChange={onPack}
+            />
+          ) : null}
+          <CutWords pack={shownPack} units={units} />
+        </View>
+      ) : null}
+      <Steps shown={shown} plan={plan} />
+      {plan.left.map((l) => (
+        <Words key={l.key}>{`${l.words}.`}</Words>
+      ))}
+      {plan.leftInPlace.length > 0 ? (
+        <View style={[styles.warn, { backgroundColor: palette.highWash }]}>
+          <Words bold>Stays in place, goes into the hand-over</Words>
+          {plan.leftInPlace.map((words) => (
+            <Words key={words} size="small">{`${words}.`}</Words>
+          ))}
+        </View>
+      ) : null}
+      {plan.trimOff ? <TrimFold shown={shown} trim={plan.trim} units={units} /> : null}
+      <Fold title="Debris" aside={`${plan.debris.carries} carries`}>
+        {plan.debris.kinds.map((kind) => (
+          <Words
+            key={kind.words}
+            figure
+          >{`${kind.words}: ${formatMass(kind.massKg, units)}, ${roundTo(kind.volumeM3, 0.01)} m³, ${kind.bags} bags`}</Words>
+        ))}
+        <Words>{`${plan.debris.bags} bags, or ${plan.debris.skips} skip${plan.debris.skips === 1 ? '' : 's'} within its weight limit. ${plan.debris.carries} carries of one person.`}</Words>
+        <Words size="small" quiet>
+          Mass: area × kg per m² of each layer. Volume: mass over loose density. Bags fill to weight or to the brim,
+          whichever comes first.
+        </Words>
+      </Fold>
+      <Fold title="Tools and hire" aside={moneyWords(plan.cost.hire, currency)}>
+        {plan.hire.map((h) => (
+          <Words
+            key={h.words}
+            figure
+          >{`${h.words}: ${h.days} day${h.days === 1 ? '' : 's'}, ${moneyWords(h.cost, currency)}`}</Words>
+        ))}
+        {plan.tools.length > 0 ? <Words>{plan.tools.join(', ')}</Words> : null}
+      </Fold>
+      <Fold title="How the cost is made up" aside={moneyWords(plan.cost.total, currency)}>
+        <Words figure>{`Labour ${hoursWords(plan.hours)}: ${moneyWords(plan.cost.labour, currency)}`}</Words>
+        <Words figure>{`Disposal: ${moneyWords(plan.cost.disposal, currency)}`}</Words>
+        <Words figure>{`Hire: ${moneyWords(plan.cost.hire, currency)}`}</Words>
+        <Words figure>{`Making good: ${moneyWords(plan.cost.making, currency)}`}</Words>
+      </Fold>
+      <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
+      <Words>{`The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}</Words>
+      <FiguresFold shown={shown} />
+    </View>
+  );
+}
+
+function Sum({ label, value, aside }: { label: string; value: string; aside: string }) {
+  return (
+    <View style={styles.sum}>
+      <Words size="small" quiet>
+        {label}
+      </Words>
+      <Words figure bold size="large">
+        {value}
+      </Words>
+      <Words figure size="small" quiet>
+        {aside}
+      </Words>
+    </View>
+  );
+}
+
+/** The cuts in words and figures, with where each figure comes from. */
+function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
+  const palette = usePalette();
+  const cut = pack.cut!;
+  const side = formatReach(cut.limits.longMm, units);
+  return (
+    <View style={{ gap: 4 }} testID="cut-plan">
+      <Words bold>{`${cut.pieces.length} pieces, heaviest ${formatMass(cut.heaviestKg, units)}`}</Words>
+      <Words
+        figure
+      >{`${pack.saw ? 'Saw' : 'Cut'} ${formatReach(cut.sawMm, units)}${cut.seamMm > 0 ? `, ${formatReach(cut.seamMm, units)} along known seams` : ''}${cut.undercutMm > 0 ? `, undercut ${formatReach(cut.undercutMm, units)} at cabinets` : ''}`}</Words>
+      {pack.saw ? (
+        <Words
+          figure
+          bold
+        >{`Saw depth ${formatGap(pack.saw.depthMm, units)} ${unitLabel(units)}: ${formatGap(pack.saw.layersMm, units)} of layers and ${formatGap(pack.saw.allowanceMm, units)}`}</Words>
+      ) : null}
+      {[...(pack.saw?.warnings ?? []), ...(pack.saw?.stop ? [pack.saw.stop] : [])].map((warning) => (
+        <Words key={warning} color={palette.verdict.stop}>{`${warning}.`}</Words>
+      ))}
+      <Words size="small" quiet>
+        {`No side over ${side}${cut.limits.shortMm < cut.limits.longMm ? ` by ${formatReach(cut.limits.shortMm, units)}` : ''}, no piece over ${formatMass(cut.limits.massKg, units)} at ${roundTo(cut.limits.kgPerM2, 0.1)} kg/m². Nothing stays threaded on a pipe.`}
+      </Words>
+    </View>
+  );
+}
+
+function TrimFold({ shown, trim, units }: { shown: ShownRoom; trim: readonly TrimPiece[]; units: UnitSystem }) {
+  const answers = useAnswers(shown);
+  const discarded = trim.filter((t) => t.fate === 'discard').length;
+  return (
+    <Fold title="Skirting, piece by piece" aside={`${trim.length} pieces, ${discarded} discarded`}>
+      {trim.map((piece) => (
+        <View key={piece.label} style={styles.line}>
+          <Words figure bold style={styles.tag}>
+            {piece.label}
+          </Words>
+          <Words figure style={styles.grow}>
+            {formatReach(piece.lengthMm, units)}
+          </Words>
+          <Button
+            label={piece.fate === 'refit' ? 'Refit' : 'Discard'}
+            hint={`${piece.label}: change to ${piece.fate === 'refit' ? 'discard' : 'refit'}`}
+            onPress={() =>
+              void answers.set(
+                `trim/${piece.label}`,
+                piece.fate === 'refit' ? 'discard' : 'refit',
+                `${piece.label}: ${piece.fate === 'refit' ? 'discard' : 'refit'}`,
+              )
+            }
+            style={styles.small}
+          />
+        </View>
+      ))}
+    </Fold>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  sums: { flexDirection: 'row', gap: 12 },
+  sum: { flex: 1 },
+  cut: { gap: 8 },
+  warn: { padding: 12, gap: 4 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  tag: { width: 52 },
+  grow: { flex: 1 },
+  small: { flexGrow: 0, minWidth: 96 },
+});

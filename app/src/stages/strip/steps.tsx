@@ -1,0 +1,147 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { Step, StripPlan } from '@maquette/core/stripout';
+import { bodyOf } from '../../data/merge.ts';
+import { newId, nowUtc } from '../../data/ids.ts';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button } from '../../ui/button.tsx';
+import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { Words } from '../../ui/text.tsx';
+import { hoursWords } from './amounts.ts';
+
+const GROUPS: Record<Step['group'], string> = {
+  clear: 'Before anything is touched',
+  dust: 'Dust',
+  fixtures: 'Fixtures and bars',
+  trim: 'Skirting',
+  layer: 'Layers, from the top',
+  edges: 'Edges and fixings',
+  clean: 'Clean',
+};
+
+/** The steps in their order, each ticked with its time; a step that is stopped says why and cannot be ticked. */
+export function Steps({ shown, plan }: { shown: ShownRoom; plan: StripPlan }) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <View role="list" accessibilityLabel="Steps of the strip-out">
+      {plan.steps.map((step, i) => {
+        const first = step.group !== plan.steps[i - 1]?.group;
+        return (
+          <View key={step.key} role="listitem">
+            {first ? (
+              <Words size="small" bold quiet style={styles.group}>
+                {GROUPS[step.group]}
+              </Words>
+            ) : null}
+            <StepRow
+              shown={shown}
+              step={step}
+              open={open === step.key}
+              onOpen={() => setOpen(open === step.key ? null : step.key)}
+            />
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; open: boolean; onOpen: () => void }) {
+  const palette = usePalette();
+  const done = step.doneAt !== null;
+  const stopped = step.stops.length > 0 && !done;
+  const tick = () => {
+    const held = shown.ticks.find((t) => t.key === step.key);
+    void write(done ? `Not done after all: ${step.words}` : `Done: ${step.words}`, [
+      held
+        ? { kind: 'ticks', id: held.id, roomId: shown.room!.id, body: bodyOf(held) as never, deleted: true }
+        : {
+            kind: 'ticks',
+            id: newId(),
+            roomId: shown.room!.id,
+            body: { key: step.key, doneAt: nowUtc(), note: '' },
+          },
+    ]);
+  };
+  return (
+    <View style={[styles.step, { borderColor: palette.rule }]}>
+      <View style={styles.line}>
+        <Pressable
+          role="checkbox"
+          aria-checked={done}
+          aria-disabled={stopped}
+          disabled={stopped}
+          accessibilityLabel={`${step.words}${stopped ? ', stopped' : ''}`}
+          onPress={tick}
+          style={[
+            styles.tick,
+            {
+              borderColor: stopped ? palette.verdict.stop : palette.chalk,
+              backgroundColor: done ? palette.chalk : 'transparent',
+            },
+          ]}
+        >
+          <Words bold size="large" color={done ? palette.onChalk : palette.verdict.stop}>
+            {done ? '✓' : stopped ? '–' : ''}
+          </Words>
+        </Pressable>
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          accessibilityLabel={`More of: ${step.words}`}
+          onPress={onOpen}
+          style={styles.words}
+        >
+          <Words bold={!done} color={done ? palette.quiet : palette.ink}>
+            {step.words}
+          </Words>
+          <Words size="small" quiet figure>
+            {done
+              ? `done ${step.doneAt!.slice(0, 16).replace('T', ' ')} UTC`
+              : step.hours > 0
+                ? hoursWords(step.hours)
+                : stopped
+                  ? ''
+                  : 'a moment'}
+          </Words>
+        </Pressable>
+      </View>
+      {stopped
+        ? step.stops.map((stop) => (
+            <Words
+              key={stop.words}
+              size="small"
+              color={palette.verdict.stop}
+            >{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+          ))
+        : null}
+      {open ? (
+        <View style={styles.more}>
+          {step.lines.map((line) => (
+            <Words key={line}>{line}</Words>
+          ))}
+          {step.cautions.map((caution) => (
+            <Words
+              key={caution.id}
+              size="small"
+              color={palette.verdict.work}
+            >{`${caution.words} Who decides: ${caution.decides}.`}</Words>
+          ))}
+          <PhotoStrip shown={shown} about={{ about: 'step', aboutId: step.key, at: null }} />
+          {done ? <Button label="Not done after all" hint={step.words} onPress={tick} /> : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  group: { paddingTop: 12, paddingBottom: 4 },
+  step: { borderTopWidth: 1, paddingVertical: 6, gap: 4 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  tick: { width: 48, height: 48, borderWidth: 2, alignItems: 'center', justifyContent: 'center' },
+  words: { flex: 1, minHeight: 48, justifyContent: 'center' },
+  more: { gap: 8, paddingLeft: 60, paddingBottom: 8 },
+});

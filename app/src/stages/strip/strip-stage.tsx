@@ -1,0 +1,185 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { areaStacks, type Layer } from '@maquette/core/layers';
+import { figuresOf } from '@maquette/core/figures';
+import { floorOf, inRegion, planOf, regionAt } from '@maquette/core/room';
+import { MARK_WORDS, tapResult } from '@maquette/core/stripout';
+import { newId } from '../../data/ids.ts';
+import { write } from '../../data/write.ts';
+import { RoomFrame } from '../../room/room-frame.tsx';
+import { AreasLayer, PinsLayer, TapsLayer } from '../../sheet/areas-layer.tsx';
+import { PiecesLayer, TrimLayer } from '../../sheet/pieces-layer.tsx';
+import { Sheet } from '../../sheet/sheet.tsx';
+import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
+import { Button } from '../../ui/button.tsx';
+import { Words } from '../../ui/text.tsx';
+import { NoCard } from '../no-card.tsx';
+import type { StageProps } from '../stage-props.ts';
+import { ChooseTab } from './choose-tab.tsx';
+import { HazardsTab } from './hazards-tab.tsx';
+import { LayersTab } from './layers-tab.tsx';
+import { PlanTab } from './plan-tab.tsx';
+import { tapChange } from './tap-change.ts';
+
+const TABS = [
+  { tab: 'layers', label: 'Layers' },
+  { tab: 'hazards', label: 'Hazards' },
+  { tab: 'choose', label: 'Decide' },
+  { tab: 'work', label: 'Work' },
+] as const;
+type Tab = (typeof TABS)[number]['tab'];
+
+const REACH_PX = 24;
+
+/** What lies on the floor, what may stay, and how the rest comes up. */
+export function StripStage(props: StageProps) {
+  const { shown, room, picture, failed, go } = props;
+  const layers = shown.layers as unknown as Layer[];
+  const decided = picture?.strip.comparisons.every((c) => c.chosen !== null || c.forced) ?? false;
+  const [asked, setTab] = useState<Tab | null>(null);
+  const tab: Tab = asked ?? (layers.length === 0 || !decided ? 'layers' : 'work');
+  const [area, setArea] = useState<string | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const [tapping, setTapping] = useState(false);
+  const [marking, setMarking] = useState(false);
+  const [pack, setPack] = useState<string | null>(null);
+  const plan = planOf(room);
+  const stacks = useMemo(() => areaStacks(floorOf(plan), room.lines, layers), [plan, room.lines, layers]);
+  const tapped = layers.find((l) => l.id === open);
+  const spacing = figuresOf(shown.strip.figures)('tap-mm');
+  const taps = useMemo(
+    () =>
+      tapping && tapped
+        ? tapResult(regionAt(floorOf(plan), room.lines, tapped.where), tapped, shown.strip.taps, spacing)
+        : null,
+    [tapping, tapped, plan, room.lines, shown.strip.taps, spacing],
+  );
+  const strip = picture?.strip ?? null;
+  const cutPack = strip?.packs.find((p) => p.key === pack) ?? strip?.packs.find((p) => p.cut) ?? null;
+  const tap = (view: SheetView, xPx: number, yPx: number) => {
+    const [x, y] = toMmPoint(view, xPx, yPx);
+    if (marking) {
+      setMarking(false);
+      return void write(`Mark: ${MARK_WORDS.other.toLowerCase()}`, [
+        {
+          kind: 'marks',
+          id: newId(),
+          roomId: room.id,
+          body: { kind: 'other', xMm: Math.round(x), yMm: Math.round(y), sizeMm: null, note: '' },
+        },
+      ]);
+    }
+    if (taps && tapped) {
+      const near = taps.grid.find((point) => {
+        const [px, py] = toPx(view, point.xMm, point.yMm);
+        return Math.hypot(px - xPx, py - yPx) < REACH_PX;
+      });
+      if (near) void write('Tapped', [tapChange(shown, tapped.id, near)]);
+      return undefined;
+    }
+    const hit = stacks.find((stack) => inRegion(stack.region, x, y));
+    return hit ? setArea(hit.label) : undefined;
+  };
+  const sheet = (
+    <Sheet
+      room={room}
+      description={`${room.name}: ${layers.length} layers. ${cutPack?.cut && tab === 'work' ? `${cutPack.cut.pieces.length} pieces to cut.` : ''}`}
+      onTap={tap}
+      under={(view) =>
+        tab === 'work' && cutPack?.cut ? (
+          <PiecesLayer cut={cutPack.cut} view={view} />
+        ) : (
+          <AreasLayer
+            stacks={stacks}
+            view={view}
+            chosen={tab === 'layers' && stacks.length > 1 ? (area ?? stacks[0]!.label) : null}
+          />
+        )
+      }
+      over={(view) => (
+        <>
+          {tab === 'work' && strip?.trimOff && !cutPack?.cut ? (
+            <TrimLayer trim={strip.trim} corners={plan.corners} view={view} />
+          ) : null}
+          {taps && tapped ? (
+            <TapsLayer result={taps} taps={shown.strip.taps.filter((t) => t.layerId === tapped.id)} view={view} />
+          ) : null}
+          <PinsLayer photos={shown.photos} marks={shown.marks} view={view} />
+        </>
+      )}
+    />
+  );
+  const next: Partial<Record<Tab, { label: string; act: () => void }>> = {
+    layers:
+      layers.length > 0
+        ? { label: 'Check hazards', act: () => setTab('hazards') }
+        : { label: 'Bare base: read the floor', act: () => go('flat') },
+    hazards: { label: 'Decide what stays', act: () => setTab('choose') },
+    choose: { label: 'See the work', act: () => setTab('work') },
+    work: { label: 'Read the floor', act: () => go('flat') },
+  };
+  return (
+    <RoomFrame
+      stage="strip"
+      props={props}
+      sheet={sheet}
+      actions={
+        <View style={styles.actions}>
+          <Button kind="main" label={next[tab]!.label} onPress={next[tab]!.act} />
+        </View>
+      }
+    >
+      <View style={styles.tabs} role="tablist" accessibilityLabel="Strip-out">
+        {TABS.map((t) => (
+          <Button
+            key={t.tab}
+            label={t.label}
+            selected={tab === t.tab}
+            onPress={() => setTab(t.tab)}
+            style={styles.tab}
+          />
+        ))}
+      </View>
+      {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
+      {shown.card && !strip ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
+      {tab === 'layers' ? (
+        <LayersTab
+          shown={shown}
+          room={room}
+          stacks={stacks}
+          gates={strip?.gates ?? []}
+          area={area}
+          onArea={setArea}
+          open={open}
+          onOpen={(id) => {
+            setOpen(id);
+            setTapping(false);
+          }}
+          tapping={tapping}
+          onTapping={setTapping}
+        />
+      ) : null}
+      {strip && tab === 'hazards' ? <HazardsTab shown={shown} room={room} gates={strip.gates} /> : null}
+      {strip && tab === 'choose' ? <ChooseTab shown={shown} room={room} comparisons={strip.comparisons} /> : null}
+      {strip && picture && tab === 'work' ? (
+        <PlanTab
+          shown={shown}
+          room={room}
+          plan={strip}
+          laidOver={picture.laidOver}
+          pack={cutPack?.key ?? null}
+          onPack={setPack}
+          marking={marking}
+          onMarking={setMarking}
+        />
+      ) : null}
+    </RoomFrame>
+  );
+}
+
+const styles = StyleSheet.create({
+  tabs: { flexDirection: 'row', gap: 4, paddingHorizontal: 16, paddingTop: 6 },
+  tab: { minHeight: 48, paddingHorizontal: 4 },
+  note: { padding: 16 },
+  actions: { paddingHorizontal: 16, paddingVertical: 8 },
+});

@@ -1,0 +1,103 @@
+import { useEffect, useState } from 'react';
+import { Image, Pressable, StyleSheet, View } from 'react-native';
+import type { ShownRoom } from '../data/use-facts.ts';
+import { bodyOf } from '../data/merge.ts';
+import { keepPhoto, pictureUrl, type PhotoAbout } from '../data/photos.ts';
+import { chooseFile } from '../data/save-text.ts';
+import { write } from '../data/write.ts';
+import { usePalette } from '../theme/theme.tsx';
+import { Button, ButtonRow } from './button.tsx';
+import { Words } from './text.tsx';
+
+type Photo = ShownRoom['photos'][number];
+
+/** Photographs of one thing: taken, looked at, removed. */
+export function PhotoStrip({
+  shown,
+  about,
+  label = 'Photograph',
+}: {
+  shown: ShownRoom;
+  about: PhotoAbout;
+  label?: string;
+}) {
+  const palette = usePalette();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [large, setLarge] = useState<string | null>(null);
+  const photos = shown.photos.filter((p) => p.about === about.about && p.aboutId === about.aboutId);
+  const take = async () => {
+    setProblem(null);
+    const file = await chooseFile('image/*');
+    if (!file) return;
+    try {
+      await keepPhoto(shown.room!.id, about, new Blob([file.bytes as BlobPart]));
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const remove = (photo: Photo) => {
+    if (!globalThis.confirm('Remove this photograph? Undo brings it back.')) return;
+    void write('Photograph removed', [
+      { kind: 'photos', id: photo.id, roomId: shown.room!.id, body: bodyOf(photo) as never, deleted: true },
+    ]);
+  };
+  return (
+    <View style={styles.box}>
+      {photos.length > 0 ? (
+        <View style={styles.strip} role="list" accessibilityLabel="Photographs">
+          {photos.map((photo) => (
+            <View key={photo.id} role="listitem" style={large === photo.id ? styles.wide : null}>
+              <Pressable
+                role="button"
+                accessibilityLabel={`Photograph of ${photo.takenAt.slice(0, 16).replace('T', ' ')}${large === photo.id ? ', smaller' : ', larger'}`}
+                onPress={() => setLarge(large === photo.id ? null : photo.id)}
+              >
+                <Picture roomId={shown.room!.id} id={photo.id} large={large === photo.id} />
+              </Pressable>
+              {large === photo.id ? <Button label="Remove photograph" onPress={() => remove(photo)} /> : null}
+            </View>
+          ))}
+        </View>
+      ) : null}
+      <ButtonRow>
+        <Button
+          label={photos.length > 0 ? `${label} again` : label}
+          hint="Take or choose a picture"
+          onPress={() => void take()}
+        />
+      </ButtonRow>
+      {problem ? (
+        <Words size="small" role="alert" color={palette.verdict.stop}>
+          {problem}
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+function Picture({ roomId, id, large }: { roomId: string; id: string; large: boolean }) {
+  const palette = usePalette();
+  const [url, setUrl] = useState<string | null>(null);
+  useEffect(() => {
+    let here = true;
+    void pictureUrl(roomId, id).then((found) => here && setUrl(found));
+    return () => {
+      here = false;
+    };
+  }, [roomId, id]);
+  return (
+    <View style={[large ? styles.large : styles.small, { borderColor: palette.rule, backgroundColor: palette.plank }]}>
+      {url ? (
+        <Image source={{ uri: url }} resizeMode={large ? 'contain' : 'cover'} style={StyleSheet.absoluteFill} alt="" />
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { gap: 8 },
+  strip: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  small: { width: 72, height: 72, borderWidth: 1 },
+  large: { width: '100%', height: 280, borderWidth: 1 },
+  wide: { width: '100%', gap: 8 },
+});

@@ -1,0 +1,43 @@
+/** First year of making from which a country's bans let a documented material go untested; null where none is shipped. */
+export interface CutOff {
+  words: string;
+  asbestosFrom: number | null;
+  leadFrom: number | null;
+}
+
+/**
+ * Shipped table: the year after the national ban took hold, on the careful side. Law changes and has exceptions: it is
+ * editable per job, and the local authority decides. A country without a figure releases nothing by year.
+ */
+export const CUT_OFFS: Record<string, CutOff> = {
+  AT: { words: 'Austria', asbestosFrom: 1995, leadFrom: null },
+  AU: { words: 'Australia', asbestosFrom: 2004, leadFrom: 2011 },
+  CA: { words: 'Canada', asbestosFrom: 2019, leadFrom: 2011 },
+  CH: { words: 'Switzerland', asbestosFrom: 1995, leadFrom: null },
+  DE: { words: 'Germany', asbestosFrom: 1994, leadFrom: null },
+  DK: { words: 'Denmark', asbestosFrom: 1991, leadFrom: null },
+  FR: { words: 'France', asbestosFrom: 1998, leadFrom: null },
+  GB: { words: 'United Kingdom', asbestosFrom: 2000, leadFrom: 1993 },
+  IE: { words: 'Ireland', asbestosFrom: 2001, leadFrom: null },
+  NL: { words: 'Netherlands', asbestosFrom: 1994, leadFrom: null },
+  NZ: { words: 'New Zealand', asbestosFrom: 2017, leadFrom: null },
+  US: { words: 'United States', asbestosFrom: null, leadFrom: 1979 },
+};
+
+/** What a job says in the table's place. */
+export interface CountryFacts {
+  /** Two letters, or null while unset: then everything suspect stays suspect. */
+  country: string | null;
+  /** The job's own years; null takes the table's. */
+  asbestosFrom: number | null;
+  leadFrom: number | null;
+}
+
+/** First year free of a hazard for a job, or null where no year releases anything. Coal tar is never released by year. */
+export function releasedFrom(job: CountryFacts, hazard: 'asbestos' | 'lead' | 'coal-tar'): number | null {
+  if (job.country === null || hazard === 'coal-tar') return null;
+  const table = CUT_OFFS[job.country];
+  return hazard === 'asbestos'
+    ? (job.asbestosFrom ?? table?.asbestosFrom ?? null)
+    : (job.leadFrom ?? table?.leadFrom ?? null);
+}

@@ -1,0 +1,225 @@
+import type { BaseDetails, BaseKind } from '../room/index.ts';
+import { answerTo, LAYERS, type Answer, type Layer, type Sample } from '../layers/index.ts';
+import type { CountryFacts } from './cutoffs.ts';
+import { METHODS, type Method, type MethodSpec } from './methods.ts';
+import { materialsOf, trimState, type Material } from './state.ts';
+
+/** Everything hazards are judged by. */
+export interface HazardFacts {
+  job: CountryFacts;
+  samples: readonly Sample[];
+  answers: readonly Answer[];
+  baseKind: BaseKind;
+  base: BaseDetails;
+}
+
+/** What a method touches: layers, the base under them, painted trim. */
+export interface Target {
+  layers: readonly Layer[];
+  base?: boolean;
+  trim?: boolean;
+}
+
+/** Why something may not be done, and who decides. */
+export interface Stop {
+  hazard: string;
+  words: string;
+  decides: string;
+}
+
+/** A caution shown where the work is: it forbids nothing. */
+export interface Caution {
+  id: string;
+  words: string;
+  decides: string;
+}
+
+export interface Gate {
+  allowed: boolean;
+  stops: Stop[];
+  cautions: Caution[];
+}
+
+/** Dangers seen in the room that close it, by the topic under which they are answered. */
+export const SITE_HAZARDS = {
+  'site/sewage': { words: 'Sewage has been over this floor', decides: 'specialist cleaner' },
+  'site/droppings': { words: 'Droppings of birds or rodents', decides: 'specialist cleaner' },
+  'site/needles': { words: 'Needles or sharps', decides: 'specialist cleaner' },
+  'site/mould': { words: 'Mould over more than 1 m²', decides: 'specialist cleaner' },
+  'site/gas': { words: 'Smell of gas', decides: 'gas supplier: leave the building' },
+  'site/crawl': { words: 'Work needs someone in the crawl space', decides: 'specialist for confined spaces' },
+  'site/debris': { words: 'Suspect debris lies about', decides: 'licensed contractor: leave it, close the room' },
+} as const;
+export type SiteHazard = keyof typeof SITE_HAZARDS;
+
+/** Closed rooms may still be looked at from the door and described. */
+const FROM_THE_DOOR: readonly Method[] = ['look'];
+
+/** Who decides about a suspect material. */
+const LABORATORY = 'licensed contractor and laboratory';
+
+function stopsOfMaterials(method: Method, materials: readonly Material[]): Stop[] {
+  const spec: MethodSpec = METHODS[method];
+  return materials.flatMap((m): Stop[] => {
+    if (m.state !== 'shut' && m.state !== 'positive') return [];
+    if (m.hazard === 'lead') {
+      // Lead is set free by power, flame and heat; levering and hand work are cautioned, not closed.
+      return spec.hotOrPowered
+        ? [{ hazard: 'lead', words: `${m.words}: no power sanding, flame or heat gun`, decides: LABORATORY }]
+        : [];
+    }
+    return spec.disturbs ? [{ hazard: m.hazard, words: m.words, decides: LABORATORY }] : [];
+  });
+}
+
+function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
+  const spec: MethodSpec = METHODS[method];
+  if (!spec.pierces) return [];
+  const stops: Stop[] = [];
+  const tension = answerTo(facts.answers, 'site/tension') ?? 'unknown';
+  if (facts.baseKind === 'suspended-concrete' && tension !== 'none') {
+    stops.push({
+      hazard: 'tension',
+      words: tension === 'unknown' ? 'Whether the slab is post-tensioned is not known' : 'The slab is post-tensioned',
+      decides: 'structural engineer',
+    });
+  }
+  const located = answerTo(facts.answers, 'site/heating-located') === 'yes';
+  if (facts.base.heating !== 'none' && !located) {
+    stops.push({
+      hazard: 'heating',
+      words:
+        facts.base.heating === 'unknown'
+          ? 'Whether the floor is heated is not recorded'
+          : 'Heating pipes or cables are not located',
+      decides: 'heating or electrical trade',
+    });
+  }
+  return stops;
+}
+
+/**
+ * May this be done here? The one predicate every stage asks, for strip-out, tests, repairs, levelling and panels alike.
+ * Answers with every reason against it and the cautions that go with it.
+ */
+export function mayDo(facts: HazardFacts, method: Method, target: Target): Gate {
+  const spec: MethodSpec = METHODS[method];
+  const materials = [
+    ...target.layers.flatMap((layer) => materialsOf(layer, facts.samples, facts.job)),
+    ...(target.trim ? [trimState(facts.samples, facts.job, trimYear(facts.answers))] : []),
+  ];
+  const site = (Object.keys(SITE_HAZARDS) as SiteHazard[])
+    .filter((topic) => answerTo(facts.answers, topic) === 'seen' && !FROM_THE_DOOR.includes(method))
+    .map((topic) => ({ hazard: topic, ...SITE_HAZARDS[topic] }));
+  const broken = brokenSuspect(method, target, materials);
+  const stops = [
+    ...site,
+    ...stopsOfMaterials(method, materials),
+    ...broken,
+    ...(target.base ? stopsOfBase(method, facts) : []),
+  ];
+  return { allowed: stops.length === 0, stops, cautions: cautionsOf(spec, method, target, materials) };
+}
+
+/** A suspect layer in pieces is not to be walked on or covered: the room is closed. */
+function brokenSuspect(method: Method, target: Target, materials: readonly Material[]): Stop[] {
+  if (METHODS[method].disturbs || FROM_THE_DOOR.includes(method)) return [];
+  return target.layers.flatMap((layer) => {
+    const shut = materials.find(
+      (m) => m.layerId === layer.id && m.hazard !== 'lead' && (m.state === 'shut' || m.state === 'positive'),
+    );
+    return shut && layer.condition === 'broken'
+      ? [
+          {
+            hazard: shut.hazard,
+            words: `${shut.words}, and it is broken: leave it and close the room`,
+            decides: LABORATORY,
+          },
+        ]
+      : [];
+  });
+}
+
+/** Year the painted trim was made, as answered, or null. */
+export function trimYear(answers: readonly Answer[]): number | null {
+  const value = Number(answerTo(answers, 'trim/year'));
+  return Number.isInteger(value) && value >= 1700 ? value : null;
+}
+
+function cautionsOf(spec: MethodSpec, method: Method, target: Target, materials: readonly Material[]): Caution[] {
+  const cautions: Caution[] = [];
+  const families = target.layers.map((layer) => LAYERS[layer.kind].family);
+  const mineral =
+    families.some((f) => f === 'tile' || f === 'mineral') || (target.base === true && target.layers.length === 0);
+  if (spec.dusty && mineral)
+    cautions.push({
+      id: 'silica',
+      words:
+        'Silica dust: shrouded tool on a class M or H extractor, or wet; fitted FFP3 or P100 mask. Vacuum, never sweep.',
+      decides: 'local code',
+    });
+  if (spec.dusty && families.some((f) => f === 'wood' || f === 'panel'))
+    cautions.push({
+      id: 'wood-dust',
+      words: 'Wood dust: extractor and mask; no sparks near fine dust.',
+      decides: 'local code',
+    });
+  if (materials.some((m) => m.hazard === 'lead' && (m.state === 'shut' || m.state === 'positive')))
+    cautions.push({
+      id: 'lead',
+      words: 'Paint may hold lead: hand tools only, sheet the floor, wash before eating.',
+      decides: 'local code',
+    });
+  if (method === 'saw')
+    cautions.push({
+      id: 'saw',
+      words: 'Saw kick: both hands, depth set on scrap first, services located.',
+      decides: 'maker of the tool',
+    });
+  if (method === 'score')
+    cautions.push({ id: 'knife', words: 'Cut away from the hand; long rips by saw.', decides: 'employer' });
+  if (method === 'break' || method === 'chisel')
+    cautions.push({
+      id: 'chips',
+      words: 'Flying chips, sharp edges, noise: goggles, gloves, ear defenders.',
+      decides: 'employer',
+    });
+  if (target.layers.some((layer) => layer.kind === 'tile-mortar-bed'))
+    cautions.push({
+      id: 'mesh',
+      words: 'Wire mesh cuts: gauntlets, bolt cutters, fold ends over.',
+      decides: 'employer',
+    });
+  if (target.layers.some((layer) => layer.kind === 'carpet'))
+    cautions.push({
+      id: 'gripper',
+      words: 'Gripper pins: knee pads off the edge, pieces into a rigid box.',
+      decides: 'employer',
+    });
+  if (materials.some((m) => m.hazard === 'coal-tar' && m.state !== 'negative'))
+    cautions.push({
+      id: 'coal-tar',
+      words: 'Black block adhesive may be coal tar: test before touching.',
+      decides: LABORATORY,
+    });
+  return cautions;
+}
+
+/** How a layer's gate stands, for lists and marks: its materials, and whether anything is shut or positive. */
+export interface LayerGate {
+  layerId: string;
+  materials: Material[];
+  open: boolean;
+  positive: boolean;
+}
+
+export function gateOf(facts: HazardFacts, layer: Layer): LayerGate {
+  const materials = materialsOf(layer, facts.samples, facts.job);
+  const closing = materials.filter((m) => m.hazard !== 'lead');
+  return {
+    layerId: layer.id,
+    materials,
+    open: closing.every((m) => m.state !== 'shut' && m.state !== 'positive'),
+    positive: materials.some((m) => m.state === 'positive'),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './facts.ts';
+export * from './kinds.ts';
+export * from './section.ts';

@@ -1,0 +1,139 @@
+import { wallName, type Wall } from './outline.ts';
+
+export const OPENING_KINDS = ['door', 'archway', 'stair', 'sliding'] as const;
+export type OpeningKind = (typeof OPENING_KINDS)[number];
+
+export const OPENING_WORDS: Record<OpeningKind, string> = {
+  door: 'Door',
+  archway: 'Archway',
+  stair: 'Stair edge',
+  sliding: 'Sliding track',
+};
+
+/** What one steps onto on the far side. */
+export const BEYOND_KINDS = ['unknown', 'planks', 'carpet', 'tile', 'sheet', 'stair', 'outside'] as const;
+export type BeyondKind = (typeof BEYOND_KINDS)[number];
+
+export const BEYOND_WORDS: Record<BeyondKind, string> = {
+  unknown: 'not recorded',
+  planks: 'planks',
+  carpet: 'carpet',
+  tile: 'tile',
+  sheet: 'sheet covering',
+  stair: 'stair',
+  outside: 'outside',
+};
+
+/** An opening in a wall: `fromMm` is measured along its wall from the wall's first corner. */
+export interface Opening {
+  id: string;
+  kind: OpeningKind;
+  wall: number;
+  fromMm: number;
+  widthMm: number;
+  /** Hinge side seen along the wall; for doors only. */
+  hinge: 'start' | 'end';
+  swing: 'in' | 'out';
+  beyond: BeyondKind;
+  /** Finished level beyond, mm over the surface that lies in this room now; null when not measured. */
+  beyondLevelMm: number | null;
+  /** The same name in two rooms of a job makes it one opening; null when it is this room's alone. */
+  sharedId: string | null;
+}
+
+export const OPENING_MM = { width: { min: 300, max: 6000 }, level: { min: -400, max: 400 } } as const;
+
+/** A door with nothing known of what lies beyond; other kinds start from it too. */
+export function newOpening(id: string, wall: number, fromMm: number, widthMm: number): Opening {
+  return {
+    id,
+    kind: 'door',
+    wall,
+    fromMm,
+    widthMm,
+    hinge: 'start',
+    swing: 'in',
+    beyond: 'unknown',
+    beyondLevelMm: null,
+    sharedId: null,
+  };
+}
+
+/** Openings of a room carry the wall's number: enough to speak of a wall by its door. */
+export interface WithOpenings {
+  walls: readonly Wall[];
+  openings: readonly Opening[];
+}
+
+/** The opening one walks in by: the first door, else the first of any kind, else null. */
+export function entryOf(room: Pick<WithOpenings, 'openings'>): Opening | null {
+  return room.openings.find((o) => o.kind === 'door') ?? room.openings[0] ?? null;
+}
+
+/** What an opening is called: `door in W3`, `archway in hearth`. */
+export function openingName(room: WithOpenings, opening: Opening): string {
+  return `${OPENING_WORDS[opening.kind].toLowerCase()} in ${wallName(room.walls, opening.wall)}`;
+}
+
+/** Why an opening cannot stand where it was put, or null. */
+export function openingProblem(walls: readonly Wall[], opening: Opening): string | null {
+  const wall = walls[opening.wall];
+  const what = OPENING_WORDS[opening.kind].toLowerCase();
+  if (!wall) return `Wall ${opening.wall + 1} does not exist: the room has ${walls.length}`;
+  if (opening.fromMm < 0) return `${opening.fromMm} mm: a ${what} starts at 0 or more along its wall`;
+  if (opening.widthMm < OPENING_MM.width.min)
+    return `${opening.widthMm} mm wide: ${OPENING_MM.width.min} or more is taken`;
+  if (opening.fromMm + opening.widthMm > wall.lengthMm + 1) {
+    return `The ${what} ends at ${Math.round(opening.fromMm + opening.widthMm)} mm, past the wall's ${Math.round(wall.lengthMm)}`;
+  }
+  return null;
+}
+
+/** The first two openings that overlap on one wall, in words, or null. */
+export function overlapProblem(room: WithOpenings): string | null {
+  for (const [i, a] of room.openings.entries()) {
+    for (const b of room.openings.slice(i + 1)) {
+      if (a.wall === b.wall && a.fromMm < b.fromMm + b.widthMm - 1 && b.fromMm < a.fromMm + a.widthMm - 1) {
+        return `The ${openingName(room, a)} and the ${openingName(room, b)} overlap`;
+      }
+    }
+  }
+  return null;
+}
+
+/**
+ * Openings set on changed walls: each stays on its wall; where a wall became too short the opening is moved back along it,
+ * then narrowed, and only one that cannot be kept at its least width is left out (and returned as lost).
+ */
+export function fitOpenings(
+  openings: readonly Opening[],
+  walls: readonly Wall[],
+): { openings: Opening[]; lost: Opening[] } {
+  const kept: Opening[] = [];
+  const lost: Opening[] = [];
+  for (const opening of openings) {
+    const wall = walls[opening.wall];
+    if (!wall || wall.lengthMm < OPENING_MM.width.min) {
+      lost.push(opening);
+      continue;
+    }
+    const widthMm = Math.min(opening.widthMm, wall.lengthMm);
+    kept.push({ ...opening, widthMm, fromMm: Math.max(0, Math.min(opening.fromMm, wall.lengthMm - widthMm)) });
+  }
+  return { openings: kept, lost };
+}
+
+/** Openings after a wall was divided or taken out: `shift` tells the new number of each old wall, or null. */
+export function renumberOpenings(
+  openings: readonly Opening[],
+  shift: (opening: Opening) => { wall: number; fromMm: number } | null,
+): { openings: Opening[]; lost: Opening[] } {
+  const kept: Opening[] = [];
+  const lost: Opening[] = [];
+  for (const opening of openings) {
+    const at = shift(opening);
+    if (at) kept.push({ ...opening, ...at });
+    else lost.push(opening);
+  }
+  return { openings: kept, lost };
+}

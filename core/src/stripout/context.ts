@@ -1,0 +1,39 @@
+import type { CoveringCard } from '../coverings/index.ts';
+import { figuresOf } from '../figures/index.ts';
+import { planOf, type BaseKind, type RoomFacts } from '../room/index.ts';
+import { fromTheTop, LAYERS, type Layer } from '../layers/index.ts';
+import type { StripContext, StripFacts } from './facts.ts';
+
+/** Everything strip-out works from, looked up once. */
+export function stripContext(room: RoomFacts, card: CoveringCard, facts: StripFacts): StripContext {
+  return {
+    room,
+    plan: planOf(room),
+    card,
+    facts,
+    hazards: {
+      job: facts.country,
+      samples: facts.samples,
+      answers: facts.answers,
+      baseKind: room.baseKind,
+      base: room.base,
+    },
+    figure: figuresOf(facts.figures),
+  };
+}
+
+/** What the planks will lie over: the highest layer that stays, else the room's base. */
+export function laidOver(
+  room: Pick<RoomFacts, 'baseKind'>,
+  layers: readonly Layer[],
+  keptIds: readonly string[],
+): BaseKind {
+  const top = fromTheTop(layers).find((layer) => keptIds.includes(layer.id));
+  if (!top) return room.baseKind;
+  const { family } = LAYERS[top.kind];
+  if (family === 'tile') return 'existing-tile';
+  if (family === 'resilient') return 'existing-resilient';
+  if (top.kind === 'nailed-boards' || top.kind === 'glued-wood') return 'floorboards-on-joists';
+  if (top.kind === 'overlay-panel') return 'panels-on-joists';
+  return room.baseKind;
+}

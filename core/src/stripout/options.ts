@@ -1,0 +1,240 @@
+import { LAYERS, answerTo, fromTheTop, type Layer } from '../layers/index.ts';
+import {
+  FIXTURES,
+  fixtureOutline,
+  floorOf,
+  mayOverlap,
+  openingName,
+  regionAreaM2,
+  regionAt,
+  regionOf,
+  together,
+  without,
+  type Region,
+} from '../room/index.ts';
+import { CHOICES, type Choice, type StripContext } from './facts.ts';
+import { keepRefusals, makeGoodRefusals } from './keep-rules.ts';
+import { makeGoodOf, mayAll, removalOf } from './removal.ts';
+
+/** The finished floor at one opening under a choice. */
+export interface StepAt {
+  openingId: string;
+  name: string;
+  /** Finished level here less finished level beyond, mm; null while the level beyond is not measured. */
+  stepMm: number | null;
+}
+
+/** One of keep, make good, remove for one layer, with all that is compared. */
+export interface Option {
+  choice: Choice;
+  allowed: boolean;
+  /** Why not, or what must be known first. */
+  refusals: string[];
+  /** Stopped by the hazard gate, and not merely unsuitable. */
+  stopped: boolean;
+  /** Finished surface over the surface that lies there now, mm. */
+  levelMm: number;
+  steps: StepAt[];
+  flat: string;
+  damp: string;
+  hours: number;
+  debrisKg: number;
+  dust: 'none' | 'low' | 'wood' | 'silica';
+  hireWords: string[];
+  cost: number;
+  risk: string;
+}
+
+export interface Comparison {
+  layerId: string;
+  areaM2: number;
+  options: Option[];
+  recommended: Choice | null;
+  because: string;
+  /** What the user chose, or null while undecided. */
+  chosen: Choice | null;
+  note: string;
+  /** What the plan works with: the choice, else the recommendation; taken up where a layer below it goes. */
+  taken: Choice | null;
+  forced: boolean;
+}
+
+/** Where a layer can be got at: its area less what stands on the floor. */
+export function layerRegion(ctx: StripContext, layer: Layer): Region {
+  return regionAt(floorOf(ctx.plan), ctx.room.lines, layer.where);
+}
+
+export function holesOf(ctx: StripContext, growMm: number): Region {
+  const holes = ctx.room.fixtures.filter((f) => FIXTURES[f.kind].standing === 'hole');
+  return together(holes.map((f) => regionOf(fixtureOutline(f, f.kind === 'pipe' ? growMm : 0))));
+}
+
+export function layerAreaM2(ctx: StripContext, layer: Layer): number {
+  return regionAreaM2(without(layerRegion(ctx, layer), holesOf(ctx, 0)));
+}
+
+const DAMP: Record<string, string> = {
+  soft: 'Holds damp: nothing can be read through it.',
+  floating: 'May have shut damp in: read the base once it is up.',
+  resilient: 'Seals the base: damp is tested in the base below it, not on it.',
+  tile: 'Damp is tested in the base below, by a hole through tile and bed.',
+  wood: 'Pins in the boards, and in the timber below.',
+  panel: 'Pins in the panel and in the base.',
+  mineral: 'Tests go through it into the base.',
+  fill: 'Hides the base.',
+};
+
+function hireOf(ctx: StripContext, names: ReturnType<typeof removalOf>['hire'], hours: number) {
+  const days = Math.max(1, Math.ceil(hours / (ctx.figure('crew') * ctx.figure('hours-a-day'))));
+  const cost = names.reduce((sum, name) => sum + ctx.figure(name) * days, 0);
+  const words = names.map((name) => `${HIRE_WORDS[name]} ${days} day${days === 1 ? '' : 's'}`);
+  return { cost, words };
+}
+
+export const HIRE_WORDS = {
+  'extractor-day': 'Extractor, class M',
+  'hammer-day': 'Chisel hammer',
+  'saw-day': 'Plunge saw',
+  'grinder-day': 'Shrouded grinder',
+  'stripper-day': 'Powered scraper',
+} as const;
+
+/** A rate of hours or kilograms for a kind of layer: the job's own where one is written, else the kind's. */
+export function rateOf(ctx: StripContext, layer: Layer, what: 'hours' | 'kg'): number {
+  const own = ctx.facts.figures.find((f) => f.name === `${what}/${layer.kind}`)?.value;
+  return own ?? (what === 'hours' ? LAYERS[layer.kind].hoursM2 : LAYERS[layer.kind].kgM2);
+}
+
+function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: number, levelMm: number): Option {
+  const spec = LAYERS[layer.kind];
+  const steps = ctx.room.openings.map((opening) => ({
+    openingId: opening.id,
+    name: openingName(ctx.room, opening),
+    stepMm: opening.beyondLevelMm === null ? null : levelMm - opening.beyondLevelMm,
+  }));
+  const base = { choice, levelMm, steps };
+  if (choice === 'remove') {
+    const removal = removalOf(layer);
+    const gate = mayAll(ctx, removal.methods, layer);
+    const hours = areaM2 * rateOf(ctx, layer, 'hours');
+    const debrisKg = areaM2 * rateOf(ctx, layer, 'kg');
+    const hire = hireOf(ctx, removal.hire, hours);
+    return {
+      ...base,
+      allowed: gate.allowed,
+      stopped: !gate.allowed,
+      refusals: gate.stops.map((s) => `${s.words}. Who decides: ${s.decides}.`),
+      flat: 'What lies below is read bare: its own highs and lows come to light.',
+      damp: 'The base below can be tested and can dry.',
+      hours,
+      debrisKg,
+      dust: spec.dust,
+      hireWords: hire.words,
+      cost: hours * ctx.figure('labour-h') + debrisKg * ctx.figure('disposal-kg') + hire.cost,
+      risk: spec.watch,
+    };
+  }
+  const good = choice === 'make-good' ? makeGoodOf(layer) : null;
+  const gate = mayAll(ctx, good ? good.methods : ['cover-floating'], layer);
+  const unsuited =
+    choice === 'keep' ? keepRefusals(ctx, layer, steps) : makeGoodRefusals(ctx, layer, steps, good !== null);
+  const hours = good ? areaM2 * ctx.figure(good.hours) : 0;
+  return {
+    ...base,
+    allowed: gate.allowed && unsuited.length === 0,
+    stopped: !gate.allowed,
+    refusals: [...gate.stops.map((s) => `${s.words}. Who decides: ${s.decides}.`), ...unsuited],
+    flat: good ? `${good.words}, then read flatness on it.` : 'Read flatness on it as it lies.',
+    damp: DAMP[spec.family] ?? '',
+    hours,
+    debrisKg: 0,
+    dust: good ? 'low' : 'none',
+    hireWords: [],
+    cost: good ? hours * ctx.figure('labour-h') + areaM2 * ctx.figure(good.cost) : 0,
+    risk:
+      spec.family === 'tile'
+        ? 'A tile that lets go later lets the floor go with it.'
+        : spec.family === 'resilient'
+          ? 'Whatever is wrong beneath stays unseen.'
+          : 'Its own fixings and movement stay.',
+  };
+}
+
+function recommend(
+  ctx: StripContext,
+  layer: Layer,
+  options: readonly Option[],
+): { choice: Choice | null; because: string } {
+  const of = (choice: Choice) => options.find((o) => o.choice === choice)!;
+  const [keep, good, remove] = CHOICES.map(of) as [Option, Option, Option];
+  const family = LAYERS[layer.kind].family;
+  const covered = keep.allowed ? keep : good.allowed ? good : null;
+  if (remove.stopped && covered)
+    return {
+      choice: covered.choice,
+      because:
+        'Taking it up is shut; left undisturbed and covered it harms nobody. Its presence goes into the hand-over.',
+    };
+  if (remove.stopped)
+    return {
+      choice: null,
+      because: 'It may not be covered, and taking it up is shut until a laboratory has answered.',
+    };
+  if (!covered) return { choice: 'remove', because: keep.refusals[0] ?? 'It may not be covered.' };
+  if (family === 'tile') {
+    return answerTo(ctx.facts.answers, 'school/tile') === 'lift'
+      ? { choice: 'remove', because: 'Your school lifts tile.' }
+      : {
+          choice: covered.choice,
+          because: 'Sound tile is a stiff base, and lifting it costs hours, weight and silica dust.',
+        };
+  }
+  if (layer.kind === 'sheet-resilient') {
+    return answerTo(ctx.facts.answers, 'school/vinyl') === 'remove'
+      ? { choice: 'remove', because: 'Your school takes thin vinyl up.' }
+      : {
+          choice: good.allowed ? 'make-good' : covered.choice,
+          because: 'Firm, thin and single: a skim fills its texture and nothing is disturbed.',
+        };
+  }
+  return covered.cost <= remove.cost
+    ? { choice: covered.choice, because: 'It may be covered, and that costs less than taking it up.' }
+    : { choice: 'remove', because: 'Taking it up costs less than making it good.' };
+}
+
+/** Keep, make good or remove for every layer, side by side. A layer over one that goes must go too. */
+export function compareLayers(ctx: StripContext): Comparison[] {
+  const layers = fromTheTop(ctx.facts.layers);
+  const done: Comparison[] = [];
+  // From the bottom up: what is taken up below takes what lies on it along.
+  for (const layer of [...layers].reverse()) {
+    const below = layers.filter((l) => l.rank > layer.rank && mayOverlap(l.where, layer.where));
+    const above = layers.filter((l) => l.rank < layer.rank && mayOverlap(l.where, layer.where));
+    const areaM2 = layerAreaM2(ctx, layer);
+    const aboveMm = above.reduce((sum, l) => sum + l.thicknessMm, 0);
+    const coverMm = ctx.card.thicknessMm;
+    const options = CHOICES.map((choice) => {
+      const goneMm = aboveMm + (choice === 'remove' ? layer.thicknessMm : 0);
+      const addsMm = choice === 'make-good' ? (makeGoodOf(layer)?.addsMm ?? 0) : 0;
+      return optionOf(ctx, layer, choice, areaM2, coverMm + addsMm - goneMm);
+    });
+    const { choice: recommended, because } = recommend(ctx, layer, options);
+    const topic = `layer/${layer.id}`;
+    const answer = ctx.facts.answers.findLast((a) => a.topic === topic);
+    const chosen = CHOICES.find((c) => c === answer?.value) ?? null;
+    const forced = below.some((l) => done.find((d) => d.layerId === l.id)?.taken === 'remove');
+    const taken = forced ? 'remove' : (chosen ?? recommended);
+    done.unshift({
+      layerId: layer.id,
+      areaM2,
+      options,
+      recommended,
+      because,
+      chosen,
+      note: answer?.note ?? '',
+      taken,
+      forced,
+    });
+  }
+  return done;
+}

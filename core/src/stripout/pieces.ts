@@ -1,0 +1,192 @@
+import { LAYERS, layerName, type Layer } from '../layers/index.ts';
+import {
+  common,
+  distanceMm,
+  entryPoint,
+  fixturePoint,
+  fixtureRect,
+  FIXTURES,
+  lineThrough,
+  regionAreaM2,
+  regionOf,
+  together,
+  without,
+  type Fixture,
+  type Region,
+  type RegionPart,
+} from '../room/index.ts';
+import { cutIntoPieces, type Cut, type Guides, type PieceLimits } from './cut-plan.ts';
+import type { StripContext } from './facts.ts';
+import { holesOf, layerRegion, rateOf } from './options.ts';
+
+/** A piece to saw, lift and carry: numbered from the way in. */
+export interface ShownPiece {
+  label: string;
+  part: RegionPart;
+  areaM2: number;
+  massKg: number;
+  /** Freed by knife or oscillating tool in front of a cabinet, not by the saw. */
+  undercut: boolean;
+  at: [number, number];
+}
+
+/** How a layer, or several that come up together, is cut. */
+export interface CutPlan {
+  pieces: ShownPiece[];
+  cuts: Cut[];
+  sawMm: number;
+  seamMm: number;
+  undercutMm: number;
+  areaM2: number;
+  heaviestKg: number;
+  limits: PieceLimits;
+}
+
+function cabinets(ctx: StripContext): Fixture[] {
+  return ctx.room.fixtures.filter((f) => f.kind === 'cabinet' && !f.round);
+}
+
+/** The recess under a cabinet's front, where the layer runs in to the toe-kick board. */
+function recess(fixture: Fixture): Region {
+  const kick = Math.min(fixture.toeKickMm ?? 0, fixture.depthMm);
+  const [w, d] = [fixture.widthMm / 2, fixture.depthMm / 2];
+  return kick > 0 ? regionOf(fixtureRect(fixture, -w, d - kick, w, d)) : [];
+}
+
+/** Where the saw cannot go: the recess, and the set distance in front of the cabinet. */
+function apron(fixture: Fixture, frontMm: number): Region {
+  const kick = Math.min(fixture.toeKickMm ?? 0, fixture.depthMm);
+  const [w, d] = [fixture.widthMm / 2, fixture.depthMm / 2];
+  return regionOf(fixtureRect(fixture, -w, d - kick, w, d + frontMm));
+}
+
+/** The way cuts run: along the longest wall. */
+export function longestWallRad(ctx: StripContext): number {
+  const { corners } = ctx.plan;
+  let [best, turn] = [0, 0];
+  corners.forEach((a, i) => {
+    const b = corners[(i + 1) % corners.length]!;
+    if (distanceMm(a, b) > best) [best, turn] = [distanceMm(a, b), Math.atan2(b.yMm - a.yMm, b.xMm - a.xMm)];
+  });
+  return turn;
+}
+
+function middleOf(part: RegionPart): [number, number] {
+  let [x, y, twice] = [0, 0, 0];
+  const ring = part[0]!;
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const cross = ring[j]![0] * ring[i]![1] - ring[i]![0] * ring[j]![1];
+    x += (ring[j]![0] + ring[i]![0]) * cross;
+    y += (ring[j]![1] + ring[i]![1]) * cross;
+    twice += cross;
+  }
+  return Math.abs(twice) < 1 ? [ring[0]![0], ring[0]![1]] : [x / (3 * twice), y / (3 * twice)];
+}
+
+/** Greatest size of a piece for the way a layer is cut, or null where it is not cut at all. */
+export function limitsOf(ctx: StripContext, layers: readonly Layer[]): PieceLimits | null {
+  const cut = LAYERS[layers.at(-1)!.kind].cut;
+  if (cut === 'none') return null;
+  const kgPerM2 = Math.max(
+    0.01,
+    layers.reduce((sum, layer) => sum + rateOf(ctx, layer, 'kg'), 0),
+  );
+  const massKg = ctx.figure('carry-kg');
+  const side = ctx.figure('piece-mm');
+  return cut === 'strips'
+    ? { longMm: ctx.figure('strip-long-mm'), shortMm: ctx.figure('strip-wide-mm'), massKg, kgPerM2 }
+    : { longMm: side, shortMm: side, massKg, kgPerM2 };
+}
+
+/** The whole region that comes up: the layer's area with the recesses under cabinets, less what comes through it. */
+export function liftedRegion(ctx: StripContext, layer: Layer): Region {
+  const floor = layerRegion(ctx, layer);
+  const recesses = cabinets(ctx)
+    .map(recess)
+    .filter((r) => r.length > 0);
+  const whole =
+    recesses.length > 0 ? together([floor, ...recesses.map((r) => common(r, regionOf(ctx.plan.corners)))]) : floor;
+  return without(whole, holesOf(ctx, ctx.figure('pipe-clear-mm')));
+}
+
+/** Cuts a layer, or several lying together that come up as one, into pieces that can be carried. Null where it is not cut. */
+export function cutPlanOf(ctx: StripContext, layers: readonly Layer[]): CutPlan | null {
+  const limits = limitsOf(ctx, layers);
+  const layer = layers.at(-1)!;
+  if (!limits) return null;
+  const whole = liftedRegion(ctx, layer);
+  const sawn = LAYERS[layer.kind].cut === 'squares';
+  const frontMm = ctx.figure('cabinet-front-mm');
+  const aprons = sawn ? cabinets(ctx).map((f) => apron(f, frontMm)) : [];
+  const under = aprons.length > 0 ? common(whole, together(aprons)) : [];
+  const open = under.length > 0 ? without(whole, under) : whole;
+  const guides: Guides = {
+    seams: layers.flatMap((l) => l.seams).map((s) => lineThrough(s.axMm, s.ayMm, s.bxMm, s.byMm)),
+    standing: ctx.room.fixtures
+      .filter((f) => f.kind === 'pipe' || FIXTURES[f.kind].standing === 'island')
+      .map((f) => [f.xMm, f.yMm] as const),
+  };
+  const turn = longestWallRad(ctx);
+  const sawing = cutIntoPieces(open, limits, guides, turn);
+  const undercut = cutIntoPieces(under, limits, { ...guides, seams: [] }, turn);
+  const fronts = sawn ? cabinets(ctx).map((f) => frontCut(f, frontMm)) : [];
+  const frontMmSum = fronts.reduce((sum, cut) => sum + Math.hypot(cut.to[0] - cut.from[0], cut.to[1] - cut.from[1]), 0);
+  const entry = entryPoint(ctx.room, ctx.plan);
+  const all = [
+    ...sawing.pieces.map((piece) => ({ ...piece, undercut: false, at: middleOf(piece.part) })),
+    ...undercut.pieces.map((piece) => ({ ...piece, undercut: true, at: middleOf(piece.part) })),
+  ].sort(
+    (a, b) =>
+      Math.hypot(a.at[0] - entry.xMm, a.at[1] - entry.yMm) - Math.hypot(b.at[0] - entry.xMm, b.at[1] - entry.yMm),
+  );
+  return {
+    pieces: all.map((piece, i) => ({ label: String(i + 1), ...piece })),
+    cuts: [...sawing.cuts, ...undercut.cuts, ...fronts],
+    sawMm: sawing.sawMm + undercut.sawMm + frontMmSum,
+    seamMm: sawing.seamMm,
+    undercutMm: cabinets(ctx).reduce((sum, f) => sum + (sawn ? f.widthMm : 0), 0),
+    areaM2: regionAreaM2(whole),
+    heaviestKg: Math.max(0, ...all.map((piece) => piece.massKg)),
+    limits,
+  };
+}
+
+function frontCut(fixture: Fixture, frontMm: number): Cut {
+  const [w, d] = [fixture.widthMm / 2, fixture.depthMm / 2 + frontMm];
+  const [a, b] = [fixturePoint(fixture, -w, d), fixturePoint(fixture, w, d)];
+  return { from: [a.xMm, a.yMm], to: [b.xMm, b.yMm], kind: 'saw' };
+}
+
+/** How deep the saw is set for layers that come up together, and what stands against it. */
+export interface SawDepth {
+  depthMm: number;
+  layersMm: number;
+  allowanceMm: number;
+  warnings: string[];
+  /** Set when the saw may not be used here at all. */
+  stop: string | null;
+}
+
+const MARKS_BASE_MM = 0.5;
+
+export function sawDepthOf(ctx: StripContext, layers: readonly Layer[]): SawDepth | null {
+  if (LAYERS[layers.at(-1)!.kind].cut !== 'squares' && !layers.some((l) => l.kind === 'glued-wood')) return null;
+  const layersMm = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const allowanceMm = ctx.figure('saw-allowance-mm');
+  const clear = ctx.figure('services-clear-mm');
+  const { heating, heatingDepthMm } = ctx.room.base;
+  const warnings: string[] = [];
+  if (allowanceMm > MARKS_BASE_MM)
+    warnings.push(`${allowanceMm} mm past the layers marks the base: ${MARKS_BASE_MM} mm is enough to part them`);
+  let stop: string | null = null;
+  if (heating === 'water' || heating === 'electric') {
+    if (heatingDepthMm === null) stop = 'The depth of the heating is not recorded: no saw until it is';
+    else if (heatingDepthMm - allowanceMm < clear)
+      stop = `Heating ${heatingDepthMm} mm under the base: the saw would come within ${clear} mm of it`;
+  } else if (heating === 'unknown') warnings.push('Whether the floor is heated is not recorded');
+  return { depthMm: layersMm + allowanceMm, layersMm, allowanceMm, warnings, stop };
+}
+
+export function packName(layers: readonly Layer[]): string {
+  return layers.map((layer) => layerName(layer).toLowerCase()).join(' with ');
+}

@@ -1,0 +1,57 @@
+import { SITE_HAZARDS, type SiteHazard } from '../hazards/index.ts';
+import type { StripContext, StripPlan } from '../stripout/index.ts';
+import { answerTo, layerName } from '../layers/index.ts';
+import type { Criterion } from './words.ts';
+
+/** Criteria of strip-out: hazards first, then what is undecided, then what is still to be taken up. None for a bare base. */
+export function stripCriteria(ctx: StripContext, plan: StripPlan): Criterion[] {
+  const criteria: Criterion[] = [];
+  const site = (Object.keys(SITE_HAZARDS) as SiteHazard[]).filter((t) => answerTo(ctx.facts.answers, t) === 'seen');
+  for (const topic of site)
+    criteria.push({
+      id: topic,
+      title: 'Hazard in the room',
+      verdict: 'stop',
+      margin: `${SITE_HAZARDS[topic].words}.`,
+      next: `Who decides: ${SITE_HAZARDS[topic].decides}.`,
+    });
+  const shut = plan.steps.filter((step) => step.stops.length > 0 && step.doneAt === null);
+  // What is not decided yet may still be disturbed: a shut gate stops the room until it is kept, or a laboratory has answered.
+  const open = plan.comparisons.filter((c) => c.chosen === null || c.taken === null);
+  const gate = plan.gates.find((g) => !g.open && open.some((c) => c.layerId === g.layerId));
+  const suspect = gate?.materials.find((m) => m.state === 'shut' || m.state === 'positive');
+  const first = shut[0]?.stops[0];
+  if (first ?? suspect) {
+    criteria.push({
+      id: 'hazard-gate',
+      title: 'Hazard gate',
+      verdict: 'stop',
+      margin: `${first?.words ?? suspect!.words}.`,
+      next: `Who decides: ${first?.decides ?? 'licensed contractor and laboratory'}. Nothing that disturbs it until then.`,
+    });
+  }
+  const undecided = plan.comparisons.filter((c) => c.chosen === null && !c.forced);
+  if (undecided.length > 0)
+    criteria.push({
+      id: 'strip-choice',
+      title: 'Keep or take up',
+      verdict: 'measure',
+      margin: `${undecided.length} layer${undecided.length === 1 ? '' : 's'} not decided: ${undecided.map((c) => nameOf(ctx, c.layerId).toLowerCase()).join(', ')}.`,
+      next: 'Compare keeping, making good and taking up, and choose.',
+    });
+  const toDo = plan.steps.filter((step) => step.doneAt === null && (step.group === 'layer' || step.group === 'edges'));
+  if (toDo.length > 0)
+    criteria.push({
+      id: 'strip-work',
+      title: 'Strip-out',
+      verdict: 'work',
+      margin: `${toDo.length} step${toDo.length === 1 ? '' : 's'} of strip-out to do.`,
+      next: `${toDo[0]!.words}.`,
+    });
+  return criteria;
+}
+
+function nameOf(ctx: StripContext, layerId: string): string {
+  const layer = ctx.facts.layers.find((l) => l.id === layerId);
+  return layer ? layerName(layer) : 'A layer';
+}
