@@ -70,12 +70,12 @@ export async function key(page: Page, digits: string, take = 'Take'): Promise<vo
 export async function newRoom(page: Page, url: string, name: string, width: string, depth: string): Promise<string> {
   await page.goto(url);
   await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('What the job is called').fill('Ferry Cottage');
+  await page.getByRole('textbox', { name: 'What the job is called' }).fill('Ferry Cottage');
   await page.getByRole('button', { name: 'Add the job' }).click();
-  await page.getByLabel('What the room is called').fill(name);
-  await page.getByLabel('Along the door wall').fill(width);
-  await page.getByLabel('Across it').fill(depth);
-  await page.getByLabel('Across it').blur();
+  await page.getByRole('textbox', { name: 'What the room is called' }).fill(name);
+  await page.getByRole('textbox', { name: 'Along the door wall' }).fill(width);
+  await page.getByRole('textbox', { name: 'Across it' }).fill(depth);
+  await page.getByRole('textbox', { name: 'Across it' }).blur();
   await page.getByRole('button', { name: 'Add the room' }).click();
   await page.waitForURL(/\/rooms\/[^/]+\/room/);
   return /rooms\/([^/]+)\//.exec(page.url())![1]!;

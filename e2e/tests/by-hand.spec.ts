@@ -9,7 +9,7 @@ test.afterAll(() => running.close());
 
 test('a station is added and moved by a tap on the sheet, dropped, and brought back', async ({ page }) => {
   await newRoom(page, running.url, 'Larder', '1400', '1000');
-  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: /^Flat: / }).click();
   await key(page, '1330');
   await expect(page.getByText(/Read station 1 of 9/)).toBeVisible();
   const box = (await page.getByTestId('sheet').boundingBox())!;
@@ -30,9 +30,9 @@ test('a station is added and moved by a tap on the sheet, dropped, and brought b
 
 test('closer stations are more stations; a spacing out of range is asked back', async ({ page }) => {
   await newRoom(page, running.url, 'Larder', '1400', '1000');
-  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: /^Flat: / }).click();
   await page.getByRole('button', { name: 'Set out stations' }).click();
-  const spacing = page.getByLabel('Station spacing, mm');
+  const spacing = page.getByRole('textbox', { name: 'Station spacing, mm' });
   await spacing.fill('20');
   await spacing.blur();
   await expect(page.getByRole('alert')).toContainText('150 mm to 2 m is taken');
@@ -43,7 +43,7 @@ test('closer stations are more stations; a spacing out of range is asked back', 
 
 test('a moved laser is a new set-up; one that closes badly is suspect and asks to be read again', async ({ page }) => {
   await newRoom(page, running.url, 'Closet', '700', '700');
-  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: /^Flat: / }).click();
   await key(page, '1330');
   const total = Number(/of (\d+)/.exec((await page.getByText(/Read station 1 of/).textContent())!)![1]);
   await key(page, '1340');
@@ -91,10 +91,10 @@ test('rooms change places in the job', async ({ page }) => {
   await page.getByRole('button', { name: 'Site book' }).click();
   await page.getByRole('button', { name: 'Open Ferry Cottage' }).last().click();
   await page.getByRole('button', { name: 'Add a room' }).click();
-  await page.getByLabel('What the room is called').fill('Second');
-  await page.getByLabel('Along the door wall').fill('2000');
-  await page.getByLabel('Across it').fill('1500');
-  await page.getByLabel('Across it').blur();
+  await page.getByRole('textbox', { name: 'What the room is called' }).fill('Second');
+  await page.getByRole('textbox', { name: 'Along the door wall' }).fill('2000');
+  await page.getByRole('textbox', { name: 'Across it' }).fill('1500');
+  await page.getByRole('textbox', { name: 'Across it' }).blur();
   await page.getByRole('button', { name: 'Add the room' }).click();
   await page.waitForURL(/\/rooms\//);
   await page.goBack();

@@ -57,7 +57,7 @@ test('another covering is another rule; a copied card can be edited, a bad figur
   await page.goto(`${running.url}/cards`);
   await accessible(page);
   await page.getByRole('button', { name: /Copy. Laminate/ }).click();
-  const gap = page.getByLabel('Rule 1, gap, mm');
+  const gap = page.getByRole('textbox', { name: 'Rule 1, gap, mm' });
   await gap.fill('55');
   await gap.blur();
   await expect(page.getByRole('alert')).toContainText('55: 0.2 to 20 mm is taken');

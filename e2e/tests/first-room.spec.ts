@@ -18,11 +18,11 @@ test('an empty book says what to do first; a job is added, renamed, removed and 
   await page.getByRole('button', { name: 'New job' }).click();
   await page.getByRole('button', { name: 'Add the job' }).click();
   await expect(page.getByRole('alert')).toContainText('a job needs a name');
-  await page.getByLabel('What the job is called').fill('Toll House');
+  await page.getByRole('textbox', { name: 'What the job is called' }).fill('Toll House');
   await page.getByRole('button', { name: 'Add the job' }).click();
   await page.getByRole('button', { name: 'The whole job' }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Old Toll House');
-  await page.getByLabel('Name', { exact: true }).blur();
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Old Toll House');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).blur();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Old Toll House');
   page.once('dialog', (dialog) => void dialog.accept());
   await page.getByRole('button', { name: 'Remove the job' }).click();
@@ -34,7 +34,7 @@ test('an empty book says what to do first; a job is added, renamed, removed and 
 test('from nothing to a verdict: room, benchmark, run, close', async ({ page }) => {
   const room = await newRoom(page, running.url, 'Pantry', '1400', '1000');
   await accessible(page);
-  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: /^Flat: / }).click();
   await expect(page.getByText('Read the benchmark')).toBeVisible();
   await accessible(page);
   await key(page, '1330');
@@ -64,7 +64,7 @@ test('from nothing to a verdict: room, benchmark, run, close', async ({ page }) 
 
 test('skip and come back, correct a reading, undo, all by keyboard', async ({ page }) => {
   const room = await newRoom(page, running.url, 'Closet', '1200', '900');
-  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: /^Flat: / }).click();
   await page.getByText('Read the benchmark', { exact: true }).waitFor();
   await page.keyboard.type('1500');
   await page.keyboard.press('Enter');
@@ -91,17 +91,17 @@ test('an L closes; a wall that crosses another is refused by name and the room s
   await page.getByRole('button', { name: 'Make it an L' }).click();
   await expect(page.getByText('9 m² · 6 walls')).toBeVisible();
   await page.getByRole('button', { name: /^W2/ }).click();
-  await page.getByLabel('Length of W2, mm').fill('5000');
-  await page.getByLabel('Length of W2, mm').blur();
+  await page.getByRole('textbox', { name: 'Length of W2, mm' }).fill('5000');
+  await page.getByRole('textbox', { name: 'Length of W2, mm' }).blur();
   await expect(page.getByRole('alert').first()).toContainText(/crosses|ends/);
   await page.getByRole('button', { name: 'Back to the room on record' }).click();
   await expect(page.getByTestId('closing')).toContainText('Closing error 0 mm');
-  await page.getByLabel('Length of W1, mm').count();
+  await page.getByRole('textbox', { name: 'Length of W1, mm' }).count();
   await page.getByRole('button', { name: /^W1/ }).click();
-  await page.getByLabel('Length of W1, mm').fill('long');
-  await page.getByLabel('Length of W1, mm').blur();
+  await page.getByRole('textbox', { name: 'Length of W1, mm' }).fill('long');
+  await page.getByRole('textbox', { name: 'Length of W1, mm' }).blur();
   await expect(page.getByRole('alert').first()).toContainText('"long" is not a length');
-  await expect(page.getByLabel('Length of W1, mm')).toHaveValue('long');
+  await expect(page.getByRole('textbox', { name: 'Length of W1, mm' })).toHaveValue('long');
 });
 
 for (const [file, room, width, depth, taken, problem] of [
@@ -128,7 +128,7 @@ for (const [file, room, width, depth, taken, problem] of [
 
 test('readings are saved as CSV, and a whole job goes out and in as one file', async ({ page }) => {
   const id = await newRoom(page, running.url, 'Scullery', '1200', '900');
-  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: /^Flat: / }).click();
   await key(page, '1500');
   await key(page, '1501');
   await expect(page.getByTestId('sending')).toHaveText('all sent');

@@ -17,7 +17,7 @@ test('a whole room in feet and inches: outline, benchmark, run, close, verdict',
   await page.getByRole('radio', { name: 'Feet and inches' }).click();
   const room = await newRoom(page, running.url, 'Pantry', `4' 6"`, `3' 3 1/2"`);
   await expect(page.getByText(/ft² · 4 walls/)).toBeVisible();
-  await page.getByRole('button', { name: 'Read the floor' }).click();
+  await page.getByRole('button', { name: /^Flat: / }).click();
   await keyInches('52', 3);
   await expect(page.getByText('Read station 1 of 9')).toBeVisible();
   await accessible(page);

@@ -1,5 +1,5 @@
 import Svg, { Path } from 'react-native-svg';
-import { boundsMm, outlineOf, type Wall } from '@maquette/core/room';
+import { boundsMm, planOf, type Shaped } from '@maquette/core/room';
 import type { Verdict } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
 
@@ -8,16 +8,16 @@ export const BOOK_SCALE = 0.019;
 
 /** A room's outline, tinted by its verdict. */
 export function Footprint({
-  walls,
+  room,
   verdict,
   scale = BOOK_SCALE,
 }: {
-  walls: Wall[];
+  room: Shaped;
   verdict: Verdict | null;
   scale?: number;
 }) {
   const palette = usePalette();
-  const { corners } = outlineOf(walls);
+  const { corners } = planOf(room);
   const b = boundsMm(corners);
   const [w, h] = [(b.maxX - b.minX) * scale, (b.maxY - b.minY) * scale];
   const path = `M${corners.map((c) => `${(c.xMm - b.minX) * scale + 2} ${(b.maxY - c.yMm) * scale + 2}`).join('L')}Z`;

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import {
-  areaM2,
   BASE_WORDS,
-  outlineOf,
+  BLANK_SHAPE,
+  floorAreaM2,
+  newOpening,
   rectangleWalls,
   WALL_LENGTH_MM,
   type BaseKind,
-  type Wall,
+  type Shaped,
 } from '@maquette/core/room';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { formatArea } from '@maquette/core/units';
@@ -68,13 +69,13 @@ export function JobScreen({ jobId }: { jobId: string }) {
         {rooms.map((room, index) => (
           <View key={room.id} style={[styles.room, { borderColor: palette.rule }]}>
             <View style={styles.line}>
-              <Footprint walls={room.walls as Wall[]} verdict={null} scale={0.009} />
+              <Footprint room={room as unknown as Shaped} verdict={null} scale={0.009} />
               <View style={styles.grow}>
                 <Words bold>{room.name}</Words>
                 <Words
                   size="small"
                   quiet
-                >{`${formatArea(areaM2(outlineOf(room.walls as Wall[]).corners), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
+                >{`${formatArea(floorAreaM2(room as unknown as Shaped), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
               </View>
             </View>
             <ButtonRow>
@@ -133,16 +134,8 @@ function NewRoom({
           name: name.trim(),
           rank: Math.max(-1, ...rooms.map((room) => room.rank)) + 1,
           walls: rectangleWalls(widthMm, depthMm),
-          door:
-            widthMm >= 400
-              ? {
-                  wall: 0,
-                  fromMm: Math.min(100, widthMm - widthOfDoor),
-                  widthMm: widthOfDoor,
-                  hinge: 'start',
-                  swing: 'in',
-                }
-              : null,
+          ...BLANK_SHAPE,
+          openings: widthMm >= 400 ? [newOpening(newId(), 0, Math.min(100, widthMm - widthOfDoor), widthOfDoor)] : [],
           baseKind: 'slab-on-ground',
           cardId: SHIPPED_CARDS[0]!.id,
           units,

@@ -2,7 +2,7 @@ import { BLANK_JOB } from '@maquette/contract';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { areaM2, outlineOf, type Wall } from '@maquette/core/room';
+import { floorAreaM2, type Shaped } from '@maquette/core/room';
 import { formatArea } from '@maquette/core/units';
 import { worstVerdict } from '@maquette/core/verdict';
 import { newId } from '../data/ids.ts';
@@ -108,7 +108,7 @@ function JobEntry({
   const palette = usePalette();
   const router = useRouter();
   const rooms = book.rooms.filter((room) => room.jobId === job.id);
-  const area = rooms.reduce((sum, room) => sum + areaM2(outlineOf(room.walls as Wall[]).corners), 0);
+  const area = rooms.reduce((sum, room) => sum + floorAreaM2(room as unknown as Shaped), 0);
   const judged = rooms.filter((room) => lines.has(room.id));
   const worst = judged.length > 0 ? worstVerdict(judged.map((room) => lines.get(room.id)!.verdict)) : null;
   const first = worst ? judged.find((room) => lines.get(room.id)!.verdict === worst) : undefined;
@@ -145,7 +145,7 @@ function JobEntry({
               onPress={() => router.push(`/rooms/${room.id}/flat`)}
               style={styles.room}
             >
-              <Footprint walls={room.walls as Wall[]} verdict={line?.verdict ?? null} />
+              <Footprint room={room as unknown as Shaped} verdict={line?.verdict ?? null} />
               <View style={styles.under}>
                 {line ? <Mark verdict={line.verdict} width={26} /> : null}
                 <Words figure size="small">

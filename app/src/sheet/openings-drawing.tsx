@@ -1,5 +1,5 @@
 import { G, Line, Path } from 'react-native-svg';
-import { pointOnWall, type Opening, type Polygon } from '@maquette/core/room';
+import { pointOnWall, type Opening, type PointMm, type Polygon } from '@maquette/core/room';
 import { usePalette } from '../theme/theme.tsx';
 import { toPx, type SheetView } from './view.ts';
 
@@ -73,6 +73,20 @@ export function OpeningDrawing({ corners, opening, view, chosen = false }: Props
         : null}
     </G>
   );
+}
+
+/** Where leaves that swing out of the room reach to: the sheet leaves room for them. */
+export function leafTips(corners: Polygon, openings: readonly Opening[]): PointMm[] {
+  return openings
+    .filter((o) => o.kind === 'door' && o.swing === 'out' && o.wall < corners.length)
+    .map((o) => {
+      const a = pointOnWall(corners, o.wall, o.fromMm);
+      const b = pointOnWall(corners, o.wall, o.fromMm + o.widthMm);
+      const hinge = o.hinge === 'start' ? a : b;
+      // The margin of dimensions already takes a part of it.
+      const reach = 0.7;
+      return { xMm: hinge.xMm + (b.yMm - a.yMm) * reach, yMm: hinge.yMm - (b.xMm - a.xMm) * reach };
+    });
 }
 
 /** Door leaf and swing. */

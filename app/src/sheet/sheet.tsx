@@ -4,6 +4,7 @@ import Svg, { ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-nativ
 import { planOf, type PointMm, type RoomFacts } from '@maquette/core/room';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
+import { leafTips } from './openings-drawing.tsx';
 import { FixturesLayer } from './fixtures-layer.tsx';
 import { HandlesLayer, LinesLayer } from './handles-layer.tsx';
 import { TrailLayer } from './trail-layer.tsx';
@@ -49,7 +50,10 @@ export function Sheet({
   const { shown: room, grip } = useShapeDrag(onRecord, edits);
   // While something is pulled the view stays as it was: the room moves, not the paper.
   const still = planOf(onRecord).corners;
-  const fitted = useMemo(() => (trail ? [...trail] : still), [trail, still]);
+  const fitted = useMemo(
+    () => (trail ? [...trail] : [...still, ...leafTips(still, onRecord.openings)]),
+    [trail, still, onRecord.openings],
+  );
   const corners = planOf(room).corners;
   const { view, moved, refit, zoomBy } = useSheetView(
     ref,

@@ -48,8 +48,8 @@ export const TrailLayer = memo(function TrailLayer({
         return (
           <SvgText
             key={i}
-            x={(p[0] + q[0]) / 2 + nx * 18}
-            y={(p[1] + q[1]) / 2 + ny * 18 + 5}
+            x={(p[0] + q[0]) / 2 + nx * (14 + 14 * Math.abs(nx))}
+            y={(p[1] + q[1]) / 2 + ny * 16 + 5}
             textAnchor="middle"
             fontFamily={FACE.figureBold}
             fontSize={15}

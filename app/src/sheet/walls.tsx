@@ -22,6 +22,8 @@ const SLASH_PX = 6;
 /** Shorter walls than this carry their figure without line and slashes; the shortest go without. */
 const LINE_FROM_PX = 64;
 const FIGURE_FROM_PX = 30;
+/** Names of walls stand off their middles, where the outline is taken hold of. */
+const NAME_AT = 0.24;
 
 /** Walls as one heavy line, openings, and a dimension outside each wall: `~` before one taken off the drawing. */
 export const Walls = memo(function Walls({
@@ -125,8 +127,8 @@ export const Walls = memo(function Walls({
                 </G>
                 {named && length >= LINE_FROM_PX ? (
                   <SvgText
-                    x={(a[0] + b[0]) / 2 - nx * 14}
-                    y={(a[1] + b[1]) / 2 - ny * 14 + 5}
+                    x={a[0] + (b[0] - a[0]) * NAME_AT - nx * 15}
+                    y={a[1] + (b[1] - a[1]) * NAME_AT - ny * 15 + 5}
                     textAnchor="middle"
                     fontFamily={FACE.figure}
                     fontSize={14}

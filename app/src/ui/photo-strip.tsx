@@ -7,6 +7,7 @@ import { chooseFile } from '../data/save-text.ts';
 import { write } from '../data/write.ts';
 import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from './button.tsx';
+import { usePlacePhoto } from './place-photo.tsx';
 import { Words } from './text.tsx';
 
 type Photo = ShownRoom['photos'][number];
@@ -22,6 +23,7 @@ export function PhotoStrip({
   label?: string;
 }) {
   const palette = usePalette();
+  const place = usePlacePhoto();
   const [problem, setProblem] = useState<string | null>(null);
   const [large, setLarge] = useState<string | null>(null);
   const photos = shown.photos.filter((p) => p.about === about.about && p.aboutId === about.aboutId);
@@ -54,7 +56,18 @@ export function PhotoStrip({
               >
                 <Picture roomId={shown.room!.id} id={photo.id} large={large === photo.id} />
               </Pressable>
-              {large === photo.id ? <Button label="Remove photograph" onPress={() => remove(photo)} /> : null}
+              {large === photo.id ? (
+                <ButtonRow>
+                  {place ? (
+                    <Button
+                      selected={place.waiting === photo.id}
+                      label={place.waiting === photo.id ? 'Touch the sheet' : 'Place on the sheet'}
+                      onPress={() => place.ask(place.waiting === photo.id ? null : photo.id)}
+                    />
+                  ) : null}
+                  <Button label="Remove photograph" onPress={() => remove(photo)} />
+                </ButtonRow>
+              ) : null}
             </View>
           ))}
         </View>

@@ -2,7 +2,7 @@ import type { UnitSystem } from '../units/index.ts';
 import { UNKNOWN_BASE, type BaseDetails, type BaseKind, type SecondBase } from './base.ts';
 import { adjustToDiagonals, diagonalProblem, type Adjustment, type Diagonal } from './diagonals.ts';
 import { FIXTURES, fixtureOutline, type Fixture } from './fixtures.ts';
-import type { PointMm, Polygon } from './geometry.ts';
+import { areaM2, type PointMm, type Polygon } from './geometry.ts';
 import { lineProblem, type DividingLine } from './lines.ts';
 import { ORIGIN, outlineOf, pointOnWall, type Start, type Wall } from './outline.ts';
 import { entryOf, openingProblem, overlapProblem, type Opening } from './openings.ts';
@@ -113,6 +113,12 @@ export function adjustmentOf(room: Shaped): Adjustment | null {
 /** The floor of a plan as a region: the outline less its islands. */
 export function floorOf(plan: Plan): Region {
   return without(regionOf(plan.corners), ...plan.islands.map(regionOf));
+}
+
+/** Floor area of a room as drawn, m2, islands taken off. */
+export function floorAreaM2(room: Shaped): number {
+  const { corners, islands } = planOf(room);
+  return areaM2(corners, islands);
 }
 
 /** Where a walk starts: the middle of the way in, or the first corner when no opening is entered. */

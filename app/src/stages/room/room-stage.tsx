@@ -1,5 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import {
+  fitOpenings,
   fixtureOutline,
   fixtureName,
   ORIGIN,
@@ -17,7 +18,7 @@ import { toPx, type SheetView } from '../../sheet/view.ts';
 import type { StageProps } from '../stage-props.ts';
 import { RoomBench } from './room-bench.tsx';
 import { useRoomChange } from './room-change.ts';
-import { WalkWalls } from './walk-walls.tsx';
+import { WalkClosing, WalkWalls } from './walk-walls.tsx';
 
 const REACH_PX = 26;
 
@@ -65,6 +66,11 @@ export function RoomStage(props: StageProps) {
     },
     [room],
   );
+  const takeWalk = (walls: Wall[]) => {
+    setWalk(null);
+    const { openings } = fitOpenings(room.openings, walls);
+    void change('Walls walked', { walls, start: ORIGIN, diagonals: [], openings });
+  };
   const sheet = (
     <Sheet
       room={drawn}
@@ -78,23 +84,15 @@ export function RoomStage(props: StageProps) {
     />
   );
   return (
-    <RoomFrame stage="room" props={props} sheet={sheet} keying={walk !== null}>
+    <RoomFrame
+      stage="room"
+      props={props}
+      sheet={sheet}
+      keying={walk !== null}
+      actions={walk ? <WalkClosing units={room.units} walls={walk} onDone={takeWalk} /> : null}
+    >
       {walk ? (
-        <WalkWalls
-          units={room.units}
-          walls={walk}
-          onWalls={setWalk}
-          onLeave={() => setWalk(null)}
-          onDone={(walls) => {
-            setWalk(null);
-            void change('Walls walked', {
-              walls,
-              start: ORIGIN,
-              diagonals: [],
-              openings: room.openings.filter((o) => walls[o.wall] && o.fromMm + o.widthMm <= walls[o.wall]!.lengthMm),
-            });
-          }}
-        />
+        <WalkWalls units={room.units} walls={walk} onWalls={setWalk} onLeave={() => setWalk(null)} />
       ) : (
         <RoomBench
           key={room.id}

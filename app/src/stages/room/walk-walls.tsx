@@ -13,7 +13,6 @@ interface Props {
   units: UnitSystem;
   walls: Wall[];
   onWalls: (walls: Wall[]) => void;
-  onDone: (walls: Wall[]) => void;
   onLeave: () => void;
 }
 
@@ -24,15 +23,11 @@ const TURNS = [
 ] as const;
 
 /** Walls one after another, the room on the left hand: key a length, say the turn, go on until it closes. */
-export function WalkWalls({ units, walls, onWalls, onDone, onLeave }: Props) {
-  const palette = usePalette();
+export function WalkWalls({ units, walls, onWalls, onLeave }: Props) {
   const [length, setLength] = useState<number | null>(null);
   const [other, setOther] = useState<string | null>(null);
   const [metering, setMetering] = useState(false);
   const meter = useMeter(metering && length === null, walls.length);
-  const { closing } = walkOf(walls);
-  const outline = walls.length >= 3 ? outlineOf(walls) : null;
-  const closes = outline !== null && outline.problem === null;
   const turn = (turnDeg: number) => {
     onWalls([...walls, { lengthMm: length!, turnDeg }]);
     setLength(null);
@@ -97,19 +92,6 @@ export function WalkWalls({ units, walls, onWalls, onDone, onLeave }: Props) {
   ];
   return (
     <View>
-      {closes ? (
-        <View role="alert" style={[styles.closed, { backgroundColor: palette.chalkWash }]}>
-          <Words
-            bold
-          >{`It closes: ${walls.length} walls, ${formatSpan(outline.closingMm, units)} ${unitLabel(units)} out`}</Words>
-          <Button kind="main" label="Take this room" onPress={() => onDone(walls)} />
-        </View>
-      ) : closing ? (
-        <View style={[styles.closed, { backgroundColor: palette.chalkWash }]}>
-          <Words>{`${closing.map((wall, i) => `W${walls.length + 1 + i} ${formatSpan(wall.lengthMm, units)}`).join(', ')} would close it`}</Words>
-          <Button label="Close it so" onPress={() => onDone([...walls, ...closing])} />
-        </View>
-      ) : null}
       <Keypad
         asked={`wall-${walls.length}`}
         units={units}
@@ -138,6 +120,37 @@ export function WalkWalls({ units, walls, onWalls, onDone, onLeave }: Props) {
           <Button label="Leave the walk" hint="The room on record stays" onPress={onLeave} />
         </ButtonRow>
       </View>
+    </View>
+  );
+}
+
+/** Offers to take the room once it closes, or the walls that would close it: in reach over the course, off the pad. */
+export function WalkClosing({
+  units,
+  walls,
+  onDone,
+}: {
+  units: UnitSystem;
+  walls: Wall[];
+  onDone: (walls: Wall[]) => void;
+}) {
+  const palette = usePalette();
+  const { closing } = walkOf(walls);
+  const outline = walls.length >= 3 ? outlineOf(walls) : null;
+  if (outline && outline.problem === null)
+    return (
+      <View role="alert" style={[styles.closed, { backgroundColor: palette.chalkWash }]}>
+        <Words
+          bold
+        >{`It closes: ${walls.length} walls, ${formatSpan(outline.closingMm, units)} ${unitLabel(units)} out`}</Words>
+        <Button kind="main" label="Take this room" onPress={() => onDone(walls)} />
+      </View>
+    );
+  if (!closing) return null;
+  const rest = closing.map((wall, i) => `W${walls.length + 1 + i} ${formatSpan(wall.lengthMm, units)}`).join(', ');
+  return (
+    <View style={[styles.closed, { backgroundColor: palette.chalkWash }]}>
+      <Button label={`Close it with ${rest}`} onPress={() => onDone([...walls, ...closing])} />
     </View>
   );
 }

@@ -118,12 +118,11 @@ function LayerChoice({
       ) : null}
       {compare ? (
         <View style={styles.options}>
+          <SideBySide options={comparison.options} room={room} currency={shown.job?.currency ?? ''} />
           {comparison.options.map((option) => (
             <OptionBlock
               key={option.choice}
               option={option}
-              room={room}
-              currency={shown.job?.currency ?? ''}
               chosen={comparison.chosen === option.choice}
               suggested={comparison.recommended === option.choice}
               disabled={comparison.forced}
@@ -154,83 +153,100 @@ function LayerChoice({
   );
 }
 
+/** The three side by side: level and steps, hours, debris, dust, hire, cost. */
+function SideBySide({ options, room, currency }: { options: readonly Option[]; room: RoomFacts; currency: string }) {
+  const palette = usePalette();
+  const { units } = room;
+  const signed = (mm: number) => `${mm > 0 ? '+' : ''}${formatGap(mm, units)}`;
+  const step = (i: number) => (option: Option) => {
+    const mm = option.steps[i]!.stepMm;
+    return mm === null ? '?' : signed(mm);
+  };
+  const rows: { label: string; of: (option: Option) => string }[] = [
+    { label: 'May it be?', of: (o) => (o.allowed ? 'yes' : o.stopped ? 'gate shut' : 'not here') },
+    { label: `New level, ${unitLabel(units)}`, of: (o) => signed(o.levelMm) },
+    ...options[0]!.steps.map((s, i) => ({ label: `Step, ${s.name}`, of: step(i) })),
+    { label: 'Hours', of: (o) => hoursWords(o.hours) },
+    { label: 'Debris', of: (o) => (o.debrisKg > 0 ? formatMass(o.debrisKg, units) : 'none') },
+    { label: 'Dust', of: (o) => o.dust },
+    { label: 'Cost', of: (o) => moneyWords(o.cost, currency) },
+  ];
+  return (
+    <View role="table" accessibilityLabel="Side by side">
+      <View role="row" style={styles.row}>
+        <View role="columnheader" style={styles.label}>
+          <Words size="small" quiet>
+            {' '}
+          </Words>
+        </View>
+        {options.map((o) => (
+          <View key={o.choice} role="columnheader" style={styles.cell}>
+            <Words size="small" bold>
+              {SHORT[o.choice]}
+            </Words>
+          </View>
+        ))}
+      </View>
+      {rows.map((row) => (
+        <View key={row.label} role="row" style={[styles.row, { borderColor: palette.rule, borderTopWidth: 1 }]}>
+          <View role="rowheader" style={styles.label}>
+            <Words size="small" quiet>
+              {row.label}
+            </Words>
+          </View>
+          {options.map((o) => (
+            <View key={o.choice} role="cell" style={styles.cell}>
+              <Words
+                size="small"
+                figure
+                color={o.stopped ? palette.verdict.stop : o.allowed ? palette.ink : palette.quiet}
+              >
+                {row.of(o)}
+              </Words>
+            </View>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const SHORT: Record<Decision, string> = { keep: 'Keep', 'make-good': 'Make good', remove: 'Take up' };
+
+/** One of the three in words, and the way to choose it. */
 function OptionBlock({
   option,
-  room,
-  currency,
   chosen,
   suggested,
   disabled,
   onChoose,
 }: {
   option: Option;
-  room: RoomFacts;
-  currency: string;
   chosen: boolean;
   suggested: boolean;
   disabled: boolean;
   onChoose: () => void;
 }) {
   const palette = usePalette();
-  const { units } = room;
-  const signed = (mm: number) => `${mm > 0 ? '+' : ''}${formatGap(mm, units)}`;
-  const ink = option.allowed ? palette.ink : palette.quiet;
-  const rows: [string, string][] = [
-    ['Level', `${signed(option.levelMm)} ${unitLabel(units)}`],
-    ...option.steps.map((s): [string, string] => [
-      s.name,
-      s.stepMm === null ? 'level beyond not measured' : `step ${signed(s.stepMm)} ${unitLabel(units)}`,
-    ]),
-    ['Hours', hoursWords(option.hours)],
-    ['Debris', option.debrisKg > 0 ? formatMass(option.debrisKg, units) : 'none'],
-    ['Dust', option.dust],
-    ['Hire', option.hireWords.length > 0 ? option.hireWords.join(', ') : 'none'],
-    ['Cost', moneyWords(option.cost, currency)],
-    ['Flat', option.flat],
-    ['Damp', option.damp],
-    ['Risk', option.risk],
+  const words = [
+    option.flat,
+    option.damp,
+    ...(option.hireWords.length > 0 ? [`Hire: ${option.hireWords.join(', ')}.`] : []),
+    option.risk,
   ];
   return (
     <View
       style={[styles.option, { borderColor: chosen ? palette.chalk : palette.rule, borderWidth: chosen ? 2 : 1 }]}
       testID={`option-${option.choice}`}
     >
-      <View style={styles.line}>
-        <Words bold color={ink} style={styles.grow}>
-          {CHOICE_WORDS[option.choice]}
-        </Words>
-        {suggested ? (
-          <Words size="small" bold color={palette.chalk}>
-            suggested
-          </Words>
-        ) : null}
-        {!option.allowed ? (
-          <Words size="small" bold color={option.stopped ? palette.verdict.stop : palette.quiet}>
-            {option.stopped ? 'gate shut' : 'not here'}
-          </Words>
-        ) : null}
-      </View>
       {option.refusals.map((refusal) => (
         <Words key={refusal} size="small" color={option.stopped ? palette.verdict.stop : palette.ink}>
           {refusal.endsWith('.') ? refusal : `${refusal}.`}
         </Words>
       ))}
-      {option.allowed ? (
-        <View>
-          {rows.map(([label, value]) => (
-            <View key={label} style={[styles.row, { borderColor: palette.rule }]}>
-              <Words size="small" quiet style={styles.label}>
-                {label}
-              </Words>
-              <Words size="small" figure style={styles.grow}>
-                {value}
-              </Words>
-            </View>
-          ))}
-        </View>
-      ) : null}
+      {option.allowed ? <Words size="small">{words.join(' ')}</Words> : null}
       <Button
-        label={chosen ? 'Chosen' : CHOICE_WORDS[option.choice]}
+        label={`${chosen ? 'Chosen: ' : ''}${CHOICE_WORDS[option.choice]}${suggested && !chosen ? ' (suggested)' : ''}`}
         selected={chosen}
         disabled={disabled || !option.allowed}
         onPress={onChoose}
@@ -246,7 +262,8 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   options: { gap: 8 },
   option: { padding: 12, gap: 8 },
-  row: { flexDirection: 'row', gap: 8, borderTopWidth: 1, paddingVertical: 4 },
-  label: { width: 96 },
+  row: { flexDirection: 'row', gap: 6, paddingVertical: 5 },
+  label: { flex: 1.25 },
+  cell: { flex: 1 },
   school: { gap: 4 },
 });

@@ -21,12 +21,15 @@ interface Props {
   laidOver: BaseKind;
   pack: string | null;
   onPack: (key: string) => void;
+  onSheet: 'cuts' | 'trim';
+  onShow: (what: 'cuts' | 'trim') => void;
   marking: boolean;
   onMarking: (on: boolean) => void;
 }
 
 /** Strip-out as work: what it takes, the steps in order, cuts, edges, debris; and what was found. */
-export function PlanTab({ shown, room, plan, laidOver, pack, onPack, marking, onMarking }: Props) {
+export function PlanTab(props: Props) {
+  const { shown, room, plan, laidOver, pack, onPack, onSheet, onShow, marking, onMarking } = props;
   const palette = usePalette();
   const { units } = room;
   const currency = shown.job?.currency ?? '';
@@ -71,6 +74,18 @@ export function PlanTab({ shown, room, plan, laidOver, pack, onPack, marking, on
               value={shownPack.key}
               options={plan.packs.map((p) => ({ value: p.key, label: p.words }))}
               onChange={onPack}
+            />
+          ) : null}
+          {plan.trimOff ? (
+            <Choice
+              label="On the sheet"
+              inline
+              value={onSheet}
+              options={[
+                { value: 'cuts', label: 'Cuts and pieces' },
+                { value: 'trim', label: 'Skirting labels' },
+              ]}
+              onChange={onShow}
             />
           ) : null}
           <CutWords pack={shownPack} units={units} />

@@ -15,7 +15,7 @@ const NAME_PX = 22;
 /** A section through the floor, to scale in height: what lies where, from the top down to the base. */
 export function Section({ stack, baseKind, units }: { stack: AreaStack; baseKind: BaseKind; units: UnitSystem }) {
   const palette = usePalette();
-  const scale = stack.thicknessMm > 0 ? (TALL_PX - BASE_PX - 10) / Math.max(stack.thicknessMm, 12) : 1;
+  const scale = stack.thicknessMm > 0 ? (TALL_PX - BASE_PX - 10) / Math.max(stack.thicknessMm, 5) : 1;
   const rows = laidOut(stack, scale);
   const free = rows.at(-1)?.free ?? 4;
   const words = stack.layers
@@ -59,7 +59,7 @@ export function Section({ stack, baseKind, units }: { stack: AreaStack; baseKind
               fill="none"
             />
             <SvgText x={146} y={at} fontFamily={FACE.text} fontSize={14} fill={palette.ink}>
-              {`${formatGap(layer.thicknessMm, units)} ${layerName(layer)}`}
+              {`${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}  ${layerName(layer)}`}
             </SvgText>
           </G>
         ))}

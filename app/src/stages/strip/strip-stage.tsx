@@ -5,6 +5,7 @@ import { figuresOf } from '@maquette/core/figures';
 import { floorOf, inRegion, planOf, regionAt } from '@maquette/core/room';
 import { MARK_WORDS, tapResult } from '@maquette/core/stripout';
 import { newId } from '../../data/ids.ts';
+import { bodyOf } from '../../data/merge.ts';
 import { write } from '../../data/write.ts';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { AreasLayer, PinsLayer, TapsLayer } from '../../sheet/areas-layer.tsx';
@@ -12,6 +13,7 @@ import { PiecesLayer, TrimLayer } from '../../sheet/pieces-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import { Button } from '../../ui/button.tsx';
+import { PlacePhotoContext } from '../../ui/place-photo.tsx';
 import { Words } from '../../ui/text.tsx';
 import { NoCard } from '../no-card.tsx';
 import type { StageProps } from '../stage-props.ts';
@@ -43,6 +45,9 @@ export function StripStage(props: StageProps) {
   const [tapping, setTapping] = useState(false);
   const [marking, setMarking] = useState(false);
   const [pack, setPack] = useState<string | null>(null);
+  const [onSheet, setOnSheet] = useState<'cuts' | 'trim'>('cuts');
+  const [placing, setPlacing] = useState<string | null>(null);
+  const place = useMemo(() => ({ waiting: placing, ask: setPlacing }), [placing]);
   const plan = planOf(room);
   const stacks = useMemo(() => areaStacks(floorOf(plan), room.lines, layers), [plan, room.lines, layers]);
   const tapped = layers.find((l) => l.id === open);
@@ -58,6 +63,18 @@ export function StripStage(props: StageProps) {
   const cutPack = strip?.packs.find((p) => p.key === pack) ?? strip?.packs.find((p) => p.cut) ?? null;
   const tap = (view: SheetView, xPx: number, yPx: number) => {
     const [x, y] = toMmPoint(view, xPx, yPx);
+    const photo = shown.photos.find((p) => p.id === placing);
+    if (photo) {
+      setPlacing(null);
+      return void write('Photograph placed', [
+        {
+          kind: 'photos',
+          id: photo.id,
+          roomId: room.id,
+          body: { ...bodyOf(photo), xMm: Math.round(x), yMm: Math.round(y) } as never,
+        },
+      ]);
+    }
     if (marking) {
       setMarking(false);
       return void write(`Mark: ${MARK_WORDS.other.toLowerCase()}`, [
@@ -86,7 +103,7 @@ export function StripStage(props: StageProps) {
       description={`${room.name}: ${layers.length} layers. ${cutPack?.cut && tab === 'work' ? `${cutPack.cut.pieces.length} pieces to cut.` : ''}`}
       onTap={tap}
       under={(view) =>
-        tab === 'work' && cutPack?.cut ? (
+        tab === 'work' && cutPack?.cut && onSheet === 'cuts' ? (
           <PiecesLayer cut={cutPack.cut} view={view} />
         ) : (
           <AreasLayer
@@ -98,7 +115,7 @@ export function StripStage(props: StageProps) {
       }
       over={(view) => (
         <>
-          {tab === 'work' && strip?.trimOff && !cutPack?.cut ? (
+          {tab === 'work' && strip?.trimOff && (onSheet === 'trim' || !cutPack?.cut) ? (
             <TrimLayer trim={strip.trim} corners={plan.corners} view={view} />
           ) : null}
           {taps && tapped ? (
@@ -119,61 +136,68 @@ export function StripStage(props: StageProps) {
     work: { label: 'Read the floor', act: () => go('flat') },
   };
   return (
-    <RoomFrame
-      stage="strip"
-      props={props}
-      sheet={sheet}
-      actions={
-        <View style={styles.actions}>
-          <Button kind="main" label={next[tab]!.label} onPress={next[tab]!.act} />
+    <PlacePhotoContext.Provider value={place}>
+      <RoomFrame
+        stage="strip"
+        props={props}
+        sheet={sheet}
+        actions={
+          <View style={styles.actions}>
+            <Button kind="main" label={next[tab]!.label} onPress={next[tab]!.act} />
+          </View>
+        }
+      >
+        <View style={styles.tabs} role="tablist" accessibilityLabel="Strip-out">
+          {TABS.map((t) => (
+            <Button
+              key={t.tab}
+              label={t.label}
+              selected={tab === t.tab}
+              onPress={() => setTab(t.tab)}
+              style={styles.tab}
+            />
+          ))}
         </View>
-      }
-    >
-      <View style={styles.tabs} role="tablist" accessibilityLabel="Strip-out">
-        {TABS.map((t) => (
-          <Button
-            key={t.tab}
-            label={t.label}
-            selected={tab === t.tab}
-            onPress={() => setTab(t.tab)}
-            style={styles.tab}
+        {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
+        {shown.card && !strip ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
+        {tab === 'layers' ? (
+          <LayersTab
+            shown={shown}
+            room={room}
+            stacks={stacks}
+            gates={strip?.gates ?? []}
+            area={area}
+            onArea={setArea}
+            open={open}
+            onOpen={(id) => {
+              setOpen(id);
+              setTapping(false);
+            }}
+            tapping={tapping}
+            onTapping={setTapping}
           />
-        ))}
-      </View>
-      {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
-      {shown.card && !strip ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
-      {tab === 'layers' ? (
-        <LayersTab
-          shown={shown}
-          room={room}
-          stacks={stacks}
-          gates={strip?.gates ?? []}
-          area={area}
-          onArea={setArea}
-          open={open}
-          onOpen={(id) => {
-            setOpen(id);
-            setTapping(false);
-          }}
-          tapping={tapping}
-          onTapping={setTapping}
-        />
-      ) : null}
-      {strip && tab === 'hazards' ? <HazardsTab shown={shown} room={room} gates={strip.gates} /> : null}
-      {strip && tab === 'choose' ? <ChooseTab shown={shown} room={room} comparisons={strip.comparisons} /> : null}
-      {strip && picture && tab === 'work' ? (
-        <PlanTab
-          shown={shown}
-          room={room}
-          plan={strip}
-          laidOver={picture.laidOver}
-          pack={cutPack?.key ?? null}
-          onPack={setPack}
-          marking={marking}
-          onMarking={setMarking}
-        />
-      ) : null}
-    </RoomFrame>
+        ) : null}
+        {strip && tab === 'hazards' ? <HazardsTab shown={shown} room={room} gates={strip.gates} /> : null}
+        {strip && tab === 'choose' ? <ChooseTab shown={shown} room={room} comparisons={strip.comparisons} /> : null}
+        {strip && picture && tab === 'work' ? (
+          <PlanTab
+            shown={shown}
+            room={room}
+            plan={strip}
+            laidOver={picture.laidOver}
+            pack={cutPack?.key ?? null}
+            onPack={(key) => {
+              setPack(key);
+              setOnSheet('cuts');
+            }}
+            onSheet={onSheet}
+            onShow={setOnSheet}
+            marking={marking}
+            onMarking={setMarking}
+          />
+        ) : null}
+      </RoomFrame>
+    </PlacePhotoContext.Provider>
   );
 }
 

@@ -1,0 +1,266 @@
+import { newFixture, newOpening, setOnWall, planOf, rectangleWalls } from '../room/index.ts';
+import { compareLayers, laidOver, planStripOut, tapResult } from './index.ts';
+import { contextOf, layerOf } from './invented-strip.ts';
+
+const answer = (topic: string, value: string) => ({ id: topic, topic, value, note: '' });
+const comparison = (ctx: ReturnType<typeof contextOf>, id: string) => compareLayers(ctx).find((c) => c.layerId === id)!;
+const option = (ctx: ReturnType<typeof contextOf>, id: string, choice: string) =>
+  comparison(ctx, id).options.find((o) => o.choice === choice)!;
+
+describe('keep, make good or take up', () => {
+  test('carpet and floating floors are never covered', () => {
+    for (const kind of ['carpet', 'floating-laminate', 'felt-or-paper', 'foam'] as const) {
+      const ctx = contextOf({ layers: [layerOf(kind)] });
+      expect(option(ctx, `layer-${kind}`, 'keep').allowed).toBe(false);
+      expect(comparison(ctx, `layer-${kind}`).recommended).toBe('remove');
+    }
+  });
+
+  test('thin sheet vinyl, firm and single: the default school skims, the other takes it up', () => {
+    const layers = [layerOf('sheet-resilient')];
+    expect(comparison(contextOf({ layers }), 'layer-sheet-resilient').recommended).toBe('make-good');
+    const other = contextOf({ layers, answers: [answer('school/vinyl', 'remove')] });
+    expect(comparison(other, 'layer-sheet-resilient').recommended).toBe('remove');
+  });
+
+  test.each([
+    ['thick', layerOf('sheet-resilient', { thicknessMm: 3.5 }), '3.5 mm thick'],
+    ['loose', layerOf('sheet-resilient', { condition: 'loose' }), 'not firm'],
+    ['not bonded', layerOf('sheet-resilient', { fixing: 'loose' }), 'not bonded'],
+  ])('sheet vinyl that is %s may not be covered, and it is said why', (_, layer, words) => {
+    const kept = option(contextOf({ layers: [layer] }), layer.id, 'keep');
+    expect([kept.allowed, kept.refusals.join(' ')]).toEqual([false, expect.stringContaining(words)]);
+  });
+
+  test('two resilient layers are one too many', () => {
+    const layers = [layerOf('sheet-resilient'), layerOf('resilient-tile', { rank: 1 })];
+    expect(option(contextOf({ layers }), 'layer-sheet-resilient', 'keep').refusals.join()).toContain('more than one');
+  });
+
+  test('a card that does not allow resilient beneath refuses it by name', () => {
+    const refusals = option(
+      contextOf({ layers: [layerOf('sheet-resilient')] }, {}, 'shipped-glue-vinyl'),
+      'layer-sheet-resilient',
+      'keep',
+    ).refusals;
+    expect(refusals.join()).toContain('does not allow resilient');
+  });
+
+  describe('tile', () => {
+    const tile = layerOf('tile-thin-bed', { groutMm: 4, lippageMm: 0.5 });
+    const grid = tapResult(
+      [
+        [
+          [
+            [0, 0],
+            [4000, 0],
+            [4000, 3000],
+            [0, 3000],
+          ],
+        ],
+      ],
+      tile,
+      [],
+      500,
+    ).grid;
+    const taps = (hollow: number[]) =>
+      grid.map((at, i) => ({
+        id: `t${i}`,
+        layerId: tile.id,
+        xMm: at.xMm,
+        yMm: at.yMm,
+        sound: hollow.includes(i) ? ('hollow' as const) : ('sound' as const),
+      }));
+
+    test('one tap a grid square: 4 x 3 m at 500 mm is 48', () => expect(grid).toHaveLength(48));
+
+    test('untapped it is not known, sound it is kept, hollow over 5 % it goes', () => {
+      const keep = (hollow: number[] | null) =>
+        option(contextOf({ layers: [tile], taps: hollow === null ? [] : taps(hollow) }), tile.id, 'keep');
+      expect(keep(null).refusals.join()).toContain('Not tapped');
+      expect(keep([]).allowed).toBe(true);
+      expect(keep([5, 20]).allowed).toBe(true);
+      expect(keep([5, 20, 40]).refusals.join()).toContain('6.3 % hollow');
+    });
+
+    test('hollow taps side by side are a loose field whatever their share', () => {
+      expect(option(contextOf({ layers: [tile], taps: taps([5, 6]) }), tile.id, 'keep').refusals.join()).toContain(
+        'loose field',
+      );
+    });
+
+    test('wide grout is skimmed first; lippage is held to the card', () => {
+      const wide = { ...tile, groutMm: 8 };
+      const ctx = contextOf({ layers: [wide], taps: taps([]) });
+      expect(option(ctx, tile.id, 'keep').refusals.join()).toContain('skimmed level');
+      expect(comparison(ctx, tile.id).recommended).toBe('make-good');
+      const lip = contextOf({ layers: [{ ...tile, lippageMm: 2.5 }], taps: taps([]) });
+      expect(option(lip, tile.id, 'keep').refusals.join()).toContain('2 mm stand');
+    });
+
+    test('too high at a door it is refused, naming the door', () => {
+      const door = { ...newOpening('d', 0, 100, 800), beyondLevelMm: -10 };
+      const ctx = contextOf({ layers: [tile], taps: taps([]) }, { openings: [door] });
+      expect(option(ctx, tile.id, 'keep').refusals.join()).toContain('18 mm up at the door in W1');
+    });
+  });
+
+  test('level and step: keeping adds the covering, taking up takes the layer off', () => {
+    const door = { ...newOpening('d', 0, 100, 800), beyondLevelMm: 2 };
+    const ctx = contextOf({ layers: [layerOf('sheet-on-panel')] }, { openings: [door] });
+    // Laminate is 8 mm, the sheet with its panel 8 mm.
+    expect(option(ctx, 'layer-sheet-on-panel', 'keep')).toMatchObject({ levelMm: 8, steps: [{ stepMm: 6 }] });
+    expect(option(ctx, 'layer-sheet-on-panel', 'remove')).toMatchObject({ levelMm: 0, steps: [{ stepMm: -2 }] });
+  });
+
+  test('what lies on a layer that goes, goes', () => {
+    const layers = [layerOf('sheet-resilient'), layerOf('overlay-panel', { rank: 1 })];
+    const ctx = contextOf({
+      layers,
+      answers: [answer('layer/layer-sheet-resilient', 'keep'), answer('layer/layer-overlay-panel', 'remove')],
+    });
+    expect(comparison(ctx, 'layer-sheet-resilient')).toMatchObject({ taken: 'remove', forced: true });
+  });
+
+  test('suspect and allowed to be covered: covering is suggested, and its presence goes on', () => {
+    const layers = [layerOf('sheet-resilient', { year: null, yearOf: 'unknown' })];
+    const ctx = contextOf({ layers });
+    expect(comparison(ctx, 'layer-sheet-resilient').recommended).toBe('keep');
+    const plan = planStripOut(contextOf({ layers, answers: [answer('layer/layer-sheet-resilient', 'keep')] }));
+    expect(plan.leftInPlace.join()).toContain('suspect for asbestos');
+  });
+});
+
+describe('the plan', () => {
+  const carpet = contextOf({ layers: [layerOf('carpet')] }, { openings: [newOpening('d', 0, 100, 800)] });
+  const plan = planStripOut(carpet);
+
+  test('hours and kilograms are area by rate: 12 m2 of carpet', () => {
+    const step = plan.steps.find((s) => s.key === 'layer/layer-carpet')!;
+    expect(step.hours).toBeCloseTo(12 * 0.06, 9);
+    expect(plan.debris.massKg).toBeCloseTo(36, 9);
+    // 36 kg at 250 kg/m3 loose: 144 litres, five bags of 35; 36 kg in carries of 25.
+    expect([plan.debris.bags, plan.debris.carries]).toEqual([5, 2]);
+  });
+
+  test('gripper runs round the room less its openings', () => {
+    expect(plan.steps.find((s) => s.group === 'edges')!.words).toContain('13.2 m of gripper');
+  });
+
+  test('skirting pieces are labelled wall by wall and broken at openings', () => {
+    expect(plan.trim.map((t) => [t.label, t.lengthMm])).toEqual([
+      ['W1-a', 100],
+      ['W1-b', 3100],
+      ['W2-a', 3000],
+      ['W3-a', 4000],
+      ['W4-a', 3000],
+    ]);
+  });
+
+  test('order: dust before fixtures, fixtures before skirting, skirting before layers, cleaning last', () => {
+    const order = plan.steps.map((s) => s.group).filter((g, i, all) => all[i - 1] !== g);
+    expect(order).toEqual(['dust', 'fixtures', 'trim', 'layer', 'edges', 'clean']);
+  });
+
+  test('a job’s own rate takes the place of the default', () => {
+    const own = contextOf({ layers: [layerOf('carpet')], figures: [{ name: 'hours/carpet', value: 0.1, source: '' }] });
+    expect(planStripOut(own).steps.find((s) => s.key === 'layer/layer-carpet')!.hours).toBeCloseTo(1.2, 9);
+  });
+
+  test('sheet on a panel: saw depth is the layers and half a millimetre, staples follow, pulled or sunk', () => {
+    const layers = [layerOf('sheet-on-panel')];
+    const made = planStripOut(contextOf({ layers, answers: [answer('layer/layer-sheet-on-panel', 'remove')] }));
+    expect(made.packs[0]!.saw).toMatchObject({ depthMm: 8.5, stop: null, warnings: [] });
+    expect(made.steps.some((s) => s.words.startsWith('Pull the staples'))).toBe(true);
+    const sunk = planStripOut(
+      contextOf({
+        layers,
+        answers: [answer('layer/layer-sheet-on-panel', 'remove'), answer('school/staples', 'sink')],
+      }),
+    );
+    expect(sunk.steps.some((s) => s.words.startsWith('Sink the staples'))).toBe(true);
+  });
+
+  test('vinyl glued on an overlay panel comes up with it: one cut through both', () => {
+    const layers = [layerOf('sheet-resilient'), layerOf('overlay-panel', { rank: 1 })];
+    const made = planStripOut(contextOf({ layers, answers: [answer('layer/layer-overlay-panel', 'remove')] }));
+    expect(made.packs).toHaveLength(1);
+    expect(made.packs[0]!.saw!.depthMm).toBeCloseTo(8.5, 9);
+  });
+
+  test('heating near the surface stops the saw; its depth unknown stops it too', () => {
+    const answers = [answer('layer/layer-sheet-on-panel', 'remove')];
+    const at = (heatingDepthMm: number | null) =>
+      planStripOut(
+        contextOf(
+          { layers: [layerOf('sheet-on-panel')], answers },
+          { base: { ...carpet.room.base, heating: 'water', heatingDepthMm } },
+        ),
+      ).packs[0]!.saw!.stop;
+    expect(at(null)).toContain('not recorded');
+    expect(at(20)).toContain('within 30 mm');
+    expect(at(60)).toBeNull();
+  });
+
+  test('a shut gate shows no cuts, no lines, and the step cannot be done', () => {
+    const layers = [layerOf('sheet-on-panel', { year: null, yearOf: 'unknown' })];
+    const made = planStripOut(contextOf({ layers, answers: [answer('layer/layer-sheet-on-panel', 'remove')] }));
+    const step = made.steps.find((s) => s.group === 'layer')!;
+    expect([made.packs[0]!.cut, step.lines, step.stops.length > 0]).toEqual([null, [], true]);
+    expect(made.steps[0]!.words).toContain('Laboratory result');
+    expect(JSON.stringify(made.steps)).not.toMatch(/how to take|wet the|scrape a/i);
+  });
+
+  test('cabinets keep the saw off: the set distance in front, undercut to the toe-kick', () => {
+    const walls = rectangleWalls(4000, 3000);
+    const { corners } = planOf({ walls });
+    const cabinet = setOnWall(
+      corners,
+      newFixture('c', 'cabinet', corners[0]!, 0),
+      { wall: 0, alongMm: 1000, offMm: 0 },
+      true,
+    );
+    const ctx = contextOf(
+      { layers: [layerOf('sheet-on-panel')], answers: [answer('layer/layer-sheet-on-panel', 'remove')] },
+      { fixtures: [cabinet] },
+    );
+    const cut = planStripOut(ctx).packs[0]!.cut!;
+    // 12 m2 less 1.2 x 0.6 under the cabinet, but with the recess of 1.2 x 0.05 that can be got at.
+    expect(cut.areaM2).toBeCloseTo(12 - 0.72 + 0.06, 3);
+    expect(cut.pieces.reduce((sum, p) => sum + p.areaM2, 0)).toBeCloseTo(cut.areaM2, 3);
+    const under = cut.pieces.filter((p) => p.undercut).reduce((sum, p) => sum + p.areaM2, 0);
+    expect(under).toBeCloseTo(1.2 * 0.15, 3);
+    expect(cut.undercutMm).toBe(1200);
+  });
+
+  test('dust and fixtures know the room: its door, its register, its toilet', () => {
+    const fixtures = [
+      newFixture('r', 'register', { xMm: 500, yMm: 500 }, 0),
+      newFixture('t', 'toilet', { xMm: 2000, yMm: 1000 }, 0),
+    ];
+    const made = planStripOut(
+      contextOf({ layers: [layerOf('carpet')] }, { fixtures, openings: [newOpening('d', 0, 100, 800)] }),
+    );
+    const words = made.steps.map((s) => s.words).join('\n');
+    expect(words).toMatch(/Close and tape the door in W1/);
+    expect(words).toMatch(/Cover the register/);
+    expect(words).toMatch(/Lift the toilet/);
+    expect(words).toMatch(/isolated by the trade/);
+  });
+
+  test('old carpet that stays beyond the door is cut long there', () => {
+    const door = { ...newOpening('d', 0, 100, 800), beyond: 'carpet' as const };
+    const made = planStripOut(contextOf({ layers: [layerOf('carpet')] }, { openings: [door] }));
+    expect(made.left[0]!.words).toContain('25 mm long on the far side');
+  });
+
+  test('what the planks lie over follows from what stays', () => {
+    const layers = [layerOf('carpet'), layerOf('tile-thin-bed', { rank: 1 })];
+    expect(laidOver({ baseKind: 'cement-screed' }, layers, ['layer-tile-thin-bed'])).toBe('existing-tile');
+    expect(laidOver({ baseKind: 'cement-screed' }, layers, [])).toBe('cement-screed');
+  });
+
+  test('the same facts give the same plan to the last digit', () => {
+    expect(JSON.stringify(planStripOut(carpet))).toBe(JSON.stringify(plan));
+  });
+});
