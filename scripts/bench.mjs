@@ -9,7 +9,7 @@ await install();
 await buildApp();
 await buildServer();
 const esbuild = await import('esbuild');
-for (const name of ['core', 'api', 'redraw']) {
+for (const name of ['core', 'strip', 'api', 'redraw', 'drag']) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
     outfile: join(ROOT, `dist/bench/${name}.mjs`),
@@ -22,12 +22,16 @@ for (const name of ['core', 'api', 'redraw']) {
   });
 }
 await run(process.execPath, ['dist/bench/core.mjs']);
+await run(process.execPath, ['dist/bench/strip.mjs']);
 const data = mkdtempSync(join(tmpdir(), 'maquette-bench-'));
-const server = spawn(process.execPath, ['dist/server/main.mjs', '--port', '0', '--data', data], { cwd: ROOT });
+const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data], {
+  cwd: ROOT,
+});
 const address = await new Promise((resolve) =>
   server.stdout.on('data', (chunk) => /http\S+/.exec(String(chunk)) && resolve(/http\S+/.exec(String(chunk))[0])),
 );
 await run(process.execPath, ['dist/bench/api.mjs', address]);
 await run(process.execPath, ['dist/bench/redraw.mjs', address]);
+await run(process.execPath, ['dist/bench/drag.mjs', address]);
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

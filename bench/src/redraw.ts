@@ -1,28 +1,12 @@
 import { BLANK_JOB } from '@maquette/contract';
 import { BLANK_SHAPE } from '@maquette/core/room';
-import { chromium, type CDPSession, type Page } from '@playwright/test';
+import type { CDPSession, Page } from '@playwright/test';
+import { openBrowser, putTo } from './browser.ts';
 
 /** Reading keyed to sheet redrawn in Chromium: a room of 40 m2 with 40 readings, plain and at 4x CPU throttle. */
 const [base] = process.argv.slice(2);
-const args = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
-const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args });
-
-async function put(path: string, body: object): Promise<void> {
-  const answer = await fetch(`${base}${path}`, {
-    method: 'PUT',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
-}
+const browser = await openBrowser();
+const put = putTo(base!);
 
 const write = (writeId: string) => ({ baseVersion: 0, writeId, deleted: false });
 

@@ -1,7 +1,18 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, Equals, IsArray, IsInt, IsObject, Min, ValidateIf, ValidateNested } from 'class-validator';
-import { Id, Moment, Words } from './decorators.ts';
+import {
+  ArrayMaxSize,
+  Equals,
+  IsArray,
+  IsInt,
+  IsObject,
+  IsOptional,
+  Matches,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { Id, Listed, Moment, Words } from './decorators.ts';
 import { checkShape, checkWrite, type FieldProblem } from './check.ts';
 import { FACT_KINDS, type FactKind, type Stored } from './facts.ts';
 
@@ -29,6 +40,12 @@ export interface FiledRevision extends Omit<Stored, 'id'> {
   body: Record<string, unknown>;
 }
 
+/** The picture of a photograph in a job file. */
+export class FiledPicture {
+  @Id() photoId!: string;
+  @Matches(/^[A-Za-z0-9+/]+={0,2}$/, { message: 'takes a JPEG as base64' }) jpegBase64!: string;
+}
+
 /** A whole job as one file. Facts are in an order in which each may be stored: job, cards, rooms, then what lies in rooms. */
 export class JobFile {
   @Equals(JOB_FILE_FORMAT, { message: `takes "${JOB_FILE_FORMAT}"` }) format!: typeof JOB_FILE_FORMAT;
@@ -41,6 +58,11 @@ export class JobFile {
   @ValidateNested({ each: true })
   @Type(() => FiledFact)
   facts!: FiledFact[];
+
+  /** Absent in files of version 1, which had none. */
+  @IsOptional()
+  @Listed(() => FiledPicture, 'pictures', 2000)
+  pictures?: FiledPicture[];
 }
 
 /** Problems with a job file, its facts' own fields included; at most 50 are listed. */

@@ -94,3 +94,15 @@ export const facts = async (url: string, room: string) =>
     readings: { id: string; rodMm: number; stationKey: string; version: number }[];
     setups: { openRodMm: number; closeRodMm: number | null }[];
   };
+
+/** Keys a length on the pad that a field's own key opens. */
+export async function pad(page: Page, label: string | RegExp, digits: string): Promise<void> {
+  const name =
+    typeof label === 'string' ? `Key ${label} on the pad` : new RegExp(`Key ${label.source.replace(/^\^/, '')}`);
+  await page.getByRole('button', { name }).click();
+  await key(page.getByRole('dialog') as unknown as Page, digits);
+}
+
+/** Everything stored of a room. */
+export const roomFacts = async (url: string, room: string) =>
+  (await (await fetch(`${url}/api/rooms/${room}/facts`)).json()) as Record<string, unknown[]>;

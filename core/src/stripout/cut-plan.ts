@@ -236,9 +236,17 @@ function cutOn(cutting: Cutting, parts: readonly RegionPart[], setting: Setting)
   return cutting;
 }
 
+/** Candidates looked at exactly, after all have been told apart roughly. */
+const LOOKED_AT = 5;
+
 function bestCut(part: RegionPart, box: Box, setting: Setting) {
+  const rough = roughly(part, setting);
+  const near = candidatesOf(part, box, setting)
+    .map((candidate) => ({ candidate, score: rough(candidate) }))
+    .sort((a, b) => a.score - b.score)
+    .slice(0, LOOKED_AT);
   let best: { score: number; candidate: Candidate; split: ReturnType<typeof cutPart> } | null = null;
-  for (const candidate of candidatesOf(part, box, setting)) {
+  for (const { candidate } of near) {
     const split = cutPart(part, lineOf(candidate, setting.frame));
     if (split.low.length === 0 || split.high.length === 0) continue;
     const rest = [...split.low, ...split.high].reduce((sum, p) => sum + guessMm(p, setting), 0);
@@ -246,6 +254,78 @@ function bestCut(part: RegionPart, box: Box, setting: Setting) {
     if (!best || score < best.score - 1e-6) best = { score, candidate, split };
   }
   return best;
+}
+
+/**
+ * A quick score of a cut, in one pass over the part's corners: length of the cut, and the guess for either side taken as one.
+ * The area of a side is the sum of (u - c) dt over its own boundary, u across the line and t along it: what runs along the
+ * line itself adds nothing, so the sides need not be put together.
+ */
+function roughly(part: RegionPart, { frame, sides, standing, pieceMm }: Setting): (candidate: Candidate) => number {
+  const rings = part.map((ring) =>
+    ring.map(([x, y]) => [frame.cos * x + frame.sin * y, -frame.sin * x + frame.cos * y] as const),
+  );
+  const hung = part
+    .map((ring, r) => ({ r, threaded: r > 0 && standing.some(([x, y]) => inRegion([[ring]], x, y)) }))
+    .filter((h) => h.threaded)
+    .map(({ r }) => {
+      const xs = rings[r]!.map((p) => p[0]);
+      const ys = rings[r]!.map((p) => p[1]);
+      return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
+    });
+  return ({ upright, at, seam }) => {
+    const [across, along] = upright ? [0, 1] : [1, 0];
+    const area = [0, 0];
+    const box = [
+      [Infinity, -Infinity, Infinity, -Infinity],
+      [Infinity, -Infinity, Infinity, -Infinity],
+    ];
+    const crossings: number[] = [];
+    const reach = (side: number, u: number, t: number) => {
+      const b = box[side]!;
+      if (u < b[0]!) b[0] = u;
+      if (u > b[1]!) b[1] = u;
+      if (t < b[2]!) b[2] = t;
+      if (t > b[3]!) b[3] = t;
+    };
+    for (const ring of rings) {
+      for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+        const [pu, pt, qu, qt] = [ring[j]![across]! - at, ring[j]![along]!, ring[i]![across]! - at, ring[i]![along]!];
+        const [low, next] = [pu > 0 ? 1 : 0, qu > 0 ? 1 : 0];
+        reach(next, qu, qt);
+        if (low === next) {
+          area[low]! += ((pu + qu) / 2) * (qt - pt);
+          continue;
+        }
+        const t = pt + (pu / (pu - qu)) * (qt - pt);
+        crossings.push(t);
+        reach(0, 0, t);
+        reach(1, 0, t);
+        area[low]! += (pu / 2) * (t - pt);
+        area[next]! += (qu / 2) * (qt - t);
+      }
+    }
+    crossings.sort((a, b) => a - b);
+    let cutMm = 0;
+    for (let i = 0; i + 1 < crossings.length; i += 2) cutMm += crossings[i + 1]! - crossings[i]!;
+    let score = seam ? 0 : cutMm;
+    for (const side of [0, 1]) {
+      const [u0, u1, t0, t1] = box[side] as [number, number, number, number];
+      if (!(u1 > u0) || !(t1 > t0)) return Infinity;
+      const [w, h] = upright ? [u1 - u0, t1 - t0] : [t1 - t0, u1 - u0];
+      const nx = Math.max(0, Math.ceil((w - SLACK_MM) / sides.w) - 1);
+      const ny = Math.max(0, Math.ceil((h - SLACK_MM) / sides.h) - 1);
+      const mm2 = Math.abs(area[side]!);
+      score += (nx * mm2) / w + (ny * mm2) / h + (nx + 1) * (ny + 1) * pieceMm;
+      if (Math.min(w, h) < SLIVER_MM) score += 400;
+    }
+    // A threaded hole the line does not cross is still to be freed.
+    for (const h of hung) {
+      const [from, to] = upright ? [h.x0, h.x1] : [h.y0, h.y1];
+      if (at <= from || at >= to) score += 600;
+    }
+    return score;
+  };
 }
 
 /** Cuts of the plain grid over a region: from the corner of its box, blind to everything in it. */

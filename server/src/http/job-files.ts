@@ -3,6 +3,7 @@ import { checkJobFile, upgradeJobFile, type JobFile } from '@maquette/contract';
 import { newId } from '../store/new-id.ts';
 import { readJobFile, writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/open.ts';
+import { findPicture, readPicture, savePicture } from '../store/pictures.ts';
 import { problem, refuse } from './problem.ts';
 
 /** A whole job out (`GET /jobs/:id/file`) and in (`POST /job-files`, with `?copy=1` beside the one held). */
@@ -12,19 +13,33 @@ export function jobFileRoutes(store: Store, now: () => string): Router {
     const file = await writeJobFile(store.db, req.params.id, now());
     if (!file) return problem(res, 404, 'No such job');
     res.setHeader('Content-Disposition', `attachment; filename="job-${req.params.id}.maquette.json"`);
-    res.json(file);
+    res.json({ ...file, pictures: await picturesOf(store, file) });
   });
-  routes.post('/job-files', express.json({ limit: '20mb' }), async (req, res) => {
+  routes.post('/job-files', express.json({ limit: '200mb' }), async (req, res) => {
     const file = upgradeJobFile(req.body);
     const errors = checkJobFile(file);
     if (errors.length > 0) return refuse(res, errors);
     const copy = req.query['copy'] === '1';
     const result = await store.write((tx) => readJobFile(tx, file as JobFile, copy ? newId : undefined));
-    if (result.ok) res.status(201).json(result);
-    else
+    if (result.ok) {
+      const { photoIds, ...answer } = result;
+      for (const { photoId, jpegBase64 } of (file as JobFile).pictures ?? [])
+        await savePicture(store, photoIds.get(photoId) ?? photoId, Buffer.from(jpegBase64, 'base64'), now());
+      res.status(201).json(answer);
+    } else
       problem(res, 409, 'This job is here already in another state', {
         detail: `${result.clashes.length} facts differ. Bring it in as a copy to keep both.`,
       });
   });
   return routes;
+}
+
+/** Pictures of a file's photographs, removed ones too, as far as they have arrived. */
+async function picturesOf(store: Store, file: JobFile): Promise<NonNullable<JobFile['pictures']>> {
+  const pictures: NonNullable<JobFile['pictures']> = [];
+  for (const { id } of file.facts.filter((fact) => fact.kind === 'photos')) {
+    const picture = await findPicture(store, id);
+    if (picture) pictures.push({ photoId: id, jpegBase64: (await readPicture(store, picture)).toString('base64') });
+  }
+  return pictures;
 }

@@ -10,7 +10,7 @@ export function photoRoutes(store: Store, now: () => string): Router {
   routes.put(path, express.raw({ type: () => true, limit: '20mb' }), async (req, res) => {
     const content: unknown = req.body;
     if (!Buffer.isBuffer(content) || content.length === 0) return problem(res, 400, 'A picture is needed as the body');
-    const saved = await savePicture(store, String(req.params['room']), String(req.params['id']), content, now());
+    const saved = await savePicture(store, String(req.params['id']), content, now(), String(req.params['room']));
     if (saved.ok) res.status(saved.created ? 201 : 200).json(saved.picture);
     else problem(res, saved.reason === 'no-photo' ? 404 : 415, saved.words);
   });

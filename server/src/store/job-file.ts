@@ -70,7 +70,7 @@ export async function writeJobFile(db: Database, jobId: string, writtenAt: strin
 }
 
 export type ImportResult =
-  | { ok: true; jobId: string; stored: number; unchanged: number }
+  | { ok: true; jobId: string; stored: number; unchanged: number; photoIds: Map<string, string> }
   | { ok: false; clashes: { kind: FactKind; id: string }[] };
 
 /**
@@ -79,6 +79,7 @@ export type ImportResult =
  */
 export async function readJobFile(tx: Transaction, file: JobFile, newId?: () => string): Promise<ImportResult> {
   const facts = newId ? renamed(file.facts, newId) : file.facts;
+  const photoIds = new Map(file.facts.map((fact, i) => [fact.id, facts[i]!.id]));
   const clashes: { kind: FactKind; id: string }[] = [];
   const fresh: FiledFact[] = [];
   for (const fact of facts) {
@@ -99,6 +100,7 @@ export async function readJobFile(tx: Transaction, file: JobFile, newId?: () => 
     jobId: facts.find((fact) => fact.kind === 'jobs')?.id ?? '',
     stored: fresh.length,
     unchanged: facts.length - fresh.length,
+    photoIds,
   };
 }
 

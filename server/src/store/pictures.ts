@@ -37,13 +37,15 @@ export async function findPicture(store: Store, photoId: string): Promise<Pictur
  */
 export async function savePicture(
   store: Store,
-  roomId: string,
   photoId: string,
   content: Buffer,
   now: string,
+  /** When given, the photograph must be of this room. */
+  roomId?: string,
 ): Promise<SaveResult> {
   const photo = (await store.db.select().from(schema.photos).where(eq(schema.photos.id, photoId)).limit(1))[0];
-  if (!photo || photo.roomId !== roomId) return { ok: false, reason: 'no-photo', words: 'There is no such photograph' };
+  if (!photo || (roomId !== undefined && photo.roomId !== roomId))
+    return { ok: false, reason: 'no-photo', words: 'There is no such photograph' };
   const held = await findPicture(store, photoId);
   if (held) return { ok: true, picture: held, created: false };
   let made: { data: Buffer; info: { width: number; height: number } };
