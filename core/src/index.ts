@@ -1,5 +1,7 @@
 import type { CoveringCard } from './coverings/index.ts';
 import { entryPoint, planOf, type BaseKind, type Plan, type RoomFacts } from './room/index.ts';
+import { mayDo, type Gate } from './hazards/index.ts';
+import { fromTheTop } from './layers/index.ts';
 import { judgeFlat, stationsOf, type FlatFacts, type FlatMemo, type FlatState, type Station } from './flat/index.ts';
 import { planLevelling, type LevellingPlan } from './levelling/index.ts';
 import {
@@ -30,6 +32,8 @@ export interface RoomAssessment {
   stations: Station[];
   flat: FlatState | null;
   strip: StripPlan;
+  /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
+  surfaceGates: { grind: Gate; prime: Gate };
   /** What the planks will lie over once the choices are carried out. */
   laidOver: BaseKind;
 }
@@ -70,8 +74,16 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
     stations,
     flat: state,
     strip,
+    surfaceGates: surfaceGatesOf(context, strip),
     laidOver: laidOver(room, context.facts.layers, strip.keptLayerIds),
   };
+}
+
+/** Levelling works on the highest layer that stays, or on the base: both are asked of the one predicate. */
+function surfaceGatesOf(context: StripContext, strip: StripPlan): RoomAssessment['surfaceGates'] {
+  const top = fromTheTop(context.facts.layers).find((layer) => strip.keptLayerIds.includes(layer.id));
+  const target = { layers: top ? [top] : [], base: !top };
+  return { grind: mayDo(context.hazards, 'grind', target), prime: mayDo(context.hazards, 'prime', target) };
 }
 
 /** Treatments for a judged room: levelling today. Null where nothing has been read, or when stopped. */

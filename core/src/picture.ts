@@ -59,6 +59,7 @@ export interface RoomPicture {
   tiltMmPerM: number;
   noise: { rangeMm: number; nuggetMm: number } | null;
   strip: StripPlan;
+  surfaceGates: RoomAssessment['surfaceGates'];
   laidOver: BaseKind;
 }
 
@@ -90,7 +91,7 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
 
 /** The picture of an assessed room. */
 export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPicture {
-  const { verdict, criteria, spacingMm, stations, flat, strip, laidOver } = assessment;
+  const { verdict, criteria, spacingMm, stations, flat, strip, surfaceGates, laidOver } = assessment;
   const blank = {
     verdict,
     criteria,
@@ -107,6 +108,7 @@ export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPict
     tiltMmPerM: 0,
     noise: null,
     strip,
+    surfaceGates,
     laidOver,
   };
   if (!flat) return blank;

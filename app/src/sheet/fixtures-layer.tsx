@@ -36,10 +36,12 @@ export const FixturesLayer = memo(function FixturesLayer({
   fixtures,
   view,
   chosenId = null,
+  names = true,
 }: {
   fixtures: readonly Fixture[];
   view: SheetView;
   chosenId?: string | null;
+  names?: boolean;
 }) {
   const palette = usePalette();
   return (
@@ -95,7 +97,10 @@ export const FixturesLayer = memo(function FixturesLayer({
             {fixture.kind === 'toilet' ? (
               <Path d={`M${x - 6} ${y}H${x + 6}M${x} ${y - 6}V${y + 6}`} stroke={ink} strokeWidth={1.4} />
             ) : null}
-            {across >= NAME_FROM_PX && !fixture.round && fixture.depthMm * view.pxPerMm >= 22 ? (
+            {(names || stands || solid) &&
+            across >= NAME_FROM_PX &&
+            !fixture.round &&
+            fixture.depthMm * view.pxPerMm >= 22 ? (
               <SvgText x={x} y={y + 4} textAnchor="middle" fontFamily={FACE.figure} fontSize={13} fill={ink}>
                 {fixtureName(fixture)}
               </SvgText>

@@ -7,7 +7,7 @@ import { FACE, usePalette } from '../theme/theme.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
 
 /** A piece's number is written where the piece is at least this wide, px. */
-const LABEL_FROM_PX = 15;
+const LABEL_FROM_PX = 14;
 
 /** The cut plan: saw cuts as full lines with ticks at their ends, seams dotted, what is freed by hand hatched. */
 export const PiecesLayer = memo(function PiecesLayer({ cut, view }: { cut: CutPlan; view: SheetView }) {
@@ -47,9 +47,18 @@ export const PiecesLayer = memo(function PiecesLayer({ cut, view }: { cut: CutPl
           />
         );
       })}
+    </G>
+  );
+});
+
+/** The pieces' numbers, over everything else, where there is room for them. */
+export const PieceLabels = memo(function PieceLabels({ cut, view }: { cut: CutPlan; view: SheetView }) {
+  const palette = usePalette();
+  return (
+    <G>
       {cut.pieces.map((piece) => {
-        const width = Math.sqrt(piece.areaM2) * 1000 * view.pxPerMm;
-        if (width < LABEL_FROM_PX) return null;
+        const least = narrowestPx(piece.part[0]!, view);
+        if (least < LABEL_FROM_PX) return null;
         const [x, y] = toPx(view, ...piece.at);
         return (
           <SvgText
@@ -58,8 +67,11 @@ export const PiecesLayer = memo(function PiecesLayer({ cut, view }: { cut: CutPl
             y={y + 5}
             textAnchor="middle"
             fontFamily={FACE.figureBold}
-            fontSize={width < 26 ? 12 : 15}
+            fontSize={least < 24 ? 12 : 15}
             fill={palette.ink}
+            stroke={palette.paper}
+            strokeWidth={3}
+            {...PAINT_UNDER}
           >
             {piece.label}
           </SvgText>
@@ -68,6 +80,16 @@ export const PiecesLayer = memo(function PiecesLayer({ cut, view }: { cut: CutPl
     </G>
   );
 });
+
+/** The outline of a figure goes under its fill, so that it stands clear of lines without growing thin. */
+const PAINT_UNDER = { paintOrder: 'stroke' } as object;
+
+/** Shorter side of a ring's upright box, px. */
+function narrowestPx(ring: readonly (readonly [number, number])[], view: SheetView): number {
+  const xs = ring.map((p) => p[0]);
+  const ys = ring.map((p) => p[1]);
+  return Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) * view.pxPerMm;
+}
 
 /** Skirting pieces along the walls, each with the label written on its back. */
 export const TrimLayer = memo(function TrimLayer({

@@ -29,6 +29,8 @@ interface Props {
   trail?: readonly PointMm[] | null;
   chosenOpening?: string | null;
   chosenFixture?: string | null;
+  /** Names of what only stands over the floor give way to what is drawn on the floor. */
+  fixtureNames?: boolean;
 }
 
 /** The room to scale: the same drawing in the same place on every stage. Pan, pinch, double tap to fit. */
@@ -43,6 +45,7 @@ export function Sheet({
   trail = null,
   chosenOpening = null,
   chosenFixture = null,
+  fixtureNames = true,
 }: Props) {
   const palette = usePalette();
   const ref = useRef<View>(null);
@@ -86,7 +89,7 @@ export function Sheet({
                 {under?.(view)}
                 <LinesLayer lines={room.lines} view={view} />
               </G>
-              <FixturesLayer fixtures={room.fixtures} view={view} chosenId={chosenFixture} />
+              <FixturesLayer fixtures={room.fixtures} view={view} chosenId={chosenFixture} names={fixtureNames} />
               <Walls room={room} view={view} names={wallNames} chosenOpening={chosenOpening} />
               {over?.(view)}
               {edits ? <HandlesLayer corners={corners} view={view} /> : null}

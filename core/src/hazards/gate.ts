@@ -55,6 +55,9 @@ export type SiteHazard = keyof typeof SITE_HAZARDS;
 /** Closed rooms may still be looked at from the door and described. */
 const FROM_THE_DOOR: readonly Method[] = ['look'];
 
+/** Layers of this much for each square metre are too heavy to take for granted. */
+const HEAVY_KG_M2 = 20;
+
 /** Who decides about a suspect material. */
 const LABORATORY = 'licensed contractor and laboratory';
 
@@ -189,6 +192,12 @@ function cautionsOf(spec: MethodSpec, method: Method, target: Target, materials:
       id: 'mesh',
       words: 'Wire mesh cuts: gauntlets, bolt cutters, fold ends over.',
       decides: 'employer',
+    });
+  if (spec.disturbs && target.layers.some((layer) => LAYERS[layer.kind].kgM2 >= HEAVY_KG_M2))
+    cautions.push({
+      id: 'weight',
+      words: 'Weight: small pieces, two hands, a trolley; do not stack debris on one place of a timber floor.',
+      decides: 'employer; structural engineer where it is stacked',
     });
   if (target.layers.some((layer) => layer.kind === 'carpet'))
     cautions.push({

@@ -157,6 +157,21 @@ describe('the plan', () => {
     ]);
   });
 
+  test('behind a cabinet there is no skirting to take off', () => {
+    const { corners } = planOf({ walls: rectangleWalls(4000, 3000) });
+    const cabinet = setOnWall(
+      corners,
+      newFixture('c', 'cabinet', corners[0]!, 0),
+      { wall: 2, alongMm: 500, offMm: 0 },
+      true,
+    );
+    const made = planStripOut(contextOf({ layers: [layerOf('carpet')] }, { fixtures: [cabinet] }));
+    expect(made.trim.filter((t) => t.wall === 2).map((t) => [t.label, t.lengthMm])).toEqual([
+      ['W3-a', 500],
+      ['W3-b', 2300],
+    ]);
+  });
+
   test('order: dust before fixtures, fixtures before skirting, skirting before layers, cleaning last', () => {
     const order = plan.steps.map((s) => s.group).filter((g, i, all) => all[i - 1] !== g);
     expect(order).toEqual(['dust', 'fixtures', 'trim', 'layer', 'edges', 'clean']);

@@ -149,7 +149,7 @@ export function planStripOut(ctx: StripContext): StripPlan {
 type Undone = Omit<Step, 'doneAt'>;
 
 function asSteps(group: Step['group'], asks: readonly Ask[]): Undone[] {
-  return asks.map((ask) => ({ ...ask, group, stops: [], cautions: [], layerIds: [] }));
+  return asks.map((ask) => ({ cautions: [], ...ask, group, stops: [], layerIds: [] }));
 }
 
 /** What must be settled before anything is touched. */

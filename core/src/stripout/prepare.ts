@@ -1,3 +1,4 @@
+import type { Caution } from '../hazards/index.ts';
 import { LAYERS } from '../layers/index.ts';
 import { fixtureName, openingName, type Fixture } from '../room/index.ts';
 import type { StripContext } from './facts.ts';
@@ -8,6 +9,7 @@ export interface Ask {
   words: string;
   lines: string[];
   hours: number;
+  cautions?: Caution[];
 }
 
 /** Dust plan as a checklist: it knows the room's doors and registers. `dusty` is whether mineral or wood dust is to come. */
@@ -65,6 +67,12 @@ const LIFT: Partial<Record<Fixture['kind'], { words: string; lines: string[]; ho
   bath: { words: 'Take the bath panel off', lines: ['The layer stops at its edge; the edge flexes'], hours: 0.2 },
 };
 
+const SEWAGE: Caution = {
+  id: 'sewage',
+  words: 'Sewage at the flange: gloves, eye cover, wash before eating; after a flood a specialist cleans first.',
+  decides: 'local code',
+};
+
 /** Fixtures to lift or shift, each with its steps, and the bars at openings. */
 export function fixturesOut(ctx: StripContext): Ask[] {
   const asks = ctx.room.fixtures.flatMap((fixture): Ask[] => {
@@ -76,6 +84,7 @@ export function fixturesOut(ctx: StripContext): Ask[] {
             words: fixture.name ? `${lift.words}: ${fixture.name}` : lift.words,
             lines: lift.lines,
             hours: lift.hours,
+            ...(fixture.kind === 'toilet' ? { cautions: [SEWAGE] } : {}),
           },
         ]
       : [];

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import type { RoomPicture } from '@maquette/core';
 import { ruleWords } from '@maquette/core/coverings';
 import type { LevellingPlan } from '@maquette/core/levelling';
 import { planOf, type RoomFacts } from '@maquette/core/room';
@@ -18,6 +19,7 @@ export type Way = 'fill' | 'plane';
 interface Props {
   room: RoomFacts;
   plan: LevellingPlan;
+  gates: RoomPicture['surfaceGates'];
   way: Way;
   onWay: (way: Way) => void;
   chosen: string | null;
@@ -25,7 +27,7 @@ interface Props {
 }
 
 /** Two ways to make the floor keep its rule, what each takes, and the proof that it does. */
-export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
+export function PlanBench({ room, plan, gates, way, onWay, chosen, onChoose }: Props) {
   const palette = usePalette();
   const [k, setK] = useState(0);
   const { units } = room;
@@ -48,7 +50,8 @@ export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
     );
   }
   const { fill, plane } = plan;
-  const pour = plane.curve[k] ?? plane.pour;
+  const curve = gates.grind.allowed ? plane.curve : plane.curve.slice(0, 1);
+  const pour = curve[k] ?? plane.pour;
   const certificate = fill.certificates[0];
   const rocking = fill.rocking;
   return (
@@ -64,6 +67,12 @@ export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
       {plan.provisional ? (
         <Words color={palette.verdict.work}>Provisional: the readings do not cover the floor yet.</Words>
       ) : null}
+      {gates.prime.stops.concat(gates.prime.allowed ? gates.grind.stops : []).map((stop) => (
+        <View key={stop.words} role="alert" style={[styles.warn, { backgroundColor: palette.highWash }]} testID="shut">
+          <Words bold>{gates.prime.allowed ? 'No grinding here' : 'No grinding and no priming here'}</Words>
+          <Words size="small">{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+        </View>
+      ))}
       {rocking ? (
         <View style={[styles.warn, { backgroundColor: palette.highWash }]} testID="rocking">
           <Words
@@ -128,7 +137,7 @@ export function PlanBench({ room, plan, way, onWay, chosen, onChoose }: Props) {
         </>
       ) : (
         <>
-          <PlaneCurve curve={plane.curve} chosen={k} onChoose={setK} units={units} />
+          <PlaneCurve curve={curve} chosen={k} onChoose={setK} units={units} />
           <Words>{`${pour.groundMm > 0 ? `Grind ${formatGap(pour.groundMm, units)} ${unit} off the top first (${formatArea(pour.groundAreaM2, units)}, ${formatVolume(pour.groundVolumeL, units)} of dust), then pour` : 'Pour'} ${formatVolume(pour.volumeL, units)}: mean ${formatGap(pour.meanMm, units)}, deepest ${formatGap(pour.deepestMm, units)} ${unit}. Level and flat: every rule holds.`}</Words>
           <Needs needs={plane.needs} units={units} volumeL={pour.volumeL} deepestMm={pour.deepestMm} thinnestMm={3} />
         </>

@@ -38,8 +38,16 @@ export function PlanStage(props: StageProps) {
         <NoCard onChoose={() => go('room')} />
       ) : (
         <PlanSide planned={planned} none={shown.readings.length === 0} onRead={() => go('flat')}>
-          {planned.plan ? (
-            <PlanBench room={room} plan={planned.plan} way={way} onWay={setWay} chosen={patch} onChoose={setPatch} />
+          {planned.plan && picture ? (
+            <PlanBench
+              room={room}
+              plan={planned.plan}
+              gates={picture.surfaceGates}
+              way={way}
+              onWay={setWay}
+              chosen={patch}
+              onChoose={setPatch}
+            />
           ) : null}
         </PlanSide>
       )}

@@ -12,6 +12,7 @@ import {
   type Wall,
 } from '@maquette/core/room';
 import { RoomFrame } from '../../room/room-frame.tsx';
+import { BaseLayer } from '../../sheet/base-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import type { ShapeEdits } from '../../sheet/use-shape-drag.ts';
 import { toPx, type SheetView } from '../../sheet/view.ts';
@@ -76,6 +77,7 @@ export function RoomStage(props: StageProps) {
       room={drawn}
       description={`${room.name}: ${room.walls.length} walls, ${room.openings.length} openings, ${room.fixtures.length} fixtures`}
       wallNames
+      under={(view) => (draft ? null : <BaseLayer room={room} view={view} />)}
       edits={edits}
       trail={trail}
       onTap={tap}

@@ -9,7 +9,7 @@ import { bodyOf } from '../../data/merge.ts';
 import { write } from '../../data/write.ts';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { AreasLayer, PinsLayer, TapsLayer } from '../../sheet/areas-layer.tsx';
-import { PiecesLayer, TrimLayer } from '../../sheet/pieces-layer.tsx';
+import { PieceLabels, PiecesLayer, TrimLayer } from '../../sheet/pieces-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import { Button } from '../../ui/button.tsx';
@@ -97,14 +97,16 @@ export function StripStage(props: StageProps) {
     const hit = stacks.find((stack) => inRegion(stack.region, x, y));
     return hit ? setArea(hit.label) : undefined;
   };
+  const cuts = tab === 'work' && onSheet === 'cuts' ? (cutPack?.cut ?? null) : null;
   const sheet = (
     <Sheet
+      fixtureNames={!cuts}
       room={room}
       description={`${room.name}: ${layers.length} layers. ${cutPack?.cut && tab === 'work' ? `${cutPack.cut.pieces.length} pieces to cut.` : ''}`}
       onTap={tap}
       under={(view) =>
-        tab === 'work' && cutPack?.cut && onSheet === 'cuts' ? (
-          <PiecesLayer cut={cutPack.cut} view={view} />
+        cuts ? (
+          <PiecesLayer cut={cuts} view={view} />
         ) : (
           <AreasLayer
             stacks={stacks}
@@ -115,6 +117,7 @@ export function StripStage(props: StageProps) {
       }
       over={(view) => (
         <>
+          {cuts ? <PieceLabels cut={cuts} view={view} /> : null}
           {tab === 'work' && strip?.trimOff && (onSheet === 'trim' || !cutPack?.cut) ? (
             <TrimLayer trim={strip.trim} corners={plan.corners} view={view} />
           ) : null}
@@ -147,7 +150,7 @@ export function StripStage(props: StageProps) {
           </View>
         }
       >
-        <View style={styles.tabs} role="tablist" accessibilityLabel="Strip-out">
+        <View style={styles.tabs} role="group" accessibilityLabel="Strip-out">
           {TABS.map((t) => (
             <Button
               key={t.tab}
