@@ -49,8 +49,30 @@ async function shot(name, viewport, path, act = async () => undefined) {
 const button = (name) => (page) => page.getByRole('button', { name }).first().click();
 await shot('site-book-phone', PHONE, '/');
 await shot('site-book-wide', WIDE, '/');
-await shot('room-phone', PHONE, '/rooms/demo-parlour/room');
-await shot('room-wide', WIDE, '/rooms/demo-parlour/room');
+await shot('room-phone', PHONE, '/rooms/demo-kitchen/room');
+await shot('room-wide', WIDE, '/rooms/demo-kitchen/room', button('Fixtures and islands'));
+await shot('walk-phone', PHONE, '/rooms/demo-kitchen/room', async (page) => {
+  await button(/^Walk the walls/)(page);
+  for (const [length, turn] of [
+    ['4200', 'Left'],
+    ['2400', 'Left'],
+    ['1400', 'Right'],
+    ['1400', 'Left'],
+  ]) {
+    await page.keyboard.type(length);
+    await page.keyboard.press('Enter');
+    await button(turn)(page);
+  }
+});
+await shot('layers-phone', PHONE, '/rooms/demo-kitchen/strip');
+await shot('hazards-wide', WIDE, '/rooms/demo-kitchen/strip', button('Hazards'));
+await shot('decide-phone', PHONE, '/rooms/demo-wash-house/strip', button('Decide'));
+await shot('strip-wide', WIDE, '/rooms/demo-wash-house/strip', async (page) => {
+  await button('Decide')(page);
+  await button(/^Take up/)(page);
+  await button('Work')(page);
+});
+await shot('strip-phone', PHONE, '/rooms/demo-wash-house/strip', button('Work'));
 await shot('run-inches-phone', PHONE, '/rooms/demo-hall/flat');
 await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
   await button(/Units: feet/)(page);
