@@ -38,7 +38,7 @@ const WIDE = { width: 1280, height: 800 };
 async function shot(name, viewport, path, act = async () => undefined) {
   const page = await browser.newPage({ viewport });
   await page.goto(base + path);
-  await page.waitForTimeout(3500);
+  await page.waitForTimeout(path === '/' ? 12_000 : 3500);
   await act(page);
   await page.waitForTimeout(1200);
   await page.screenshot({ path: join(out, `${name}.png`) });

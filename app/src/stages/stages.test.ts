@@ -1,0 +1,31 @@
+import type { RoomPicture } from '@maquette/core';
+import { marksOf } from './stages.ts';
+
+const picture = (
+  criteria: [string, 'stop' | 'work' | 'measure' | 'lay'][],
+  verdict: 'stop' | 'work' | 'lay' | 'measure',
+) => ({ verdict, criteria: criteria.map(([id, v]) => ({ id, verdict: v })) }) as unknown as RoomPicture;
+
+test('each plank carries its own criteria: a shut gate marks strip-out and leaves flatness its own word', () => {
+  const marks = marksOf(
+    true,
+    picture(
+      [
+        ['hazard-gate', 'stop'],
+        ['strip-work', 'work'],
+        ['flat', 'lay'],
+      ],
+      'stop',
+    ),
+  );
+  expect(marks).toEqual({ room: 'lay', strip: 'stop', flat: 'lay', plan: 'stop' });
+});
+
+test('a bare base has nothing to strip; a room without a way in is still to be measured', () => {
+  expect(marksOf(false, picture([['flat', 'measure']], 'measure'))).toEqual({
+    room: 'measure',
+    strip: 'lay',
+    flat: 'measure',
+    plan: 'measure',
+  });
+});

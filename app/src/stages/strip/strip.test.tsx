@@ -1,0 +1,152 @@
+import '@testing-library/jest-dom';
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { LAYERS, type Layer, type LayerKind } from '@maquette/core/layers';
+import { SHIPPED_CARDS } from '@maquette/core/coverings';
+import { BLANK_SHAPE, newOpening, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '@maquette/core/room';
+import { NO_STRIP_FACTS, planStripOut, stripContext, type StripFacts } from '@maquette/core/stripout';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { hoursWords, moneyWords } from './amounts.ts';
+import { ChooseTab } from './choose-tab.tsx';
+import { Section } from './section.tsx';
+import { Steps } from './steps.tsx';
+import { tapChange } from './tap-change.ts';
+
+const mockWrite = jest.fn((_words: string, _changes: unknown[]) => Promise.resolve({ ok: true }));
+jest.mock('../../data/write.ts', () => ({ write: (words: string, changes: unknown[]) => mockWrite(words, changes) }));
+jest.mock('../../data/photos.ts', () => ({ keepPhoto: jest.fn(), pictureUrl: () => new Promise(() => undefined) }));
+jest.mock('../../data/use-facts.ts', () => ({}));
+
+const layer = (kind: LayerKind, part: Partial<Layer> = {}): Layer => ({
+  id: `layer-${kind}`,
+  kind,
+  rank: 0,
+  thicknessMm: LAYERS[kind].thicknessMm,
+  fixing: LAYERS[kind].fixing,
+  year: null,
+  yearOf: 'unknown',
+  condition: 'sound',
+  where: [],
+  seams: [],
+  groutMm: null,
+  groutDepthMm: null,
+  lippageMm: null,
+  foundAt: 'survey',
+  note: '',
+  ...part,
+});
+
+const room: RoomFacts = {
+  id: 'room-1',
+  jobId: 'job-1',
+  name: 'Room',
+  rank: 0,
+  ...BLANK_SHAPE,
+  walls: rectangleWalls(4000, 3000),
+  openings: [{ ...newOpening('d', 0, 100, 800), beyondLevelMm: -4 }],
+  baseKind: 'panels-on-joists',
+  base: { ...UNKNOWN_BASE, heating: 'none' },
+  cardId: 'shipped-laminate',
+  units: 'metric',
+  spacingMm: null,
+  contactsOnly: false,
+};
+
+function standing(facts: Partial<StripFacts>) {
+  const strip = { ...NO_STRIP_FACTS, country: { country: 'GB', asbestosFrom: null, leadFrom: null }, ...facts };
+  const plan = planStripOut(
+    stripContext(
+      room,
+      SHIPPED_CARDS.find((c) => c.id === 'shipped-laminate')!,
+      strip,
+    ),
+  );
+  const shown = {
+    room: { ...room, version: 1 },
+    job: { currency: '£' },
+    strip,
+    layers: strip.layers,
+    ticks: strip.ticks,
+    taps: strip.taps,
+    photos: [],
+  } as unknown as ShownRoom;
+  return { plan, shown };
+}
+
+beforeEach(() => mockWrite.mockClear());
+
+test('three ways side by side: level, step at the door, and taking up suspect vinyl shut with its reason', async () => {
+  const { plan, shown } = standing({ layers: [layer('sheet-resilient')] });
+  render(<ChooseTab shown={shown} room={room} comparisons={plan.comparisons} />);
+  const table = screen.getByRole('table', { name: 'Side by side' });
+  const cells = (label: string) =>
+    within(within(table).getByText(label).closest('[role=row]') as HTMLElement)
+      .getAllByRole('cell')
+      .map((c) => c.textContent);
+  expect(cells('May it be?')).toEqual(['yes', 'gate shut', 'gate shut']);
+  // Laminate 8 mm: over the vinyl +8; skimmed 1.5 more; the vinyl's 2 mm less when it goes. The door lies 4 mm lower.
+  expect(cells('New level, mm')).toEqual(['+8', '+9.5', '+6']);
+  expect(cells('Step, door in W1')).toEqual(['+12', '+13.5', '+10']);
+  expect(screen.getByTestId('option-remove')).toHaveTextContent(
+    /suspect for asbestos.*Who decides: licensed contractor/,
+  );
+  expect(within(screen.getByTestId('option-remove')).getByRole('button')).toBeDisabled();
+  await userEvent.click(within(screen.getByTestId('option-keep')).getByRole('button'));
+  expect(mockWrite).toHaveBeenCalledWith('Sheet vinyl or lino: keep and cover', [
+    expect.objectContaining({
+      kind: 'answers',
+      body: { topic: 'layer/layer-sheet-resilient', value: 'keep', note: '' },
+    }),
+  ]);
+});
+
+test('a stopped step cannot be ticked and says who decides; an open one is ticked with its time', async () => {
+  const answers = [{ id: 'a', topic: 'layer/layer-resilient-tile', value: 'remove', note: '' }];
+  const { plan, shown } = standing({ layers: [layer('resilient-tile')], answers });
+  render(<Steps shown={shown} plan={plan} />);
+  expect(screen.getByRole('checkbox', { name: /Take up the resilient tile, stopped/ })).toHaveAttribute(
+    'aria-disabled',
+    'true',
+  );
+  expect(screen.queryByText(/Warm a few tiles/)).toBeNull();
+  await userEvent.click(screen.getByRole('checkbox', { name: 'Close and tape the door in W1' }));
+  expect(mockWrite).toHaveBeenCalledWith('Done: Close and tape the door in W1', [
+    expect.objectContaining({ kind: 'ticks', body: expect.objectContaining({ key: 'dust/opening/d' }) }),
+  ]);
+});
+
+test('a section names its layers from the top down, for those who do not see it', () => {
+  const layers = [layer('carpet'), layer('overlay-panel')];
+  const stack = { where: [], region: [], label: 'A', areaM2: 12, layers, thicknessMm: 18 };
+  render(<Section stack={stack} baseKind="panels-on-joists" units="metric" />);
+  expect(screen.getByRole('img')).toHaveAccessibleName(
+    'Section: Carpet and pad 12 mm, Overlay panel 6 mm, over Panels on joists',
+  );
+});
+
+test('a point of the tapping grid goes from nothing to full to hollow and back', () => {
+  const at = { xMm: 250, yMm: 750 };
+  const given = (sound: 'sound' | 'hollow' | null) =>
+    standing({
+      layers: [layer('tile-thin-bed')],
+      taps: sound === null ? [] : [{ id: 't', layerId: 'layer-tile-thin-bed', ...at, sound }],
+    }).shown;
+  const change = (sound: 'sound' | 'hollow' | null) => tapChange(given(sound), 'layer-tile-thin-bed', at);
+  expect(change(null).body).toMatchObject({ sound: 'sound' });
+  expect(change('sound').body).toMatchObject({ sound: 'hollow' });
+  expect(change('hollow').deleted).toBe(true);
+});
+
+test('hours and money are said as people say them', () => {
+  expect([hoursWords(0), hoursWords(0.02), hoursWords(0.5), hoursWords(2.34)]).toEqual([
+    'none',
+    '5 min',
+    '30 min',
+    '2.3 h',
+  ]);
+  expect([moneyWords(1234.4, '£'), moneyWords(80, 'EUR'), moneyWords(7, '')]).toEqual([
+    '£1\u2009234',
+    'EUR\u200980',
+    '7',
+  ]);
+});
