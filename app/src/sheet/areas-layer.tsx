@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import { LAYERS, type AreaStack, type LayerSpec, type Tap } from '@maquette/core/layers';
-import type { Region } from '@maquette/core/room';
+import { centreOf } from '@maquette/core/room';
 import type { TapResult } from '@maquette/core/stripout';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
@@ -60,7 +60,7 @@ export const AreasLayer = memo(function AreasLayer({
       </G>
       {stacks.length > 1
         ? stacks.map((stack) => {
-            const [x, y] = toPx(view, ...middleOf(stack.region));
+            const [x, y] = toPx(view, ...centreOf(stack.region[0]!));
             return (
               <G key={stack.label}>
                 <Rect x={x - 13} y={y - 13} width={26} height={26} fill={palette.chalk} />
@@ -81,16 +81,6 @@ export const AreasLayer = memo(function AreasLayer({
     </G>
   );
 });
-
-/** Somewhere inside a region: the mean of its largest outer ring is near enough for a letter. */
-function middleOf(region: Region): [number, number] {
-  const ring = region.reduce(
-    (best, part) => (part[0]!.length > 0 && best.length === 0 ? part[0]! : best),
-    [] as Region[number][number],
-  );
-  const n = ring.length || 1;
-  return [ring.reduce((sum, p) => sum + p[0], 0) / n, ring.reduce((sum, p) => sum + p[1], 0) / n];
-}
 
 /** The tapping grid: a ring where nothing was tapped, a cross where it sounded full, a filled disc where hollow. */
 export const TapsLayer = memo(function TapsLayer({

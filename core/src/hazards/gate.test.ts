@@ -1,5 +1,5 @@
 import { UNKNOWN_BASE } from '../room/index.ts';
-import type { Layer, Sample } from '../layers/index.ts';
+import { newLayer, type Layer, type Sample } from '../layers/index.ts';
 import {
   gateOf,
   materialsOf,
@@ -13,24 +13,8 @@ import {
   type MethodSpec,
 } from './index.ts';
 
-const layer = (part: Partial<Layer> = {}): Layer => ({
-  id: 'layer-1',
-  kind: 'sheet-resilient',
-  rank: 0,
-  thicknessMm: 2,
-  fixing: 'glued',
-  year: null,
-  yearOf: 'unknown',
-  condition: 'sound',
-  where: [],
-  seams: [],
-  groutMm: null,
-  groutDepthMm: null,
-  lippageMm: null,
-  foundAt: 'survey',
-  note: '',
-  ...part,
-});
+const layer = (part: Partial<Layer> = {}): Layer =>
+  newLayer('layer-1', part.kind ?? 'sheet-resilient', { fixing: 'glued', ...part });
 
 const sample = (part: Partial<Sample>): Sample => ({
   id: `s-${part.part}`,

@@ -1,5 +1,6 @@
 import { liesWithin, type Where } from '../room/index.ts';
-import { LAYERS, type Condition, type Fixing, type LayerKind, type Part } from './kinds.ts';
+import type { Condition, Fixing, LayerKind, Part } from './kinds.ts';
+import { LAYERS } from './table.ts';
 
 /** A known seam of a layer, as a line on the sheet. */
 export interface Seam {
@@ -28,6 +29,29 @@ export interface Layer {
   /** Found by survey, or during strip-out. */
   foundAt: 'survey' | 'strip-out';
   note: string;
+}
+
+/** A layer as its kind usually is: what is not known yet is null or unknown. */
+export function newLayer(id: string, kind: LayerKind, part: Partial<Layer> = {}): Layer {
+  const spec = LAYERS[kind];
+  return {
+    id,
+    kind,
+    rank: 0,
+    thicknessMm: spec.thicknessMm,
+    fixing: spec.fixing,
+    year: null,
+    yearOf: 'unknown',
+    condition: 'sound',
+    where: [],
+    seams: [],
+    groutMm: null,
+    groutDepthMm: null,
+    lippageMm: null,
+    foundAt: 'survey',
+    note: '',
+    ...part,
+  };
 }
 
 /** A laboratory's answer for one material of one layer in one area. `trim` stands for painted skirting and frames. */

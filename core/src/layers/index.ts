@@ -1,3 +1,4 @@
 export * from './facts.ts';
 export * from './kinds.ts';
 export * from './section.ts';
+export * from './table.ts';

@@ -89,6 +89,19 @@ export function inRegion(region: Region, x: number, y: number): boolean {
   return inside;
 }
 
+/** Centre of area of a part's outer ring. */
+export function centreOf(part: RegionPart): [number, number] {
+  let [x, y, twice] = [0, 0, 0];
+  const ring = part[0]!;
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const cross = ring[j]![0] * ring[i]![1] - ring[i]![0] * ring[j]![1];
+    x += (ring[j]![0] + ring[i]![0]) * cross;
+    y += (ring[j]![1] + ring[i]![1]) * cross;
+    twice += cross;
+  }
+  return Math.abs(twice) < 1 ? [ring[0]![0], ring[0]![1]] : [x / (3 * twice), y / (3 * twice)];
+}
+
 /** Outer ring of a part as a polygon. */
 export function outerOf(part: RegionPart): Polygon {
   return part[0]!.map(([xMm, yMm]): PointMm => ({ xMm, yMm }));

@@ -1,10 +1,12 @@
 export * from './context.ts';
-export * from './cut-plan.ts';
+export type { Cut, Cutting, CutPiece, Guides, PieceLimits } from './cut-frame.ts';
+export { cutIntoPieces, plainGrid } from './cut-plan.ts';
 export * from './debris.ts';
 export * from './facts.ts';
 export * from './options.ts';
 export * from './pieces.ts';
 export * from './plan.ts';
+export type { Pack, Step } from './steps.ts';
 export * from './prepare.ts';
 export * from './removal.ts';
 export * from './tile.ts';

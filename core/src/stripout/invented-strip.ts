@@ -1,29 +1,12 @@
 import { SHIPPED_CARDS } from '../coverings/index.ts';
-import { LAYERS, type Layer, type LayerKind } from '../layers/index.ts';
+import { newLayer, type Layer, type LayerKind } from '../layers/index.ts';
 import { BLANK_SHAPE, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '../room/index.ts';
 import { stripContext } from './context.ts';
 import { NO_STRIP_FACTS, type StripContext, type StripFacts } from './facts.ts';
 
-/** A layer of a kind as it usually is, for tests. */
+/** A layer of a kind as it usually is, documented as made in 2015. */
 export function layerOf(kind: LayerKind, part: Partial<Layer> = {}): Layer {
-  return {
-    id: `layer-${kind}`,
-    kind,
-    rank: 0,
-    thicknessMm: LAYERS[kind].thicknessMm,
-    fixing: LAYERS[kind].fixing,
-    year: 2015,
-    yearOf: 'layer',
-    condition: 'sound',
-    where: [],
-    seams: [],
-    groutMm: null,
-    groutDepthMm: null,
-    lippageMm: null,
-    foundAt: 'survey',
-    note: '',
-    ...part,
-  };
+  return newLayer(`layer-${kind}`, kind, { year: 2015, yearOf: 'layer', ...part });
 }
 
 /** A room of 4 by 3 m in a country whose bans let a documented 2015 go, with laminate to come. */

@@ -1,5 +1,6 @@
 import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 import {
+  centreOf,
   common,
   distanceMm,
   entryPoint,
@@ -15,7 +16,8 @@ import {
   type Region,
   type RegionPart,
 } from '../room/index.ts';
-import { cutIntoPieces, type Cut, type Guides, type PieceLimits } from './cut-plan.ts';
+import type { Cut, Guides, PieceLimits } from './cut-frame.ts';
+import { cutIntoPieces } from './cut-plan.ts';
 import type { StripContext } from './facts.ts';
 import { holesOf, layerRegion, rateOf } from './options.ts';
 
@@ -71,18 +73,6 @@ export function longestWallRad(ctx: StripContext): number {
   return turn;
 }
 
-function middleOf(part: RegionPart): [number, number] {
-  let [x, y, twice] = [0, 0, 0];
-  const ring = part[0]!;
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const cross = ring[j]![0] * ring[i]![1] - ring[i]![0] * ring[j]![1];
-    x += (ring[j]![0] + ring[i]![0]) * cross;
-    y += (ring[j]![1] + ring[i]![1]) * cross;
-    twice += cross;
-  }
-  return Math.abs(twice) < 1 ? [ring[0]![0], ring[0]![1]] : [x / (3 * twice), y / (3 * twice)];
-}
-
 /** Greatest size of a piece for the way a layer is cut, or null where it is not cut at all. */
 export function limitsOf(ctx: StripContext, layers: readonly Layer[]): PieceLimits | null {
   const cut = LAYERS[layers.at(-1)!.kind].cut;
@@ -133,8 +123,8 @@ export function cutPlanOf(ctx: StripContext, layers: readonly Layer[]): CutPlan 
   const frontMmSum = fronts.reduce((sum, cut) => sum + Math.hypot(cut.to[0] - cut.from[0], cut.to[1] - cut.from[1]), 0);
   const entry = entryPoint(ctx.room, ctx.plan);
   const all = [
-    ...sawing.pieces.map((piece) => ({ ...piece, undercut: false, at: middleOf(piece.part) })),
-    ...undercut.pieces.map((piece) => ({ ...piece, undercut: true, at: middleOf(piece.part) })),
+    ...sawing.pieces.map((piece) => ({ ...piece, undercut: false, at: centreOf(piece.part) })),
+    ...undercut.pieces.map((piece) => ({ ...piece, undercut: true, at: centreOf(piece.part) })),
   ].sort(
     (a, b) =>
       Math.hypot(a.at[0] - entry.xMm, a.at[1] - entry.yMm) - Math.hypot(b.at[0] - entry.xMm, b.at[1] - entry.yMm),

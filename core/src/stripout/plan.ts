@@ -1,37 +1,13 @@
-import { LAYERS, answerTo, fromTheTop, layerName, type Layer } from '../layers/index.ts';
-import { gateOf, mayDo, type Caution, type LayerGate, type Stop } from '../hazards/index.ts';
-import { perimeterMm } from '../room/index.ts';
+import { gateOf, type LayerGate } from '../hazards/index.ts';
+import { LAYERS, answerTo, fromTheTop, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
 import { debrisOf, type DebrisTotal } from './debris.ts';
 import { compareLayers, HIRE_WORDS, layerAreaM2, rateOf, type Comparison } from './options.ts';
-import { cutPlanOf, packName, sawDepthOf, type CutPlan, type SawDepth } from './pieces.ts';
-import { dustPlan, fixturesOut, leftAtOpenings, type Ask } from './prepare.ts';
+import { cutPlanOf, packName, sawDepthOf } from './pieces.ts';
+import { dustPlan, fixturesOut, leftAtOpenings } from './prepare.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
+import { asSteps, cleanStep, clearing, mendStep, packSteps, trimSteps, type Pack, type Step } from './steps.ts';
 import { trimPieces, type TrimPiece } from './trim.ts';
-
-/** One step of the work, in the order it is done. */
-export interface Step {
-  key: string;
-  group: 'clear' | 'dust' | 'fixtures' | 'trim' | 'layer' | 'edges' | 'clean';
-  words: string;
-  lines: string[];
-  hours: number;
-  /** Why it may not be done yet; empty when it may. */
-  stops: Stop[];
-  cautions: Caution[];
-  layerIds: string[];
-  doneAt: string | null;
-}
-
-/** Layers that come up as one, with how they are cut. */
-export interface Pack {
-  key: string;
-  layerIds: string[];
-  words: string;
-  areaM2: number;
-  cut: CutPlan | null;
-  saw: SawDepth | null;
-}
 
 export interface StripPlan {
   comparisons: Comparison[];
@@ -143,155 +119,6 @@ export function planStripOut(ctx: StripContext): StripPlan {
       .flatMap((gate) =>
         gate.materials.filter((m) => m.state === 'positive' || m.state === 'shut').map((m) => m.words),
       ),
-  };
-}
-
-type Undone = Omit<Step, 'doneAt'>;
-
-function asSteps(group: Step['group'], asks: readonly Ask[]): Undone[] {
-  return asks.map((ask) => ({ cautions: [], ...ask, group, stops: [], layerIds: [] }));
-}
-
-/** What must be settled before anything is touched. */
-function clearing(ctx: StripContext, going: readonly Layer[]): Undone[] {
-  const steps: Undone[] = [];
-  for (const layer of going) {
-    const gate = mayAll(ctx, removalOf(layer).methods, layer);
-    if (gate.allowed) continue;
-    steps.push({
-      key: `clear/${layer.id}`,
-      group: 'clear',
-      words: `Laboratory result for the ${layerName(layer).toLowerCase()}, before it is touched`,
-      lines: ['A competent person takes the samples; each material is its own sample'],
-      hours: 0,
-      stops: gate.stops,
-      cautions: [],
-      layerIds: [layer.id],
-    });
-  }
-  const wet = ctx.room.fixtures.some((f) => ['toilet', 'radiator', 'appliance', 'bath'].includes(f.kind));
-  if (going.length > 0 && wet)
-    steps.push({
-      key: 'clear/services',
-      group: 'clear',
-      words: 'Gas, water and electricity isolated by the trade that may',
-      lines: [],
-      hours: 0.25,
-      stops: [],
-      cautions: [],
-      layerIds: [],
-    });
-  return steps;
-}
-
-function trimSteps(ctx: StripContext, trim: readonly TrimPiece[]): Undone[] {
-  const gate = mayDo(ctx.hazards, 'lever-trim', { layers: [], trim: true });
-  return ctx.plan.corners.flatMap((_, wall): Undone[] => {
-    const pieces = trim.filter((piece) => piece.wall === wall);
-    if (pieces.length === 0) return [];
-    const metres = pieces.reduce((sum, piece) => sum + piece.lengthMm, 0) / 1000;
-    return [
-      {
-        key: `trim/W${wall + 1}`,
-        group: 'trim',
-        words: `Skirting off, wall W${wall + 1}: ${pieces.map((p) => p.label).join(', ')}`,
-        lines: [
-          'Score paint and caulk first, lever at the studs or the bottom plate',
-          'Label each piece on its back, denail from the back',
-        ],
-        hours: metres * ctx.figure('skirting-h-m'),
-        stops: gate.stops,
-        cautions: gate.cautions,
-        layerIds: [],
-      },
-    ];
-  });
-}
-
-function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]): Undone[] {
-  const layers = pack.layerIds.map((id) => going.find((l) => l.id === id)!);
-  const lead = layers.at(-1)!;
-  const gates = layers.map((layer) => mayAll(ctx, removalOf(layer).methods, layer));
-  const shut = gates.find((gate) => !gate.allowed);
-  const sawStop = pack.saw?.stop
-    ? [{ hazard: 'heating', words: pack.saw.stop, decides: 'heating or electrical trade' }]
-    : [];
-  const lines: string[] = [];
-  if (!shut) {
-    if (pack.saw) lines.push(`Saw set to ${Math.round(pack.saw.depthMm * 10) / 10} mm`);
-    if (pack.cut)
-      lines.push(`${pack.cut.pieces.length} pieces, heaviest ${Math.round(pack.cut.heaviestKg * 10) / 10} kg`);
-    lines.push(...removalOf(lead).steps);
-  }
-  const steps: Undone[] = [
-    {
-      key: `layer/${pack.key}`,
-      group: 'layer',
-      words: `Take up the ${pack.words}`,
-      lines,
-      hours:
-        layers.reduce((sum, l) => sum + layerAreaM2(ctx, l) * rateOf(ctx, l, 'hours'), 0) +
-        ((pack.cut?.undercutMm ?? 0) / 1000) * ctx.figure('undercut-h-m'),
-      stops: [...(shut?.stops ?? []), ...sawStop],
-      cautions: [...new Map(gates.flatMap((g) => g.cautions).map((c) => [c.id, c])).values()],
-      layerIds: pack.layerIds,
-    },
-  ];
-  const openM = ctx.room.openings.reduce((sum, o) => sum + o.widthMm, 0) / 1000;
-  const roundM = perimeterMm(ctx.plan.corners) / 1000 - openM;
-  if (lead.fixing === 'tacked' && !shut)
-    steps.push({
-      key: `edges/gripper/${pack.key}`,
-      group: 'edges',
-      words: `Lever ${Math.round(roundM * 10) / 10} m of gripper off at its nails`,
-      lines: ['Pieces into a rigid box', 'Staples scraped or pulled'],
-      hours: roundM * ctx.figure('gripper-h-m'),
-      stops: [],
-      cautions: gates[0]!.cautions.filter((c) => c.id === 'gripper'),
-      layerIds: pack.layerIds,
-    });
-  if (layers.some((l) => l.fixing === 'stapled') && !shut) {
-    const pull = (answerTo(ctx.facts.answers, 'school/staples') ?? 'pull') === 'pull';
-    steps.push({
-      key: `edges/staples/${pack.key}`,
-      group: 'edges',
-      words: pull ? 'Pull the staples left behind, rocking with pliers' : 'Sink the staples left behind',
-      lines: pull ? [] : ['Only under a panel or a pad'],
-      hours: pack.areaM2 * ctx.figure(pull ? 'staples-h-m2' : 'sink-h-m2'),
-      stops: [],
-      cautions: [],
-      layerIds: pack.layerIds,
-    });
-  }
-  return steps;
-}
-
-function mendStep(ctx: StripContext, layer: Layer): Undone {
-  const good = makeGoodOf(layer)!;
-  const gate = mayAll(ctx, good.methods, layer);
-  return {
-    key: `good/${layer.id}`,
-    group: 'layer',
-    words: `${good.words}: ${layerName(layer).toLowerCase()}`,
-    lines: ctx.card.kind === 'glue-down-vinyl' ? ['Rub down any trowel mark: it shows'] : [],
-    hours: layerAreaM2(ctx, layer) * ctx.figure(good.hours),
-    stops: gate.stops,
-    cautions: gate.cautions,
-    layerIds: [layer.id],
-  };
-}
-
-function cleanStep(ctx: StripContext, going: readonly Layer[]): Undone {
-  const mineral = going.some((l) => LAYERS[l.kind].dust === 'silica');
-  return {
-    key: 'clean/vacuum',
-    group: 'clean',
-    words: 'Vacuum the base, mark what is found',
-    lines: [mineral ? 'Class M or H vacuum, never swept' : 'Vacuum, then look along a low lamp'],
-    hours: 0.02 * ctx.plan.corners.length + 0.3,
-    stops: [],
-    cautions: [],
-    layerIds: [],
   };
 }
 

@@ -157,3 +157,53 @@ export const WASH_HOUSE: DemoRoom = {
   ],
   tapped: [{ layerId: 'demo-wash-tile', hollowAt: [[2250, 250]], upTo: 99 }],
 };
+
+/** A cloakroom with vinyl of a documented year beside carpet: its gate is open, and skim or take up is to be decided. */
+export const CLOAKROOM: DemoRoom = {
+  slug: 'cloakroom',
+  name: 'Cloakroom',
+  walls: [4200, 2400, 4200, 2400].map((lengthMm) => ({ lengthMm, turnDeg: 90 })),
+  openings: [
+    {
+      wall: 0,
+      fromMm: 500,
+      widthMm: 900,
+      hinge: 'start',
+      swing: 'out',
+      beyond: 'carpet',
+      beyondLevelMm: 8,
+    },
+  ],
+  fixtures: [
+    { kind: 'radiator', name: '', xMm: 2900, yMm: 2330, widthMm: 1200, depthMm: 100, turnDeg: 180, heightMm: 150 },
+    { kind: 'pipe', name: '', xMm: 2250, yMm: 2320, widthMm: 22, depthMm: 22, turnDeg: 0, round: true },
+    { kind: 'column', name: '', xMm: 3300, yMm: 1100, widthMm: 260, depthMm: 260, turnDeg: 0 },
+  ],
+  lines: [{ id: 'demo-cloakroom-line', name: 'line 1', axMm: 1700, ayMm: 0, bxMm: 1700, byMm: 2400 }],
+  baseKind: 'cement-screed',
+  base: { slabMm: 65, beneath: 'ground', grade: 'on', heating: 'none' },
+  cardId: 'shipped-laminate',
+  units: 'metric',
+  bumps: [],
+  fall: [0, 0],
+  readShare: 0,
+  setups: [],
+  layers: [
+    {
+      id: 'demo-cloakroom-carpet',
+      kind: 'carpet',
+      condition: 'worn',
+      where: [{ lineId: 'demo-cloakroom-line', side: 'left' }],
+    },
+    {
+      id: 'demo-cloakroom-vinyl',
+      kind: 'sheet-resilient',
+      thicknessMm: 2,
+      year: 2012,
+      yearOf: 'layer',
+      condition: 'worn',
+      where: [{ lineId: 'demo-cloakroom-line', side: 'right' }],
+      note: 'Invoice of 2012 in the house file',
+    },
+  ],
+};

@@ -1,7 +1,7 @@
 import type { Answer, Layer, Sample } from '@maquette/core/layers';
 import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
 import type { Mark } from '@maquette/core/stripout';
-import { KITCHEN, WASH_HOUSE } from './old-floors.ts';
+import { CLOAKROOM, KITCHEN, WASH_HOUSE } from './old-floors.ts';
 
 /** A smooth bump or hollow: height in mm at its middle, and its half width. */
 export interface Bump {
@@ -150,6 +150,7 @@ export const SCENARIO: readonly DemoJob[] = [
           { name: 'B', fromShare: 0.52, benchMm: 1388.1, closingMm: -0.5 },
         ],
       },
+      CLOAKROOM,
     ],
   },
 ];

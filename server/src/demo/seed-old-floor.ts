@@ -1,4 +1,4 @@
-import { LAYERS } from '@maquette/core/layers';
+import { newLayer } from '@maquette/core/layers';
 import { floorOf, planOf, type Fixture } from '@maquette/core/room';
 import { tapResult } from '@maquette/core/stripout';
 import type { DemoRoom } from './scenario.ts';
@@ -9,25 +9,9 @@ const TAP_MM = 500;
 
 /** What lies on a demo room's floor: layers, results, answers, taps, marks, and the steps already done. */
 export async function seedOldFloor(put: Put, id: string, room: DemoRoom): Promise<void> {
-  for (const [rank, layer] of (room.layers ?? []).entries()) {
-    const spec = LAYERS[layer.kind];
-    const { id: layerId, kind, seams = [], where = [], ...own } = layer;
-    await put('layers', layerId, id, {
-      kind,
-      rank,
-      thicknessMm: own.thicknessMm ?? spec.thicknessMm,
-      fixing: own.fixing ?? spec.fixing,
-      year: own.year ?? null,
-      yearOf: own.yearOf ?? 'unknown',
-      condition: own.condition ?? 'sound',
-      where: [...where],
-      seams: [...seams],
-      groutMm: own.groutMm ?? null,
-      groutDepthMm: own.groutDepthMm ?? null,
-      lippageMm: own.lippageMm ?? null,
-      foundAt: 'survey',
-      note: own.note ?? '',
-    });
+  for (const [rank, { id: layerId, kind, ...own }] of (room.layers ?? []).entries()) {
+    const { id: _, where, seams, ...body } = newLayer(layerId, kind, { rank, ...own });
+    await put('layers', layerId, id, { ...body, where: [...where], seams: [...seams] });
   }
   for (const { id: sampleId, ...sample } of room.samples ?? [])
     await put('samples', sampleId, id, { ...sample, where: [], note: '' });

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { BASE_KINDS, BASE_WORDS, type RoomFacts } from '@maquette/core/room';
-import { LAYER_KINDS, LAYERS, type LayerKind } from '@maquette/core/layers';
+import { LAYER_KINDS, LAYERS, newLayer, type LayerKind } from '@maquette/core/layers';
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@maquette/core/stripout';
 import { useState } from 'react';
 import { newId } from '../../data/ids.ts';
@@ -12,7 +12,6 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
-import { newLayer } from './layers-tab.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -32,7 +31,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
         kind: 'layers',
         id: newId(),
         roomId: room.id,
-        body: { ...newLayer(kind, rank, []), foundAt: 'strip-out' } as never,
+        body: bodyOf(newLayer('found', kind, { rank, foundAt: 'strip-out' })) as never,
       },
     ]);
   };

@@ -12,7 +12,7 @@ import {
   type Layer,
   type Seam,
 } from '@maquette/core/layers';
-import { planOf, wallName, type RoomFacts } from '@maquette/core/room';
+import { centreOf, planOf, wallName, type RoomFacts } from '@maquette/core/room';
 import { bodyOf } from '../../data/merge.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
@@ -182,12 +182,10 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
 }
 
 function middleOf(stacks: readonly AreaStack[], layer: Layer): { xMm: number; yMm: number } | null {
-  const ring = stacks.find((s) => s.layers.some((l) => l.id === layer.id))?.region[0]?.[0];
-  if (!ring) return null;
-  return {
-    xMm: Math.round(ring.reduce((sum, p) => sum + p[0], 0) / ring.length),
-    yMm: Math.round(ring.reduce((sum, p) => sum + p[1], 0) / ring.length),
-  };
+  const part = stacks.find((s) => s.layers.some((l) => l.id === layer.id))?.region[0];
+  if (!part) return null;
+  const [x, y] = centreOf(part);
+  return { xMm: Math.round(x), yMm: Math.round(y) };
 }
 
 /** Seams as they are taped: so far off a wall, running along it. */

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { LAYER_KINDS, LAYERS, layerName, type AreaStack, type Layer, type LayerKind } from '@maquette/core/layers';
+import {
+  LAYER_KINDS,
+  LAYERS,
+  layerName,
+  newLayer,
+  type AreaStack,
+  type Layer,
+  type LayerKind,
+} from '@maquette/core/layers';
 import type { LayerGate } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, unitLabel } from '@maquette/core/units';
@@ -28,27 +36,6 @@ interface Props {
   onTapping: (on: boolean) => void;
 }
 
-/** A layer of a kind as it usually is; `rank` sets it among the others. */
-export function newLayer(kind: LayerKind, rank: number, where: Layer['where']): Omit<Layer, 'id'> {
-  const spec = LAYERS[kind];
-  return {
-    kind,
-    rank,
-    thicknessMm: spec.thicknessMm,
-    fixing: spec.fixing,
-    year: null,
-    yearOf: 'unknown',
-    condition: 'sound',
-    where,
-    seams: [],
-    groutMm: null,
-    groutDepthMm: null,
-    lippageMm: null,
-    foundAt: 'survey',
-    note: '',
-  };
-}
-
 /** What lies there, from the top down, drawn as a section and as a list. */
 export function LayersTab(props: Props) {
   const { shown, room, stacks, gates, area, onArea, open, onOpen } = props;
@@ -62,7 +49,12 @@ export function LayersTab(props: Props) {
     setAdding(false);
     onOpen(id);
     void write(`${LAYERS[kind].words} put in`, [
-      { kind: 'layers', id, roomId: room.id, body: newLayer(kind, rank, stack?.where ?? []) as never },
+      {
+        kind: 'layers',
+        id,
+        roomId: room.id,
+        body: bodyOf(newLayer(id, kind, { rank, where: stack?.where ?? [] })) as never,
+      },
     ]);
   };
   const swap = (layer: Layer, by: 1 | -1) => {

@@ -131,6 +131,10 @@ export function PlanTab(props: Props) {
         <Words figure>{`Disposal: ${moneyWords(plan.cost.disposal, currency)}`}</Words>
         <Words figure>{`Hire: ${moneyWords(plan.cost.hire, currency)}`}</Words>
         <Words figure>{`Making good: ${moneyWords(plan.cost.making, currency)}`}</Words>
+        <Words size="small" quiet>
+          Hours: each step’s area or length by its rate, one person; days divide them by the crew and the working day.
+          Labour: hours by the hour’s price. Every rate and price stands below with where it comes from.
+        </Words>
       </Fold>
       <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
       <Words>{`The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}</Words>

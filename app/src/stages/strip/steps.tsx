@@ -117,17 +117,19 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
             >{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
           ))
         : null}
-      {open ? (
-        <View style={styles.more}>
-          {step.lines.map((line) => (
-            <Words key={line}>{line}</Words>
-          ))}
-          {step.cautions.map((caution) => (
+      {!done && !stopped
+        ? step.cautions.map((caution) => (
             <Words
               key={caution.id}
               size="small"
               color={palette.verdict.work}
             >{`${caution.words} Who decides: ${caution.decides}.`}</Words>
+          ))
+        : null}
+      {open ? (
+        <View style={styles.more}>
+          {step.lines.map((line) => (
+            <Words key={line}>{line}</Words>
           ))}
           <PhotoStrip shown={shown} about={{ about: 'step', aboutId: step.key, at: null }} />
           {done ? <Button label="Not done after all" hint={step.words} onPress={tick} /> : null}

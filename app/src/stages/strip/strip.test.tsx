@@ -1,7 +1,7 @@
 import '@testing-library/jest-dom';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { LAYERS, type Layer, type LayerKind } from '@maquette/core/layers';
+import { newLayer, type LayerKind } from '@maquette/core/layers';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { BLANK_SHAPE, newOpening, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '@maquette/core/room';
 import { NO_STRIP_FACTS, planStripOut, stripContext, type StripFacts } from '@maquette/core/stripout';
@@ -17,24 +17,7 @@ jest.mock('../../data/write.ts', () => ({ write: (words: string, changes: unknow
 jest.mock('../../data/photos.ts', () => ({ keepPhoto: jest.fn(), pictureUrl: () => new Promise(() => undefined) }));
 jest.mock('../../data/use-facts.ts', () => ({}));
 
-const layer = (kind: LayerKind, part: Partial<Layer> = {}): Layer => ({
-  id: `layer-${kind}`,
-  kind,
-  rank: 0,
-  thicknessMm: LAYERS[kind].thicknessMm,
-  fixing: LAYERS[kind].fixing,
-  year: null,
-  yearOf: 'unknown',
-  condition: 'sound',
-  where: [],
-  seams: [],
-  groutMm: null,
-  groutDepthMm: null,
-  lippageMm: null,
-  foundAt: 'survey',
-  note: '',
-  ...part,
-});
+const layer = (kind: LayerKind) => newLayer(`layer-${kind}`, kind);
 
 const room: RoomFacts = {
   id: 'room-1',
