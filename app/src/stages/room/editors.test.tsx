@@ -1,0 +1,133 @@
+import '@testing-library/jest-dom';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { BLANK_SHAPE, newOpening, rectangleWalls, UNKNOWN_BASE, type RoomFacts, type Wall } from '@maquette/core/room';
+import { LengthField } from '../../ui/length-field.tsx';
+import { PadHost } from '../../ui/pad-panel.tsx';
+import { FixturesEditor } from './fixtures-editor.tsx';
+import { OpeningsEditor } from './openings-editor.tsx';
+import { WalkClosing, WalkWalls } from './walk-walls.tsx';
+
+jest.mock('../../data/use-facts.ts', () => ({ useBook: () => ({ rooms: [] }) }));
+jest.mock('../../data/write.ts', () => ({ write: jest.fn() }));
+
+const room: RoomFacts = {
+  id: 'room-1',
+  jobId: 'job-1',
+  name: 'Room',
+  rank: 0,
+  ...BLANK_SHAPE,
+  walls: rectangleWalls(4000, 3000),
+  baseKind: 'slab-on-ground',
+  base: UNKNOWN_BASE,
+  cardId: 'shipped-laminate',
+  units: 'metric',
+  spacingMm: null,
+  contactsOnly: false,
+};
+const key = async (digits: string) => {
+  for (const digit of digits) await userEvent.click(screen.getByRole('button', { name: digit }));
+  await userEvent.click(screen.getByRole('button', { name: 'Take' }));
+};
+
+test('walls are walked by length and turn, and the rest is offered once it follows', async () => {
+  const done = jest.fn();
+  function Walk() {
+    const [walls, setWalls] = useState<Wall[]>([]);
+    return (
+      <>
+        <WalkWalls units="metric" walls={walls} onWalls={setWalls} onLeave={() => undefined} />
+        <WalkClosing units="metric" walls={walls} onDone={done} />
+      </>
+    );
+  }
+  render(<Walk />);
+  await key('4000');
+  expect(screen.getByText('At the end of W1 turn')).toBeInTheDocument();
+  await userEvent.click(screen.getByRole('button', { name: 'Left' }));
+  await key('3000');
+  await userEvent.click(screen.getByRole('button', { name: 'Left' }));
+  await userEvent.click(screen.getByRole('button', { name: /^Close it with W3 4\s000, W4 3\s000/ }));
+  expect(done).toHaveBeenCalledWith([
+    { lengthMm: 4000, turnDeg: 90 },
+    { lengthMm: 3000, turnDeg: 90 },
+    { lengthMm: 4000, turnDeg: 90 },
+    { lengthMm: 3000, turnDeg: 90 },
+  ]);
+});
+
+test('a wall too short to be one is asked back on the pad, and the walk goes back a wall', async () => {
+  const onWalls = jest.fn();
+  render(
+    <WalkWalls units="metric" walls={[{ lengthMm: 4000, turnDeg: 90 }]} onWalls={onWalls} onLeave={() => undefined} />,
+  );
+  await key('7');
+  expect(screen.getByRole('alert')).toHaveTextContent(/7 mm is out of range: 20 to 60\s000 is taken/);
+  await userEvent.click(screen.getByRole('button', { name: 'Back' }));
+  expect(onWalls).toHaveBeenCalledWith([]);
+});
+
+test('the pad of a field: keyed, taken and closed; below zero where that makes sense', async () => {
+  const taken = jest.fn();
+  render(
+    <PadHost>
+      <LengthField label="Level" mm={null} units="metric" range={{ min: -400, max: 400 }} signed onTaken={taken} />
+    </PadHost>,
+  );
+  await userEvent.click(screen.getByRole('button', { name: /Key Level on the pad/ }));
+  await userEvent.click(screen.getByRole('button', { name: 'Above' }));
+  await key('900');
+  expect(screen.getByRole('alert')).toHaveTextContent('900 mm is out of range: 0 to 400 is taken');
+  for (let i = 0; i < 3; i++) await userEvent.click(screen.getByRole('button', { name: 'Correct' }));
+  await key('12');
+  expect(taken).toHaveBeenCalledWith(-12);
+  expect(screen.queryByRole('dialog')).toBeNull();
+});
+
+test('an opening is put where the wall is free, and one that does not fit is asked back beside the field', async () => {
+  const change = jest.fn(() => Promise.resolve(true));
+  const door = newOpening('d', 0, 100, 800);
+  const { rerender } = render(
+    <OpeningsEditor room={{ ...room, openings: [] }} change={change} chosen={null} onChoose={() => undefined} />,
+  );
+  await userEvent.click(screen.getByRole('button', { name: 'Put a door in W1' }));
+  expect(change).toHaveBeenCalledWith('Door put in', {
+    openings: [expect.objectContaining({ kind: 'door', wall: 0, fromMm: 100, widthMm: 800 })],
+  });
+  change.mockClear();
+  rerender(
+    <OpeningsEditor room={{ ...room, openings: [door] }} change={change} chosen="d" onChoose={() => undefined} />,
+  );
+  const from = screen.getByRole('textbox', { name: /^From the start of W1/ });
+  await userEvent.clear(from);
+  await userEvent.type(from, '3500{enter}');
+  expect(change).not.toHaveBeenCalled();
+  expect(screen.getByText("The door ends at 4300 mm, past the wall's 4000")).toBeInTheDocument();
+  expect(from).toHaveValue('3500');
+});
+
+test('a fixture is set along another wall with its back to it', async () => {
+  const change = jest.fn(() => Promise.resolve(true));
+  const cabinet = {
+    id: 'c',
+    kind: 'cabinet' as const,
+    name: '',
+    xMm: 1000,
+    yMm: 300,
+    widthMm: 1200,
+    depthMm: 600,
+    turnDeg: 0,
+    round: false,
+    heightMm: 150,
+    toeKickMm: 50,
+  };
+  render(
+    <FixturesEditor room={{ ...room, fixtures: [cabinet] }} change={change} chosen="c" onChoose={() => undefined} />,
+  );
+  await userEvent.click(screen.getByRole('radio', { name: 'W2' }));
+  // W2 runs up the right side: 400 mm along it, back at x = 4000.
+  expect(change).toHaveBeenCalledWith('Cabinet changed', {
+    fixtures: [expect.objectContaining({ turnDeg: 90, xMm: 3700, yMm: 1000 })],
+  });
+});
