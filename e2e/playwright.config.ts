@@ -13,9 +13,10 @@ const launchOptions = { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chr
 
 export default defineConfig({
   testDir: './tests',
-  timeout: 60_000,
+  // Files side by side, each with a server of its own; a machine short of memory may take a while over one of them.
+  timeout: 120_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  workers: 2,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   outputDir: '../test-results/e2e',

@@ -73,6 +73,9 @@ export function cacheStored(kind: FactKind, fact: FactOf<FactKind>): void {
       const held = { ...EMPTY_BOOK, ...book };
       return { ...held, [kind]: withFact(held[kind as BookFactKind] as never[], fact as never) };
     });
+    // A room made on this device has nothing in it on the server yet: the screen goes on without asking, and loses nothing open.
+    if (kind === 'rooms' && fact.version === 1)
+      queryClient.setQueryData<RoomFactsAnswer>(roomKey(fact.id), (held) => held ?? EMPTY_ROOM);
     return;
   }
   const roomId = (fact as FactOf<'readings'>).roomId;
