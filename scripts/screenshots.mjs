@@ -36,6 +36,8 @@ const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
 
 async function shot(name, viewport, path, act = async () => undefined) {
+  // `node scripts/screenshots.mjs site-book` refreshes only the views that begin so.
+  if (process.argv[2] && !name.startsWith(process.argv[2])) return;
   const page = await browser.newPage({ viewport });
   await page.goto(base + path);
   await page.waitForTimeout(path === '/' ? 12_000 : 3500);

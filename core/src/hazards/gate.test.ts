@@ -156,6 +156,18 @@ describe('before drilling and fixing', () => {
   });
 });
 
+test('a second base is asked as the first is: an extension of suspended concrete shuts drilling in the room', () => {
+  const extension = { ...UNKNOWN_BASE, kind: 'suspended-concrete' as const, heating: 'none' as const };
+  const base = { layers: [], base: true };
+  expect(mayDo(facts(), 'drill', base).allowed).toBe(true);
+  expect(mayDo(facts({ second: extension }), 'drill', base).stops.map((s) => s.hazard)).toEqual(['tension']);
+  expect(
+    mayDo(facts({ second: { ...extension, kind: 'cement-screed', heating: 'unknown' } }), 'screw', base).stops.map(
+      (s) => s.hazard,
+    ),
+  ).toEqual(['heating']);
+});
+
 describe.each(Object.keys(SITE_HAZARDS))('%s', (topic) => {
   const seen = (value: string) => facts({ answers: [{ id: 'a', topic, value, note: '' }] });
   test('seen, it closes the room to all but looking; made safe, it opens', () => {

@@ -11,6 +11,8 @@ export interface HazardFacts {
   answers: readonly Answer[];
   baseKind: BaseKind;
   base: BaseDetails;
+  /** A second base of the room: what is asked of the base is asked of both. */
+  second?: (BaseDetails & { kind: BaseKind }) | null;
 }
 
 /** What a method touches: layers, the base under them, painted trim. */
@@ -78,9 +80,10 @@ function stopsOfMaterials(method: Method, materials: readonly Material[]): Stop[
 function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
   const spec: MethodSpec = METHODS[method];
   if (!spec.pierces) return [];
+  const bases = [{ ...facts.base, kind: facts.baseKind }, ...(facts.second ? [facts.second] : [])];
   const stops: Stop[] = [];
   const tension = answerTo(facts.answers, 'site/tension') ?? 'unknown';
-  if (facts.baseKind === 'suspended-concrete' && tension !== 'none') {
+  if (bases.some((base) => base.kind === 'suspended-concrete') && tension !== 'none') {
     stops.push({
       hazard: 'tension',
       words: tension === 'unknown' ? 'Whether the slab is post-tensioned is not known' : 'The slab is post-tensioned',
@@ -88,11 +91,12 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
     });
   }
   const located = answerTo(facts.answers, 'site/heating-located') === 'yes';
-  if (facts.base.heating !== 'none' && !located) {
+  const heated = bases.find((base) => base.heating !== 'none');
+  if (heated && !located) {
     stops.push({
       hazard: 'heating',
       words:
-        facts.base.heating === 'unknown'
+        heated.heating === 'unknown'
           ? 'Whether the floor is heated is not recorded'
           : 'Heating pipes or cables are not located',
       decides: 'heating or electrical trade',

@@ -17,6 +17,7 @@ export function stripContext(room: RoomFacts, card: CoveringCard, facts: StripFa
       answers: facts.answers,
       baseKind: room.baseKind,
       base: room.base,
+      second: room.secondBase,
     },
     figure: figuresOf(facts.figures),
   };

@@ -39,6 +39,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
   const layers = shown.layers as unknown as Layer[];
   const year = trimYear(shown.strip.answers);
   const trim = trimState(shown.strip.samples, shown.strip.country, year);
+  const suspended = [room.baseKind, room.secondBase?.kind].includes('suspended-concrete');
   const tension = answers.value('site/tension') ?? 'unknown';
   return (
     <View style={styles.box}>
@@ -112,8 +113,8 @@ export function HazardsTab({ shown, room, gates }: Props) {
           />
         ))}
       </Fold>
-      <Fold title="Before drilling" aside={room.baseKind === 'suspended-concrete' ? tension : ''}>
-        {room.baseKind === 'suspended-concrete' ? (
+      <Fold title="Before drilling" aside={suspended ? tension : ''}>
+        {suspended ? (
           <Choice
             label="Is the slab post-tensioned or prestressed? Who decides: structural engineer"
             inline
