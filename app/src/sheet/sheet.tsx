@@ -33,6 +33,8 @@ interface Props {
   fixtureNames?: boolean;
 }
 
+const NO_FIXTURES: RoomFacts['fixtures'] = [];
+
 /** The room to scale: the same drawing in the same place on every stage. Pan, pinch, double tap to fit. */
 export function Sheet({
   room: onRecord,
@@ -50,14 +52,16 @@ export function Sheet({
   const palette = usePalette();
   const ref = useRef<View>(null);
   const [size, setSize] = useState({ width: 390, height: 320 });
-  const { shown: room, grip } = useShapeDrag(onRecord, edits);
+  const { shown: room, dragging, grip } = useShapeDrag(onRecord, edits);
+  // Islands are worked out again once the finger lets go: nothing drawn while pulling needs them.
+  const outlined = useMemo(() => (dragging ? { ...room, fixtures: NO_FIXTURES } : room), [dragging, room]);
   // While something is pulled the view stays as it was: the room moves, not the paper.
   const still = planOf(onRecord).corners;
   const fitted = useMemo(
     () => (trail ? [...trail] : [...still, ...leafTips(still, onRecord.openings)]),
     [trail, still, onRecord.openings],
   );
-  const corners = planOf(room).corners;
+  const corners = planOf(outlined).corners;
   const { view, moved, refit, zoomBy } = useSheetView(
     ref,
     fitted,
@@ -90,7 +94,7 @@ export function Sheet({
                 <LinesLayer lines={room.lines} view={view} />
               </G>
               <FixturesLayer fixtures={room.fixtures} view={view} chosenId={chosenFixture} names={fixtureNames} />
-              <Walls room={room} view={view} names={wallNames} chosenOpening={chosenOpening} />
+              <Walls room={outlined} view={view} names={wallNames} chosenOpening={chosenOpening} />
               {over?.(view)}
               {edits ? <HandlesLayer corners={corners} view={view} /> : null}
             </>
