@@ -9,8 +9,6 @@ const node = (name) => ({
 });
 
 module.exports = {
-  // A machine that is short of memory can hold one test up for seconds; a test that hangs is still caught.
-  testTimeout: 30_000,
   projects: [
     ...['core', 'contract', 'server'].map((name) => ({
       ...node(name),

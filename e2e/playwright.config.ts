@@ -13,8 +13,7 @@ const launchOptions = { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chr
 
 export default defineConfig({
   testDir: './tests',
-  // Files side by side, each with a server of its own; a machine short of memory may take a while over one of them.
-  timeout: 120_000,
+  timeout: 60_000,
   expect: { timeout: 15_000 },
   workers: 2,
   retries: 0,

@@ -46,17 +46,24 @@ export function Moment(): PropertyDecorator {
 
 /** One of a list of words. */
 export function OneOf(words: readonly string[], each = false): PropertyDecorator {
-  return IsIn(words as unknown[], { each, message: `takes one of ${words.join(', ')}` });
+  const message = words.length === 2 ? `takes ${words.join(' or ')}` : `takes one of ${words.join(', ')}`;
+  return IsIn(words as unknown[], { each, message });
 }
 
 /** A list of objects of one class, so many at least and at most; an array in the place of an object is refused. */
-export function Listed(shape: () => new () => object, what: string, most: number, least = 0): PropertyDecorator {
+export function Listed(
+  shape: () => new () => object,
+  what: string,
+  most: number,
+  least = 0,
+  fields = '',
+): PropertyDecorator {
   const many = least > 0 ? `takes ${least} to ${most} ${what}` : `takes at most ${most} ${what}`;
   return applyDecorators(
     IsArray({ message: `takes a list of ${what}` }),
     ArrayMinSize(least, { message: many }),
     ArrayMaxSize(most, { message: many }),
-    IsObject({ each: true, message: `takes ${what}` }),
+    IsObject({ each: true, message: `takes ${what}${fields && ` with ${fields}`}` }),
     ValidateNested({ each: true }),
     Type(shape),
   );

@@ -119,7 +119,7 @@ export class RoomWrite extends Write {
   @Id() jobId!: string;
   @Words(80) name!: string;
   @Figure(-1e9, 1e9) rank!: number;
-  @Listed(() => WallDto, 'walls', 60, 3) walls!: WallDto[];
+  @Listed(() => WallDto, 'walls', 60, 3, 'lengthMm and turnDeg') walls!: WallDto[];
   @IsObject({ message: 'takes xMm, yMm and headingDeg' })
   @ValidateNested()
   @Type(() => StartDto)

@@ -107,12 +107,13 @@ test('a server killed in the middle of a run loses nothing it had acknowledged',
       else return;
     }
   });
-  await new Promise((resolve) => setTimeout(resolve, 1200));
+  // In the middle of a run: once enough has been acknowledged, however fast the machine, while the clients go on writing.
+  await expect.poll(() => acknowledged.length).toBeGreaterThan(50);
   await running.kill();
   stop = true;
   await Promise.all(clients);
   await running.start();
   const kept = new Set((await facts(running.url, room)).readings.map((r) => r.id));
-  expect(acknowledged.length).toBeGreaterThan(20);
+  expect(acknowledged.length).toBeGreaterThan(50);
   expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
 });

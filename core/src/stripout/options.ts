@@ -1,3 +1,4 @@
+import type { Method } from '../hazards/index.ts';
 import { LAYERS, answerTo, fromTheTop, type Layer } from '../layers/index.ts';
 import {
   FIXTURES,
@@ -135,7 +136,9 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
     };
   }
   const good = choice === 'make-good' ? makeGoodOf(layer) : null;
-  const gate = mayAll(ctx, good ? good.methods : ['cover-floating'], layer);
+  // A glued floor is stuck to what lies there, which has to be cleaned and primed for it: that disturbs, floating does not.
+  const laid: Method = ctx.card.kind === 'glue-down-vinyl' ? 'prime' : 'cover-floating';
+  const gate = mayAll(ctx, good ? good.methods : [laid], layer);
   const unsuited =
     choice === 'keep' ? keepRefusals(ctx, layer, steps) : makeGoodRefusals(ctx, layer, steps, good !== null);
   const hours = good ? areaM2 * ctx.figure(good.hours) : 0;

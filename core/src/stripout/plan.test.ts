@@ -122,6 +122,14 @@ describe('keep, make good or take up', () => {
     expect(comparison(ctx, 'layer-sheet-resilient')).toMatchObject({ taken: 'remove', forced: true });
   });
 
+  test('a suspect layer is never kept under a floor that is glued to it: that needs priming', () => {
+    const suspect = { year: null, yearOf: 'unknown' as const };
+    const layers = [layerOf('compound', suspect)];
+    const kept = (card: string) => option(contextOf({ layers }, {}, card), 'layer-compound', 'keep');
+    expect(kept('shipped-laminate').allowed).toBe(true);
+    expect(kept('shipped-glue-vinyl')).toMatchObject({ allowed: false, stopped: true });
+  });
+
   test('suspect and allowed to be covered: covering is suggested, and its presence goes on', () => {
     const layers = [layerOf('sheet-resilient', { year: null, yearOf: 'unknown' })];
     const ctx = contextOf({ layers });
