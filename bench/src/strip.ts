@@ -1,4 +1,4 @@
-import { chanceOf } from '../../core/src/room/invented-rooms.ts';
+import { seeded } from '@maquette/core/units';
 import {
   fixtureOutline,
   floorOf,
@@ -39,7 +39,7 @@ const WAYS: [string, PieceLimits][] = [
 
 /** An L of about 40 m2 with twelve fixtures and two known seams. */
 function room(seed: number) {
-  const chance = chanceOf(seed);
+  const chance = seeded(seed + 1);
   const between = (a: number, b: number) => Math.round(a + chance() * (b - a));
   const [w, d, notchW, notchD] = [between(6800, 8200), between(5800, 6600), between(1500, 3500), between(1200, 2600)];
   const walls = [

@@ -1,3 +1,4 @@
+import { seeded } from '../units/index.ts';
 import {
   FIXTURE_KINDS,
   floorOf,
@@ -12,18 +13,7 @@ import {
   type Wall,
 } from './index.ts';
 
-/** Numbers in [0, 1) from a seed (mulberry32), for tests and benchmarks. */
-export function chanceOf(seed: number): () => number {
-  let state = (seed + 1) >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
+/** A room with the chance it was made by, for what a test still wants to draw. */
 export interface InventedRoom {
   walls: Wall[];
   fixtures: Fixture[];
@@ -34,7 +24,7 @@ export interface InventedRoom {
 
 /** A room no one has built: a rectangle with up to three notches and alcoves, and up to twelve fixtures. */
 export function invented(seed: number, size = 1): InventedRoom {
-  const chance = chanceOf(seed);
+  const chance = seeded(seed + 1);
   const between = (low: number, high: number) => Math.round(low + chance() * (high - low));
   const [w, d] = [between(3000, 7000) * size, between(2500, 6000) * size];
   const walls: Wall[] = [];

@@ -70,8 +70,23 @@ export function holesOf(ctx: StripContext, growMm: number): Region {
   return together(holes.map((f) => regionOf(fixtureOutline(f, f.kind === 'pipe' ? growMm : 0))));
 }
 
+/** Areas already worked out for a context: each layer's is asked for by its comparison, its steps, its debris and its hire. */
+const areas = new WeakMap<StripContext, Map<string, number>>();
+
+/** Area of a layer that can be got at, m2: what comes through it taken off. */
 export function layerAreaM2(ctx: StripContext, layer: Layer): number {
-  return regionAreaM2(without(layerRegion(ctx, layer), holesOf(ctx, 0)));
+  const known = areas.get(ctx) ?? new Map<string, number>();
+  areas.set(ctx, known);
+  const held = known.get(layer.id);
+  if (held !== undefined) return held;
+  const areaM2 = regionAreaM2(without(layerRegion(ctx, layer), holesOf(ctx, 0)));
+  known.set(layer.id, areaM2);
+  return areaM2;
+}
+
+/** Whole days a tool is hired for so many hours of one person's work, shared by the crew. */
+export function hireDaysOf(ctx: StripContext, hours: number): number {
+  return Math.max(1, Math.ceil(hours / (ctx.figure('crew') * ctx.figure('hours-a-day'))));
 }
 
 const DAMP: Record<string, string> = {
@@ -86,7 +101,7 @@ const DAMP: Record<string, string> = {
 };
 
 function hireOf(ctx: StripContext, names: ReturnType<typeof removalOf>['hire'], hours: number) {
-  const days = Math.max(1, Math.ceil(hours / (ctx.figure('crew') * ctx.figure('hours-a-day'))));
+  const days = hireDaysOf(ctx, hours);
   const cost = names.reduce((sum, name) => sum + ctx.figure(name) * days, 0);
   const words = names.map((name) => `${HIRE_WORDS[name]} ${days} day${days === 1 ? '' : 's'}`);
   return { cost, words };

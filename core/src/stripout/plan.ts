@@ -2,13 +2,14 @@ import { gateOf, type LayerGate } from '../hazards/index.ts';
 import { LAYERS, answerTo, fromTheTop, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
 import { debrisOf, type DebrisTotal } from './debris.ts';
-import { compareLayers, HIRE_WORDS, layerAreaM2, rateOf, type Comparison } from './options.ts';
+import { compareLayers, HIRE_WORDS, hireDaysOf, layerAreaM2, rateOf, type Comparison } from './options.ts';
 import { cutPlanOf, packName, sawDepthOf } from './pieces.ts';
 import { dustPlan, fixturesOut, leftAtOpenings } from './prepare.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
 import { asSteps, cleanStep, clearing, mendStep, packSteps, trimSteps, type Pack, type Step } from './steps.ts';
 import { trimPieces, type TrimPiece } from './trim.ts';
 
+/** The whole strip-out of a room, as the screen shows it. */
 export interface StripPlan {
   comparisons: Comparison[];
   gates: LayerGate[];
@@ -130,7 +131,7 @@ function hireDays(ctx: StripContext, going: readonly Layer[]): StripPlan['hire']
     for (const name of removalOf(layer).hire) hoursBy.set(name, (hoursBy.get(name) ?? 0) + hours);
   }
   return [...hoursBy].map(([name, hours]) => {
-    const days = Math.max(1, Math.ceil(hours / (ctx.figure('crew') * ctx.figure('hours-a-day'))));
+    const days = hireDaysOf(ctx, hours);
     return { words: HIRE_WORDS[name], days, cost: days * ctx.figure(name) };
   });
 }

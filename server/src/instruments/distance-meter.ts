@@ -1,4 +1,5 @@
-import { normal, seeded } from '../demo/chance.ts';
+import { seeded } from '@maquette/core/units';
+import { normal } from '../demo/chance.ts';
 import { SCENARIO } from '../demo/scenario.ts';
 
 /** One length as a meter sends it. */
