@@ -23,8 +23,10 @@ import type { RoomChange } from './room-change.ts';
 export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {
   const { walls, diagonals, units } = room;
   const n = walls.length;
-  const [from, setFrom] = useState(0);
-  const [to, setTo] = useState(2);
+  const [fromAsked, setFrom] = useState(0);
+  const [toAsked, setTo] = useState(2);
+  // Walls may have been taken out since a corner was chosen.
+  const [from, to] = [Math.min(fromAsked, n - 1), Math.min(toAsked, n - 1)];
   const [problem, setProblem] = useState<string | null>(null);
   const taped = outlineOf(walls, room.start).corners;
   const adjustment = adjustmentOf(room);
@@ -47,19 +49,18 @@ export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: Roo
       }}
     />
   );
-  const [safeFrom, safeTo] = [Math.min(from, n - 1), Math.min(to, n - 1)];
   return (
     <View style={{ gap: 12 }}>
       <Words size="small">Corner 1 is where W1 starts, corner 2 where it ends, and so on.</Words>
-      {corner('From corner', safeFrom, setFrom)}
-      {corner('To corner', safeTo, setTo)}
+      {corner('From corner', from, setFrom)}
+      {corner('To corner', to, setTo)}
       <LengthField
-        key={`${safeFrom}-${safeTo}`}
-        label={`Diagonal ${safeFrom + 1} to ${safeTo + 1}`}
+        key={`${from}-${to}`}
+        label={`Diagonal ${from + 1} to ${to + 1}`}
         mm={held?.lengthMm ?? null}
         units={units}
         range={{ min: 100, max: 90_000 }}
-        hint={`The drawing makes it ${formatSpan(distanceMm(planOf(room).corners[safeFrom]!, planOf(room).corners[safeTo]!), units)}`}
+        hint={`The drawing makes it ${formatSpan(distanceMm(planOf(room).corners[from]!, planOf(room).corners[to]!), units)}`}
         onTaken={take}
         problem={problem}
       />

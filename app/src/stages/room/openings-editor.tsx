@@ -20,7 +20,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
-import type { RoomChange } from './room-change.ts';
+import { isFarSide, type RoomChange } from './room-change.ts';
 
 interface Props {
   room: RoomFacts;
@@ -207,7 +207,7 @@ function SharedWith({
   const others = book.rooms.filter((r) => r.id !== room.id && r.jobId === room.jobId);
   const partner = others
     .flatMap((other) => (other.openings as Opening[]).map((o) => ({ other, o })))
-    .find(({ o }) => opening.sharedId !== null && o.sharedId === opening.sharedId);
+    .find(({ o }) => isFarSide(o, opening.sharedId));
   if (partner) {
     return (
       <>
@@ -220,7 +220,6 @@ function SharedWith({
     (other.openings as Opening[]).map((o) => ({
       value: o.sharedId ?? o.id,
       label: `${other.name}: ${openingName(other as unknown as RoomFacts, o)}`,
-      o,
     })),
   );
   if (free.length === 0) return null;

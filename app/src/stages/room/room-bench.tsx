@@ -4,11 +4,9 @@ import { ruleWords, SHIPPED_CARDS, type CoveringCard } from '@maquette/core/cove
 import {
   areaM2,
   BASE_WORDS,
-  fitOpenings,
   perimeterMm,
   planOf,
   rectangleWalls,
-  renumberOpenings,
   WALL_LENGTH_MM,
   type RoomFacts,
   type Wall,
@@ -29,8 +27,8 @@ import { BaseEditor } from './base-editor.tsx';
 import { FixturesEditor } from './fixtures-editor.tsx';
 import { DiagonalsEditor, LinesEditor } from './lines-editor.tsx';
 import { OpeningsEditor } from './openings-editor.tsx';
-import type { RoomChange } from './room-change.ts';
-import { WallsEditor, type Renumber } from './walls-editor.tsx';
+import { onWalls, type Renumber, type RoomChange } from './room-change.ts';
+import { WallsEditor } from './walls-editor.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -54,20 +52,9 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
   const { units, walls } = room;
   const plan = planOf(room);
   const cards = [...(book.cards as unknown as CoveringCard[]), ...SHIPPED_CARDS];
-  const takeWalls = (next: Wall[], words: string, renumber: Renumber = (o) => o) => {
-    const moved = renumberOpenings(room.openings, renumber);
-    const fitted = fitOpenings(moved.openings, next);
-    const lost = [...moved.lost, ...fitted.lost].length;
-    const dropped = next.length !== walls.length ? room.diagonals.length : 0;
-    const aside = [
-      ...(lost > 0 ? [`${lost} opening${lost === 1 ? '' : 's'} no longer fit and went`] : []),
-      ...(dropped > 0 ? ['diagonals went with the old corners'] : []),
-    ];
-    void change([words, ...aside].join('; '), {
-      walls: next,
-      openings: fitted.openings,
-      ...(dropped > 0 ? { diagonals: [] } : {}),
-    });
+  const takeWalls = (next: Wall[], words: string, renumber?: Renumber) => {
+    const changed = onWalls(room, words, { walls: next, keepDiagonals: true, ...(renumber ? { renumber } : {}) });
+    void change(changed.words, changed.part);
   };
   const opening = room.openings.some((o) => o.id === chosen);
   const fixture = room.fixtures.some((f) => f.id === chosen);

@@ -1,6 +1,5 @@
 import { useCallback, useMemo, useState } from 'react';
 import {
-  fitOpenings,
   fixtureOutline,
   fixtureName,
   ORIGIN,
@@ -18,7 +17,7 @@ import type { ShapeEdits } from '../../sheet/use-shape-drag.ts';
 import { toPx, type SheetView } from '../../sheet/view.ts';
 import type { StageProps } from '../stage-props.ts';
 import { RoomBench } from './room-bench.tsx';
-import { useRoomChange } from './room-change.ts';
+import { onWalls, useRoomChange } from './room-change.ts';
 import { WalkClosing, WalkWalls } from './walk-walls.tsx';
 
 const REACH_PX = 26;
@@ -37,14 +36,16 @@ export function RoomStage(props: StageProps) {
       walk || draft
         ? null
         : {
-            onReshape: (shape: Reshaped, words: string) =>
-              void change(room.diagonals.length > 0 ? `${words}; diagonals went` : words, { ...shape, diagonals: [] }),
+            onReshape: (shape: Reshaped, words: string) => {
+              const changed = onWalls(room, words, shape);
+              void change(changed.words, changed.part);
+            },
             onMoveFixture: (fixture: Fixture) =>
               void change(`${fixtureName(fixture)} moved`, {
                 fixtures: room.fixtures.map((f) => (f.id === fixture.id ? fixture : f)),
               }),
           },
-    [walk, draft, change, room.fixtures, room.diagonals.length],
+    [walk, draft, change, room],
   );
   const tap = useCallback(
     (view: SheetView, xPx: number, yPx: number) => {
@@ -69,8 +70,8 @@ export function RoomStage(props: StageProps) {
   );
   const takeWalk = (walls: Wall[]) => {
     setWalk(null);
-    const { openings } = fitOpenings(room.openings, walls);
-    void change('Walls walked', { walls, start: ORIGIN, diagonals: [], openings });
+    const changed = onWalls(room, 'Walls walked', { walls, start: ORIGIN });
+    void change(changed.words, changed.part);
   };
   const sheet = (
     <Sheet

@@ -8,7 +8,6 @@ import {
   WALL_COUNT,
   WALL_LENGTH_MM,
   wallName,
-  type Opening,
   type Start,
   type Wall,
 } from '@maquette/core/room';
@@ -19,9 +18,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
-
-/** Where an opening is after walls were divided or taken out; null where it went with its wall. */
-export type Renumber = (opening: Pick<Opening, 'wall' | 'fromMm'>) => { wall: number; fromMm: number } | null;
+import type { Renumber } from './room-change.ts';
 
 interface Props {
   walls: readonly Wall[];
