@@ -1,6 +1,6 @@
 import { LAYERS, fromTheTop, layerName, type Layer } from '../layers/index.ts';
 import { floorOf, mayOverlap, regionAt } from '../room/index.ts';
-import { roundTo } from '../units/index.ts';
+import { gapWords, roundTo } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
 import type { StepAt } from './options.ts';
 import { tapResult } from './tile.ts';
@@ -12,12 +12,13 @@ function tooHigh(ctx: StripContext, steps: readonly StepAt[]): string[] {
   const most = ctx.figure('height-mm');
   return steps
     .filter((s) => s.stepMm !== null && s.stepMm > most)
-    .map((s) => `${roundTo(s.stepMm!, 0.5)} mm up at the ${s.name}: over ${most} mm`);
+    .map((s) => `${gapWords(s.stepMm!, ctx.room.units)} up at the ${s.name}: over ${gapWords(most, ctx.room.units)}`);
 }
 
 /** What stands against covering a layer whichever way, before its surface is looked at. */
 function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): string[] {
   const spec = LAYERS[layer.kind];
+  const { units } = ctx.room;
   if (spec.family === 'soft')
     return [`${spec.words} is never covered: a floor on something soft works its joints loose`];
   if (spec.family === 'floating') return ['A floating floor must not lie on another'];
@@ -35,7 +36,7 @@ function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): stri
       refusals.push(`There is more than one resilient layer (${layerName(others[0]!).toLowerCase()} too)`);
     if (layer.kind === 'sheet-resilient' && layer.thicknessMm > ctx.figure('vinyl-keep-mm'))
       refusals.push(
-        `${layer.thicknessMm} mm thick: up to ${ctx.figure('vinyl-keep-mm')} mm may be covered, more is a cushion`,
+        `${gapWords(layer.thicknessMm, units)} thick: up to ${gapWords(ctx.figure('vinyl-keep-mm'), units)} may be covered, more is a cushion`,
       );
     if (layer.fixing !== 'glued' && layer.kind === 'sheet-resilient') refusals.push('It is not bonded all over');
   }
@@ -66,14 +67,19 @@ function lippageLimit(ctx: StripContext): number {
 export function keepRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): string[] {
   const refusals = common(ctx, layer, steps);
   const { family } = LAYERS[layer.kind];
+  const { units } = ctx.room;
   if (family === 'tile') {
     const wide = ctx.figure('tile-grout-mm');
     if (layer.groutMm === null) refusals.push('Grout line width is not measured');
     else if (layer.groutMm > wide)
-      refusals.push(`Grout lines ${layer.groutMm} mm wide: over ${wide} mm they are skimmed level first`);
+      refusals.push(
+        `Grout lines ${gapWords(layer.groutMm, units)} wide: over ${gapWords(wide, units)} they are skimmed level first`,
+      );
     if (layer.lippageMm === null) refusals.push('Lippage is not measured');
     else if (layer.lippageMm > lippageLimit(ctx))
-      refusals.push(`Lippage ${layer.lippageMm} mm: the card lets ${lippageLimit(ctx)} mm stand`);
+      refusals.push(
+        `Lippage ${gapWords(layer.lippageMm, units)}: the card lets ${gapWords(lippageLimit(ctx), units)} stand`,
+      );
   }
   if (layer.kind === 'sheet-resilient' && layer.condition === 'worn')
     refusals.push('Worn through or textured: skim it first');

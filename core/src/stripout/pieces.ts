@@ -16,6 +16,7 @@ import {
   type Region,
   type RegionPart,
 } from '../room/index.ts';
+import { gapWords } from '../units/index.ts';
 import type { Cut, Guides, PieceLimits } from './cut-frame.ts';
 import { cutIntoPieces } from './cut-plan.ts';
 import type { StripContext } from './facts.ts';
@@ -164,17 +165,20 @@ export function sawDepthOf(ctx: StripContext, layers: readonly Layer[]): SawDept
   const layersMm = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
   const allowanceMm = ctx.figure('saw-allowance-mm');
   const clear = ctx.figure('services-clear-mm');
+  const { units } = ctx.room;
   const bases = [ctx.room.base, ...(ctx.room.secondBase ? [ctx.room.secondBase] : [])];
   const warnings: string[] = [];
   if (allowanceMm > MARKS_BASE_MM)
-    warnings.push(`${allowanceMm} mm past the layers marks the base: ${MARKS_BASE_MM} mm is enough to part them`);
+    warnings.push(
+      `${gapWords(allowanceMm, units)} past the layers marks the base: ${gapWords(MARKS_BASE_MM, units)} is enough to part them`,
+    );
   let stop: string | null = null;
   for (const { heating, heatingDepthMm } of bases) {
     if (heating === 'unknown') warnings.push('Whether the floor is heated is not recorded');
     if (heating !== 'water' && heating !== 'electric') continue;
     if (heatingDepthMm === null) stop = 'The depth of the heating is not recorded: no saw until it is';
     else if (heatingDepthMm - allowanceMm < clear)
-      stop ??= `Heating ${heatingDepthMm} mm under the base: the saw would come within ${clear} mm of it`;
+      stop ??= `Heating ${gapWords(heatingDepthMm, units)} under the base: the saw would come within ${gapWords(clear, units)} of it`;
   }
   return { depthMm: layersMm + allowanceMm, layersMm, allowanceMm, warnings, stop };
 }

@@ -185,6 +185,18 @@ describe('the plan', () => {
     expect(order).toEqual(['dust', 'fixtures', 'trim', 'layer', 'edges', 'clean']);
   });
 
+  test('in a room kept in feet and inches the work is said in them', () => {
+    const layers = [layerOf('sheet-on-panel'), layerOf('carpet', { rank: -1 })];
+    const made = planStripOut(
+      contextOf({ layers, answers: [answer('layer/layer-sheet-on-panel', 'remove')] }, { units: 'imperial' }),
+    );
+    const words = made.steps.flatMap((s) => [s.words, ...s.lines]).join('\n');
+    expect(words).toContain('Saw set to 11/32 in');
+    expect(words).toMatch(/heaviest [\d.]+ lb/);
+    expect(words).toContain(`45' 11 3/16" of gripper`);
+    expect(words).not.toMatch(/\d mm|\d kg/);
+  });
+
   test('a job’s own rate takes the place of the default', () => {
     const own = contextOf({ layers: [layerOf('carpet')], figures: [{ name: 'hours/carpet', value: 0.1, source: '' }] });
     expect(planStripOut(own).steps.find((s) => s.key === 'layer/layer-carpet')!.hours).toBeCloseTo(1.2, 9);

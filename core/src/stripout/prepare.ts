@@ -1,6 +1,7 @@
 import type { Caution } from '../hazards/index.ts';
 import { LAYERS } from '../layers/index.ts';
 import { fixtureName, openingName, type Fixture } from '../room/index.ts';
+import { gapWords } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
 
 /** Something to do before the floor is touched, with the reason it is asked. */
@@ -112,7 +113,7 @@ export function leftAtOpenings(
     .filter((o) => same[o.beyond] !== undefined && removedFamilies.includes(same[o.beyond]!))
     .map((o) => ({
       key: `left/${o.id}`,
-      words: `At the ${openingName(ctx.room, o)} the ${o.beyond === 'sheet' ? 'sheet' : o.beyond} stays beyond: cut ${TUCK_MM} mm long on the far side, tuck later`,
+      words: `At the ${openingName(ctx.room, o)} the ${o.beyond === 'sheet' ? 'sheet' : o.beyond} stays beyond: cut ${gapWords(TUCK_MM, ctx.room.units)} long on the far side, tuck later`,
     }));
 }
 

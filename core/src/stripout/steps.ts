@@ -1,6 +1,7 @@
 import { mayDo, type Caution, type Stop } from '../hazards/index.ts';
 import { LAYERS, answerTo, layerName, type Layer } from '../layers/index.ts';
 import { perimeterMm } from '../room/index.ts';
+import { formatMass, formatReach, gapWords } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
 import { layerAreaM2, rateOf } from './options.ts';
 import type { CutPlan, SawDepth } from './pieces.ts';
@@ -101,6 +102,7 @@ export function trimSteps(ctx: StripContext, trim: readonly TrimPiece[]): Undone
 export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]): Undone[] {
   const layers = pack.layerIds.map((id) => going.find((l) => l.id === id)!);
   const lead = layers.at(-1)!;
+  const { units } = ctx.room;
   const gates = layers.map((layer) => mayAll(ctx, removalOf(layer).methods, layer));
   const shut = gates.find((gate) => !gate.allowed);
   const sawStop = pack.saw?.stop
@@ -108,9 +110,8 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     : [];
   const lines: string[] = [];
   if (!shut) {
-    if (pack.saw) lines.push(`Saw set to ${Math.round(pack.saw.depthMm * 10) / 10} mm`);
-    if (pack.cut)
-      lines.push(`${pack.cut.pieces.length} pieces, heaviest ${Math.round(pack.cut.heaviestKg * 10) / 10} kg`);
+    if (pack.saw) lines.push(`Saw set to ${gapWords(pack.saw.depthMm, units)}`);
+    if (pack.cut) lines.push(`${pack.cut.pieces.length} pieces, heaviest ${formatMass(pack.cut.heaviestKg, units)}`);
     lines.push(...removalOf(lead).steps);
   }
   const steps: Undone[] = [
@@ -133,7 +134,7 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     steps.push({
       key: `edges/gripper/${pack.key}`,
       group: 'edges',
-      words: `Lever ${Math.round(roundM * 10) / 10} m of gripper off at its nails`,
+      words: `Lever ${formatReach(roundM * 1000, units)} of gripper off at its nails`,
       lines: ['Pieces into a rigid box', 'Staples scraped or pulled'],
       hours: roundM * ctx.figure('gripper-h-m'),
       stops: [],

@@ -26,3 +26,13 @@ export function formatMass(massKg: number, units: UnitSystem): string {
 export function formatVolume(volumeL: number, units: UnitSystem): string {
   return units === 'metric' ? spoken(volumeL, 'l') : spoken(volumeL * US_GAL_PER_L, 'gal');
 }
+
+/** Loose bulk with its unit: `0.71 m³`, `25.1 ft³`. */
+export function formatBulk(volumeM3: number, units: UnitSystem): string {
+  return units === 'metric' ? spoken(volumeM3, 'm³') : spoken(volumeM3 * FT2_PER_M2 ** 1.5, 'ft³');
+}
+
+/** Mass for an area with its unit: `7 kg/m²`, `1.43 lb/ft²`. */
+export function formatMassPerArea(kgPerM2: number, units: UnitSystem): string {
+  return units === 'metric' ? spoken(kgPerM2, 'kg/m²') : spoken((kgPerM2 * LB_PER_KG) / FT2_PER_M2, 'lb/ft²');
+}

@@ -1,4 +1,15 @@
-import { formatGap, formatInches, formatRod, formatSpan, parseLength, toMm, type LengthUnit } from './index.ts';
+import {
+  formatBulk,
+  formatGap,
+  formatMassPerArea,
+  gapWords,
+  formatInches,
+  formatRod,
+  formatSpan,
+  parseLength,
+  toMm,
+  type LengthUnit,
+} from './index.ts';
 
 const mm = (text: string, unit: LengthUnit = 'mm') => {
   const parsed = parseLength(text, unit);
@@ -52,4 +63,11 @@ test('figures are written as a tape shows them', () => {
 
 test('every sixteenth survives being written and read again', () => {
   for (let n = 0; n <= 16 * 80; n++) expect(mm(formatInches((n * 25.4) / 16), 'in')).toBeCloseTo((n * 25.4) / 16, 3);
+});
+
+test('amounts in both systems: an inch is 25.4 mm, a foot 304.8 mm, a pound 0.45359237 kg', () => {
+  expect([gapWords(8.5, 'metric'), gapWords(25.4 / 4, 'imperial')]).toEqual(['8.5 mm', '1/4 in']);
+  // 1 m3 is 35.3147 ft3; 100 kg/m2 is 20.4816 lb/ft2.
+  expect([formatBulk(1, 'metric'), formatBulk(1, 'imperial')]).toEqual(['1 m³', '35.3 ft³']);
+  expect([formatMassPerArea(100, 'metric'), formatMassPerArea(100, 'imperial')]).toEqual(['100 kg/m²', '20.5 lb/ft²']);
 });

@@ -147,3 +147,8 @@ export function formatReach(mm: number, units: UnitSystem): string {
 export function unitLabel(units: UnitSystem): string {
   return units === 'metric' ? 'mm' : 'in';
 }
+
+/** A height or gap with its unit: `3.3 mm`, `1/8 in`. */
+export function gapWords(mm: number, units: UnitSystem): string {
+  return `${formatGap(mm, units)} ${unitLabel(units)}`;
+}

@@ -32,7 +32,7 @@ interface Props {
 /** Keep, make good or take up, layer by layer, side by side. */
 export function ChooseTab({ shown, room, comparisons }: Props) {
   const answers = useAnswers(shown);
-  const layers = shown.layers as unknown as Layer[];
+  const { layers } = shown.strip;
   return (
     <View style={styles.box}>
       {comparisons.length === 0 ? <Words>Nothing lies on the base, so there is nothing to decide.</Words> : null}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { CUT_OFFS, SITE_HAZARDS, trimState, trimYear, type LayerGate, type SiteHazard } from '@maquette/core/hazards';
-import { layerName, type Layer } from '@maquette/core/layers';
+import { layerName } from '@maquette/core/layers';
 import type { RoomFacts } from '@maquette/core/room';
 import { bodyOf } from '../../data/merge.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -36,7 +36,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
   const palette = usePalette();
   const answers = useAnswers(shown);
   const [form, setForm] = useState<string | null>(null);
-  const layers = shown.layers as unknown as Layer[];
+  const { layers } = shown.strip;
   const year = trimYear(shown.strip.answers);
   const trim = trimState(shown.strip.samples, shown.strip.country, year);
   const suspended = [room.baseKind, room.secondBase?.kind].includes('suspended-concrete');

@@ -1,7 +1,16 @@
 import { StyleSheet, View } from 'react-native';
 import { BASE_WORDS, type BaseKind, type RoomFacts } from '@maquette/core/room';
 import type { Pack, StripPlan, TrimPiece } from '@maquette/core/stripout';
-import { formatGap, formatMass, formatReach, roundTo, unitLabel, type UnitSystem } from '@maquette/core/units';
+import {
+  formatBulk,
+  formatGap,
+  formatMass,
+  formatMassPerArea,
+  formatReach,
+  gapWords,
+  roundTo,
+  type UnitSystem,
+} from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -61,7 +70,7 @@ export function PlanTab(props: Props) {
         <Sum
           label="Debris"
           value={formatMass(plan.debris.massKg, units)}
-          aside={`${roundTo(plan.debris.volumeM3, 0.01)} m³`}
+          aside={formatBulk(plan.debris.volumeM3, units)}
         />
         <Sum label="Cost" value={moneyWords(plan.cost.total, currency)} aside="to compare" />
       </View>
@@ -109,7 +118,7 @@ export function PlanTab(props: Props) {
           <Words
             key={kind.words}
             figure
-          >{`${kind.words}: ${formatMass(kind.massKg, units)}, ${roundTo(kind.volumeM3, 0.01)} m³, ${kind.bags} bags`}</Words>
+          >{`${kind.words}: ${formatMass(kind.massKg, units)}, ${formatBulk(kind.volumeM3, units)}, ${kind.bags} bags`}</Words>
         ))}
         <Words>{`${plan.debris.bags} bags, or ${plan.debris.skips} skip${plan.debris.skips === 1 ? '' : 's'} within its weight limit. ${plan.debris.carries} carries of one person.`}</Words>
         <Words size="small" quiet>
@@ -174,13 +183,13 @@ function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
         <Words
           figure
           bold
-        >{`Saw depth ${formatGap(pack.saw.depthMm, units)} ${unitLabel(units)}: ${formatGap(pack.saw.layersMm, units)} of layers and ${formatGap(pack.saw.allowanceMm, units)}`}</Words>
+        >{`Saw depth ${gapWords(pack.saw.depthMm, units)}: ${formatGap(pack.saw.layersMm, units)} of layers and ${formatGap(pack.saw.allowanceMm, units)}`}</Words>
       ) : null}
       {[...(pack.saw?.warnings ?? []), ...(pack.saw?.stop ? [pack.saw.stop] : [])].map((warning) => (
         <Words key={warning} color={palette.verdict.stop}>{`${warning}.`}</Words>
       ))}
       <Words size="small" quiet>
-        {`No side over ${side}${cut.limits.shortMm < cut.limits.longMm ? ` by ${formatReach(cut.limits.shortMm, units)}` : ''}, no piece over ${formatMass(cut.limits.massKg, units)} at ${roundTo(cut.limits.kgPerM2, 0.1)} kg/m². Nothing stays threaded on a pipe.`}
+        {`No side over ${side}${cut.limits.shortMm < cut.limits.longMm ? ` by ${formatReach(cut.limits.shortMm, units)}` : ''}, no piece over ${formatMass(cut.limits.massKg, units)} at ${formatMassPerArea(cut.limits.kgPerM2, units)}. Nothing stays threaded on a pipe.`}
       </Words>
     </View>
   );

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { layerName, type AreaStack } from '@maquette/core/layers';
 import { BASE_WORDS, type BaseKind } from '@maquette/core/room';
-import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
+import { gapWords, type UnitSystem } from '@maquette/core/units';
 import { FACE, usePalette } from '../../theme/theme.tsx';
 
 const WIDE_PX = 330;
@@ -18,9 +18,7 @@ export function Section({ stack, baseKind, units }: { stack: AreaStack; baseKind
   const scale = stack.thicknessMm > 0 ? (TALL_PX - BASE_PX - 10) / Math.max(stack.thicknessMm, 5) : 1;
   const rows = laidOut(stack, scale);
   const free = rows.at(-1)?.free ?? 4;
-  const words = stack.layers
-    .map((l) => `${layerName(l)} ${formatGap(l.thicknessMm, units)} ${unitLabel(units)}`)
-    .join(', ');
+  const words = stack.layers.map((l) => `${layerName(l)} ${gapWords(l.thicknessMm, units)}`).join(', ');
   return (
     <View style={styles.box}>
       <Svg
@@ -59,7 +57,7 @@ export function Section({ stack, baseKind, units }: { stack: AreaStack; baseKind
               fill="none"
             />
             <SvgText x={146} y={at} fontFamily={FACE.text} fontSize={14} fill={palette.ink}>
-              {`${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}  ${layerName(layer)}`}
+              {`${gapWords(layer.thicknessMm, units)}  ${layerName(layer)}`}
             </SvgText>
           </G>
         ))}

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { areaStacks, type Layer } from '@maquette/core/layers';
+import { areaStacks } from '@maquette/core/layers';
 import { figuresOf } from '@maquette/core/figures';
 import { floorOf, inRegion, planOf, regionAt } from '@maquette/core/room';
 import { MARK_WORDS, tapResult } from '@maquette/core/stripout';
@@ -36,7 +36,7 @@ const REACH_PX = 24;
 /** What lies on the floor, what may stay, and how the rest comes up. */
 export function StripStage(props: StageProps) {
   const { shown, room, picture, failed, go } = props;
-  const layers = shown.layers as unknown as Layer[];
+  const { layers } = shown.strip;
   const decided = picture?.strip.comparisons.every((c) => c.chosen !== null || c.forced) ?? false;
   const [asked, setTab] = useState<Tab | null>(null);
   const tab: Tab = asked ?? (layers.length === 0 || !decided ? 'layers' : 'work');
@@ -129,7 +129,7 @@ export function StripStage(props: StageProps) {
       )}
     />
   );
-  const next: Partial<Record<Tab, { label: string; act: () => void }>> = {
+  const next: Record<Tab, { label: string; act: () => void }> = {
     layers:
       layers.length > 0
         ? { label: 'Check hazards', act: () => setTab('hazards') }
@@ -146,7 +146,7 @@ export function StripStage(props: StageProps) {
         sheet={sheet}
         actions={
           <View style={styles.actions}>
-            <Button kind="main" label={next[tab]!.label} onPress={next[tab]!.act} />
+            <Button kind="main" label={next[tab].label} onPress={next[tab].act} />
           </View>
         }
       >
