@@ -1,22 +1,21 @@
+import { memo } from 'react';
 import { G, Line, Path } from 'react-native-svg';
 import { pointOnWall, type Opening, type PointMm, type Polygon } from '@maquette/core/room';
 import { usePalette } from '../theme/theme.tsx';
-import { toPx, type SheetView } from './view.ts';
 
 interface Props {
-  corners: Polygon;
   opening: Opening;
-  view: SheetView;
+  /** Ends of the opening on the sheet, px, the room on the left of the way from a to b. */
+  ax: number;
+  ay: number;
+  bx: number;
+  by: number;
   chosen?: boolean;
 }
 
-/** An opening in its wall: the wall broken, and what stands in the gap. */
-export function OpeningDrawing({ corners, opening, view, chosen = false }: Props) {
+/** An opening in its wall: the wall broken, and what stands in the gap. Told by numbers, as the dimensions are. */
+export const OpeningDrawing = memo(function OpeningDrawing({ opening, ax, ay, bx, by, chosen = false }: Props) {
   const palette = usePalette();
-  const a = pointOnWall(corners, opening.wall, opening.fromMm);
-  const b = pointOnWall(corners, opening.wall, opening.fromMm + opening.widthMm);
-  const [ax, ay] = toPx(view, a.xMm, a.yMm);
-  const [bx, by] = toPx(view, b.xMm, b.yMm);
   const length = Math.hypot(bx - ax, by - ay) || 1;
   // Across the wall, on the screen, towards the room: the room lies left of the wall's way.
   const [nx, ny] = [(by - ay) / length, -(bx - ax) / length];
@@ -41,7 +40,7 @@ export function OpeningDrawing({ corners, opening, view, chosen = false }: Props
           strokeWidth={2.5}
         />
       ))}
-      {opening.kind === 'door' ? <Leaf corners={corners} opening={opening} view={view} ink={ink} /> : null}
+      {opening.kind === 'door' ? <Leaf opening={opening} a={[ax, ay]} b={[bx, by]} ink={ink} /> : null}
       {opening.kind === 'archway' ? (
         <Line x1={ax} y1={ay} x2={bx} y2={by} stroke={palette.quiet} strokeWidth={1} strokeDasharray="2 4" />
       ) : null}
@@ -73,7 +72,7 @@ export function OpeningDrawing({ corners, opening, view, chosen = false }: Props
         : null}
     </G>
   );
-}
+});
 
 /** Where leaves that swing out of the room reach to: the sheet leaves room for them. */
 export function leafTips(corners: Polygon, openings: readonly Opening[]): PointMm[] {
@@ -90,18 +89,14 @@ export function leafTips(corners: Polygon, openings: readonly Opening[]): PointM
 }
 
 /** Door leaf and swing. */
-function Leaf({ corners, opening, view, ink }: { corners: Polygon; opening: Opening; view: SheetView; ink: string }) {
+function Leaf({ opening, a, b, ink }: { opening: Opening; a: [number, number]; b: [number, number]; ink: string }) {
   const palette = usePalette();
-  const a = pointOnWall(corners, opening.wall, opening.fromMm);
-  const b = pointOnWall(corners, opening.wall, opening.fromMm + opening.widthMm);
-  const [hinge, strike] = opening.hinge === 'start' ? [a, b] : [b, a];
-  // Left of the wall's direction is the room, so turning the opening by a quarter to the left swings the leaf inward.
-  const [dx, dy] = [b.xMm - a.xMm, b.yMm - a.yMm];
+  const [[hx, hy], [sx, sy]] = opening.hinge === 'start' ? [a, b] : [b, a];
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const radius = Math.hypot(dx, dy);
+  // A quarter turn of the opening towards the room swings the leaf inward.
   const sign = opening.swing === 'in' ? 1 : -1;
-  const [hx, hy] = toPx(view, hinge.xMm, hinge.yMm);
-  const [lx, ly] = toPx(view, hinge.xMm - dy * sign, hinge.yMm + dx * sign);
-  const [sx, sy] = toPx(view, strike.xMm, strike.yMm);
-  const radius = opening.widthMm * view.pxPerMm;
+  const [lx, ly] = [hx + dy * sign, hy - dx * sign];
   const sweep = (lx - hx) * (sy - hy) - (ly - hy) * (sx - hx) > 0 ? 1 : 0;
   return (
     <G>

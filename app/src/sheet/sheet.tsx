@@ -1,16 +1,17 @@
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import Svg, { ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import Svg, { ClipPath, Defs, G, Path } from 'react-native-svg';
 import { planOf, type PointMm, type RoomFacts } from '@maquette/core/room';
-import { FACE, usePalette } from '../theme/theme.tsx';
+import { usePalette } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { leafTips } from './openings-drawing.tsx';
 import { FixturesLayer } from './fixtures-layer.tsx';
 import { HandlesLayer, LinesLayer } from './handles-layer.tsx';
+import { ScaleBar } from './scale-bar.tsx';
 import { TrailLayer } from './trail-layer.tsx';
 import { useShapeDrag, type ShapeEdits } from './use-shape-drag.ts';
 import { outlinePath, Walls } from './walls.tsx';
-import { scaleBar, type SheetView } from './view.ts';
+import type { SheetView } from './view.ts';
 import { useSheetView } from './use-gestures.ts';
 
 interface Props {
@@ -70,7 +71,6 @@ export function Sheet({
     grip,
     trail ? 'trail' : onRecord.id,
   );
-  const bar = scaleBar(view, room.units);
   const outline = outlinePath(corners, view);
   return (
     <View
@@ -79,62 +79,32 @@ export function Sheet({
     >
       <View ref={ref} style={StyleSheet.absoluteFill} testID="sheet">
         <Svg width={size.width} height={size.height} role="img" aria-label={description}>
-          <Defs>
-            <ClipPath id="room">
-              <Path d={outline} />
-            </ClipPath>
-          </Defs>
           {trail ? (
             <TrailLayer trail={trail} view={view} units={room.units} />
           ) : (
             <>
               <Path d={outline} fill={palette.paper} />
-              <G clipPath="url(#room)">
-                {under?.(view)}
-                <LinesLayer lines={room.lines} view={view} />
-              </G>
+              {/* What lies on the floor waits while a wall is pulled: it would be drawn for a room that is not there yet. */}
+              {dragging ? null : (
+                <>
+                  <Defs>
+                    <ClipPath id="room">
+                      <Path d={outline} />
+                    </ClipPath>
+                  </Defs>
+                  <G clipPath="url(#room)">
+                    {under?.(view)}
+                    <LinesLayer lines={room.lines} view={view} />
+                  </G>
+                </>
+              )}
               <FixturesLayer fixtures={room.fixtures} view={view} chosenId={chosenFixture} names={fixtureNames} />
               <Walls room={outlined} view={view} names={wallNames} chosenOpening={chosenOpening} />
               {over?.(view)}
-              {edits ? <HandlesLayer corners={corners} view={view} /> : null}
+              {edits && !dragging ? <HandlesLayer corners={corners} view={view} /> : null}
             </>
           )}
-          <G>
-            <Line
-              x1={size.width - 16 - bar.px}
-              y1={size.height - 10}
-              x2={size.width - 16}
-              y2={size.height - 10}
-              stroke={palette.ink}
-              strokeWidth={1.5}
-            />
-            <Line
-              x1={size.width - 16 - bar.px}
-              y1={size.height - 14}
-              x2={size.width - 16 - bar.px}
-              y2={size.height - 6}
-              stroke={palette.ink}
-              strokeWidth={1.5}
-            />
-            <Line
-              x1={size.width - 16}
-              y1={size.height - 14}
-              x2={size.width - 16}
-              y2={size.height - 6}
-              stroke={palette.ink}
-              strokeWidth={1.5}
-            />
-            <SvgText
-              x={size.width - 16 - bar.px / 2}
-              y={size.height - 15}
-              textAnchor="middle"
-              fontFamily={FACE.figure}
-              fontSize={14}
-              fill={palette.ink}
-            >
-              {bar.words}
-            </SvgText>
-          </G>
+          <ScaleBar view={view} units={room.units} />
         </Svg>
       </View>
       <View style={styles.tools}>

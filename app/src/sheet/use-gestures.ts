@@ -68,12 +68,15 @@ export function useSheetView(
     let moved = 0;
     let grip: Grip | null = null;
     let tapped = { at: 0, x: 0, y: 0 };
-    const at = (event: PointerEvent | WheelEvent): [number, number] => {
-      const box = node.getBoundingClientRect();
-      return [event.clientX - box.left, event.clientY - box.top];
-    };
+    // Where the sheet stands is asked once per touch: asking on every move would have the page laid out twice a frame.
+    let box = node.getBoundingClientRect();
+    const at = (event: PointerEvent | WheelEvent): [number, number] => [
+      event.clientX - box.left,
+      event.clientY - box.top,
+    ];
     const down = (event: PointerEvent) => {
       node.setPointerCapture(event.pointerId);
+      box = node.getBoundingClientRect();
       fingers.set(event.pointerId, at(event));
       if (fingers.size === 1) {
         moved = 0;
@@ -115,6 +118,7 @@ export function useSheetView(
     };
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
+      box = node.getBoundingClientRect();
       const { view: current, setView, fit: whole } = held.current;
       setView(zoomed(current, Math.exp(-event.deltaY / 400), ...at(event), whole));
     };

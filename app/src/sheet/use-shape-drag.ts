@@ -64,8 +64,13 @@ export function useShapeDrag(room: RoomFacts, edits: ShapeEdits | null) {
         cancel: stop,
       };
     }
+    let drawn = '';
     const take = (shape: Reshaped | null, words: string) => {
       if (!shape) return;
+      // Lengths come in whole steps: most small movements change nothing, and nothing is drawn for them.
+      const key = JSON.stringify(shape);
+      if (key === drawn) return;
+      drawn = key;
       last.current = { shape, words };
       show({ ...room, ...shape, diagonals: [] });
     };
