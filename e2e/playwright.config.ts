@@ -15,7 +15,8 @@ export default defineConfig({
   testDir: './tests',
   timeout: 60_000,
   expect: { timeout: 15_000 },
-  workers: 2,
+  // One at a time: a browser with its worker and a server fill two cores by themselves.
+  workers: 1,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   outputDir: '../test-results/e2e',

@@ -14,7 +14,7 @@ import {
 } from '@maquette/contract';
 import { withFact } from './merge.ts';
 import { answeredWrites, forget, noteReachable } from './outbox.ts';
-import { Unreachable } from './api.ts';
+import { api, Unreachable } from './api.ts';
 
 export const bookKey = ['book'] as const;
 export const roomKey = (roomId: string) => ['room', roomId] as const;
@@ -66,21 +66,57 @@ export const persistOptions = {
   },
 };
 
+/** Facts answered while some read was on its way: that read may have been made before they were stored. */
+const meanwhile: { kind: FactKind; fact: FactOf<FactKind> }[] = [];
+let reading = 0;
+
+/** Reads what the server holds, with what it has taken since the question was put laid over the answer. */
+async function freshly<T extends Book | RoomFactsAnswer>(
+  read: () => Promise<T>,
+  lay: (held: T, kind: FactKind, fact: FactOf<FactKind>) => T,
+): Promise<T> {
+  const from = meanwhile.length;
+  reading++;
+  try {
+    const answer = await read();
+    return meanwhile.slice(from).reduce((held, { kind, fact }) => lay(held, kind, fact), answer);
+  } finally {
+    reading--;
+    if (reading === 0) meanwhile.length = 0;
+  }
+}
+
+const isBookKind = (kind: FactKind): kind is BookFactKind => (BOOK_FACT_KINDS as readonly FactKind[]).includes(kind);
+
+function layInBook(book: Book, kind: FactKind, fact: FactOf<FactKind>): Book {
+  return isBookKind(kind) ? { ...book, [kind]: withFact(book[kind] as never[], fact as never) } : book;
+}
+
+function layInRoom(roomId: string, held: RoomFactsAnswer, kind: FactKind, fact: FactOf<FactKind>): RoomFactsAnswer {
+  if (isBookKind(kind) || (fact as FactOf<'readings'>).roomId !== roomId) return held;
+  return { ...held, [kind]: withFact((held[kind as RoomFactKind] ?? []) as never[], fact as never) };
+}
+
+export const readBook = (): Promise<Book> => freshly(() => api<Book>('/api/book'), layInBook);
+
+export const readRoom = (roomId: string): Promise<RoomFactsAnswer> =>
+  freshly(
+    () => api<RoomFactsAnswer>(`/api/rooms/${roomId}/facts`),
+    (held, kind, fact) => layInRoom(roomId, held, kind, fact),
+  );
+
 /** Lays a stored fact into what is cached, so that it does not vanish between leaving the outbox and the next read. */
 export function cacheStored(kind: FactKind, fact: FactOf<FactKind>): void {
-  if ((BOOK_FACT_KINDS as readonly FactKind[]).includes(kind)) {
-    queryClient.setQueryData<Book>(bookKey, (book) => {
-      const held = { ...EMPTY_BOOK, ...book };
-      return { ...held, [kind]: withFact(held[kind as BookFactKind] as never[], fact as never) };
-    });
+  if (reading > 0) meanwhile.push({ kind, fact });
+  if (isBookKind(kind)) {
+    queryClient.setQueryData<Book>(bookKey, (book) => layInBook({ ...EMPTY_BOOK, ...book }, kind, fact));
     // A room made on this device has nothing in it on the server yet: the screen goes on without asking, and loses nothing open.
     if (kind === 'rooms' && fact.version === 1)
       queryClient.setQueryData<RoomFactsAnswer>(roomKey(fact.id), (held) => held ?? EMPTY_ROOM);
     return;
   }
   const roomId = (fact as FactOf<'readings'>).roomId;
-  queryClient.setQueryData<RoomFactsAnswer>(roomKey(roomId), (facts) => {
-    const held = { ...EMPTY_ROOM, ...facts };
-    return { ...held, [kind]: withFact(held[kind as RoomFactKind] as never[], fact as never) };
-  });
+  queryClient.setQueryData<RoomFactsAnswer>(roomKey(roomId), (held) =>
+    layInRoom(roomId, { ...EMPTY_ROOM, ...held }, kind, fact),
+  );
 }

@@ -1,12 +1,11 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { ROOM_FACT_KINDS, type Book, type RoomFactKind, type RoomFactsAnswer } from '@maquette/contract';
+import { ROOM_FACT_KINDS, type RoomFactKind, type RoomFactsAnswer } from '@maquette/contract';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
 import type { FlatFacts } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import type { StripFacts } from '@maquette/core/stripout';
-import { api } from './api.ts';
-import { bookKey, roomKey } from './client.ts';
+import { bookKey, readBook, readRoom, roomKey } from './client.ts';
 import { bodyOf, overlay, type Shown } from './merge.ts';
 import { outbox, type OutboxState } from './outbox.ts';
 
@@ -29,7 +28,7 @@ const byRank = (a: { rank: number; id: string }, b: { rank: number; id: string }
 export function useBook(): ShownBook {
   const { data, isPending } = useQuery({
     queryKey: bookKey,
-    queryFn: () => api<Book>('/api/book'),
+    queryFn: readBook,
     refetchInterval: 20_000,
   });
   const { waiting, loaded } = useOutbox();
@@ -101,7 +100,7 @@ export function useRoom(roomId: string): ShownRoom {
   const unsent = waiting.some((write) => write.kind === 'rooms' && write.id === roomId && write.baseVersion === 0);
   const { data, isPending } = useQuery({
     queryKey: roomKey(roomId),
-    queryFn: () => api<RoomFactsAnswer>(`/api/rooms/${roomId}/facts`),
+    queryFn: () => readRoom(roomId),
     enabled: !unsent,
     refetchInterval: 12_000,
   });

@@ -1,12 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useQueries } from '@tanstack/react-query';
-import type { RoomFactsAnswer } from '@maquette/contract';
 import type { RoomPicture } from '@maquette/core';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
 import type { FlatFacts } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
-import { api } from '../data/api.ts';
-import { roomKey } from '../data/client.ts';
+import { readRoom, roomKey } from '../data/client.ts';
 import { nowUtc } from '../data/ids.ts';
 import { roomParts, stripFactsOf, useOutbox, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
@@ -34,7 +32,7 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
   const answers = useQueries({
     queries: book.rooms.map((room) => ({
       queryKey: roomKey(room.id),
-      queryFn: () => api<RoomFactsAnswer>(`/api/rooms/${room.id}/facts`),
+      queryFn: () => readRoom(room.id),
       enabled: !unsent.has(room.id),
       staleTime: 10_000,
     })),
