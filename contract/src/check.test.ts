@@ -1,5 +1,5 @@
 import { BLANK_SHAPE, newOpening } from '@maquette/core/room';
-import { checkJobFile, checkWrite, FACT_KINDS, upgradeJobFile, type FactKind } from './index.ts';
+import { checkJobFile, checkWrite, FACT_KINDS, JOB_FILE_VERSION, upgradeJobFile, type FactKind } from './index.ts';
 
 const write = { baseVersion: 0, writeId: 'write-1', deleted: false };
 const wall = { lengthMm: 3000, turnDeg: 90 };
@@ -95,7 +95,69 @@ const GOOD: Record<FactKind, Record<string, unknown>> = {
   taps: { ...write, layerId: 'layer-1', xMm: 1, yMm: 2, sound: 'hollow' },
   answers: { ...write, topic: 'school/tile', value: 'lift', note: '' },
   ticks: { ...write, key: 'layer/layer-1', doneAt: '2026-05-04T08:00:09.000Z', note: '' },
-  marks: { ...write, kind: 'rot', xMm: 1, yMm: 2, sizeMm: null, note: '' },
+  marks: {
+    ...write,
+    kind: 'rot',
+    xMm: 1,
+    yMm: 2,
+    shape: 'line',
+    points: [
+      { xMm: 1, yMm: 2 },
+      { xMm: 9, yMm: 2 },
+    ],
+    sizeMm: null,
+    depthMm: null,
+    stepMm: 1.5,
+    moveMm: null,
+    severity: 'clear',
+    moving: false,
+    note: '',
+  },
+  airReadings: {
+    ...write,
+    takenAt: '2026-05-04T08:00:09.000Z',
+    tempC: 18,
+    rhPercent: 55,
+    surfaceC: null,
+    instrument: '',
+    who: '',
+    note: '',
+  },
+  airLogs: {
+    ...write,
+    name: 'Logger',
+    instrument: '',
+    samples: [{ at: '2026-05-04T08:00:00.000Z', tempC: 18, rhPercent: 55 }],
+    note: '',
+  },
+  dampTests: {
+    ...write,
+    method: 'probe',
+    name: 'P1',
+    xMm: 900,
+    yMm: 600,
+    startedAt: '2026-05-04T08:00:00.000Z',
+    depthMm: 48,
+    startG: null,
+    areaM2: null,
+    of: 'base',
+    offsetPercent: 0,
+    compensates: false,
+    instrument: '',
+    checkedOn: '',
+    note: '',
+  },
+  dampReadings: {
+    ...write,
+    testId: 'test-1',
+    takenAt: '2026-05-05T08:00:00.000Z',
+    value: 84.3,
+    sampleG: null,
+    tempC: 18,
+    who: '',
+    note: '',
+  },
+  checks: { ...write, key: 'tap/1', found: false, takenAt: '2026-05-05T08:00:00.000Z', note: '' },
   photos: {
     ...write,
     about: 'layer',
@@ -143,7 +205,17 @@ test.each([
   ['layers', 'thicknessMm', 0, '0.2 to 300'],
   ['samples', 'result', 'maybe', 'negative or positive'],
   ['taps', 'sound', 'dull', 'sound or hollow'],
-  ['marks', 'sizeMm', 0, '1 to 20000'],
+  ['marks', 'sizeMm', 0, '0.1 to 20000'],
+  ['marks', 'points', Array(61).fill({ xMm: 1, yMm: 1 }), 'at most 60 corners'],
+  ['marks', 'moving', 'yes', 'true or false'],
+  ['airReadings', 'rhPercent', 0, '1 to 100'],
+  ['airReadings', 'tempC', 61, '-30 to 60'],
+  ['airLogs', 'samples', [], '1 to 10000 samples'],
+  ['airLogs', 'samples', [{ at: 'noon', tempC: 1, rhPercent: 50 }], 'time'],
+  ['dampTests', 'method', 'thumb', 'one of'],
+  ['dampTests', 'depthMm', 0, '1 to 500'],
+  ['dampReadings', 'value', -1, '0 to 3600'],
+  ['dampReadings', 'testId', '', 'id'],
   ['photos', 'about', 'cat', 'one of'],
   ['figures', 'value', -1, '0 to 1000000'],
   ['cards', 'rules', [], '1 to 6'],
@@ -184,7 +256,12 @@ const fact = {
   body: { name: 'a', about: '', rank: 0, country: null, currency: '', asbestosFrom: null, leadFrom: null },
   replaced: [],
 };
-const file = { format: 'maquette-job', version: 2, writtenAt: '2026-05-04T08:00:00.000Z', facts: [fact] };
+const file = {
+  format: 'maquette-job',
+  version: JOB_FILE_VERSION,
+  writtenAt: '2026-05-04T08:00:00.000Z',
+  facts: [fact],
+};
 
 test('a job file passes, and its facts are held to the same rules', () => {
   expect(checkJobFile(file)).toEqual([]);

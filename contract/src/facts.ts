@@ -1,13 +1,5 @@
-import {
-  AnswerWrite,
-  FigureWrite,
-  LayerWrite,
-  MarkWrite,
-  PhotoWrite,
-  SampleWrite,
-  TapWrite,
-  TickWrite,
-} from './strip-writes.ts';
+import { AirLogWrite, AirReadingWrite, CheckWrite, DampReadingWrite, DampTestWrite, MarkWrite } from './damp-writes.ts';
+import { AnswerWrite, FigureWrite, LayerWrite, PhotoWrite, SampleWrite, TapWrite, TickWrite } from './strip-writes.ts';
 import { RoomWrite } from './room-write.ts';
 import type { Write } from './write.ts';
 import { CardWrite, JobWrite, ReadingWrite, SetupWrite, StationWrite } from './writes.ts';
@@ -28,6 +20,11 @@ export const FACT_CLASSES = {
   ticks: TickWrite,
   marks: MarkWrite,
   photos: PhotoWrite,
+  airReadings: AirReadingWrite,
+  airLogs: AirLogWrite,
+  dampTests: DampTestWrite,
+  dampReadings: DampReadingWrite,
+  checks: CheckWrite,
 } as const;
 export type FactKind = keyof typeof FACT_CLASSES;
 export const FACT_KINDS = Object.keys(FACT_CLASSES) as FactKind[];
@@ -43,6 +40,11 @@ export const ROOM_FACT_KINDS = [
   'ticks',
   'marks',
   'photos',
+  'airReadings',
+  'airLogs',
+  'dampTests',
+  'dampReadings',
+  'checks',
 ] as const satisfies readonly FactKind[];
 export type RoomFactKind = (typeof ROOM_FACT_KINDS)[number];
 
@@ -86,6 +88,11 @@ export const EMPTY_ROOM: RoomFactsAnswer = {
   ticks: [],
   marks: [],
   photos: [],
+  airReadings: [],
+  airLogs: [],
+  dampTests: [],
+  dampReadings: [],
+  checks: [],
 };
 
 /** What a job has before anything but its name is entered. */

@@ -5,4 +5,5 @@ export * from './writes.ts';
 export * from './room-write.ts';
 export * from './write.ts';
 export * from './strip-writes.ts';
+export * from './damp-writes.ts';
 export * from './upgrade.ts';

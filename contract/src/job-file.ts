@@ -17,7 +17,7 @@ import { checkShape, checkWrite, type FieldProblem } from './check.ts';
 import { FACT_KINDS, type FactKind, type Stored } from './facts.ts';
 
 export const JOB_FILE_FORMAT = 'maquette-job';
-export const JOB_FILE_VERSION = 2;
+export const JOB_FILE_VERSION = 3;
 
 /** One stored fact in a job file: its record, and every version it replaced, oldest first. */
 export class FiledFact {

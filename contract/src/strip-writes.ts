@@ -1,7 +1,6 @@
 import 'reflect-metadata';
 import { IsInt, ValidateIf } from 'class-validator';
 import { CONDITIONS, FIXINGS, LAYER_KINDS, LAYER_RANGES, PARTS } from '@maquette/core/layers';
-import { MARK_KINDS } from '@maquette/core/stripout';
 import { Figure, Id, Listed, Moment, OneOf, Words } from './decorators.ts';
 import { SideDto } from './room-write.ts';
 import { Write } from './write.ts';
@@ -70,17 +69,9 @@ export class TickWrite extends Write {
   @Words(500) note!: string;
 }
 
-export class MarkWrite extends Write {
-  @OneOf(MARK_KINDS) kind!: string;
-  @Figure(-PLACE_MM, PLACE_MM) xMm!: number;
-  @Figure(-PLACE_MM, PLACE_MM) yMm!: number;
-  @ValidateIf((m: MarkWrite) => m.sizeMm !== null) @Figure(1, 20_000) sizeMm!: number | null;
-  @Words(500) note!: string;
-}
-
 /** What a photograph is of and where it was taken; the picture itself is sent apart. */
 export class PhotoWrite extends Write {
-  @OneOf(['room', 'layer', 'step', 'mark', 'sample']) about!: string;
+  @OneOf(['room', 'layer', 'step', 'mark', 'sample', 'damp', 'air']) about!: string;
   @Words(200) aboutId!: string;
   @ValidateIf((p: PhotoWrite) => p.xMm !== null) @Figure(-PLACE_MM, PLACE_MM) xMm!: number | null;
   @ValidateIf((p: PhotoWrite) => p.yMm !== null) @Figure(-PLACE_MM, PLACE_MM) yMm!: number | null;

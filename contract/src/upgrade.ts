@@ -1,15 +1,28 @@
 import { ORIGIN, UNKNOWN_BASE } from '@maquette/core/room';
 import { OLD_FLOORS } from '@maquette/core/coverings';
 import type { FactKind } from './facts.ts';
+import { JOB_FILE_VERSION } from './job-file.ts';
+
+/** What a mark was before it could be a line or an area. */
+const POINT_MARK = {
+  shape: 'point',
+  points: [],
+  depthMm: null,
+  stepMm: null,
+  moveMm: null,
+  severity: 'clear',
+  moving: false,
+};
 
 /**
  * A body written by an earlier version of the product, in today's shape. A room used to have one `door` and nothing else in its
- * walls; jobs had no country and cards said nothing of old floors. A body of today comes back as it is.
+ * walls; jobs had no country and cards said nothing of old floors; marks were points. A body of today comes back as it is.
  */
 export function upgradeBody(kind: FactKind, body: Record<string, unknown>): Record<string, unknown> {
   if (kind === 'jobs' && !('country' in body))
     return { ...body, country: null, currency: '', asbestosFrom: null, leadFrom: null };
   if (kind === 'cards' && !('layOver' in body)) return { ...body, layOver: [...OLD_FLOORS] };
+  if (kind === 'marks' && !('shape' in body)) return { ...body, ...POINT_MARK };
   if (kind === 'rooms' && !('openings' in body)) {
     const { door, ...rest } = body;
     const opening =
@@ -30,10 +43,13 @@ export function upgradeBody(kind: FactKind, body: Record<string, unknown>): Reco
   return body;
 }
 
-/** A job file of version 1 as one of version 2; anything else as it is, to be checked. */
+const OLDER: unknown[] = [1, 2];
+
+/** A job file of an earlier version as one of today's; anything else as it is, to be checked. */
 export function upgradeJobFile(plain: unknown): unknown {
   const file = plain as { version?: unknown; facts?: unknown };
-  if (typeof plain !== 'object' || plain === null || file.version !== 1 || !Array.isArray(file.facts)) return plain;
+  if (typeof plain !== 'object' || plain === null || !OLDER.includes(file.version) || !Array.isArray(file.facts))
+    return plain;
   const facts = (file.facts as unknown[]).map((fact) => {
     if (typeof fact !== 'object' || fact === null || !('kind' in fact)) return fact;
     const { kind, body, replaced } = fact as { kind: FactKind; body?: unknown; replaced?: unknown };
@@ -51,5 +67,5 @@ export function upgradeJobFile(plain: unknown): unknown {
         : {}),
     };
   });
-  return { ...file, version: 2, facts };
+  return { ...file, version: JOB_FILE_VERSION, facts };
 }

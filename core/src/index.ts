@@ -13,7 +13,17 @@ import {
   type StripFacts,
   type StripPlan,
 } from './stripout/index.ts';
-import { flatCriteria, stripCriteria, worstVerdict, type Criterion, type Verdict } from './verdict/index.ts';
+import { judgeDamp, NO_DAMP_FACTS, type DampContext, type DampFacts, type DampState } from './damp/index.ts';
+import type { SoundFacts } from './soundness/index.ts';
+import {
+  dampCriteria,
+  flatCriteria,
+  soundCriteria,
+  stripCriteria,
+  worstVerdict,
+  type Criterion,
+  type Verdict,
+} from './verdict/index.ts';
 import { defaultSpacingMm } from './coverings/index.ts';
 
 /** All facts of one room. */
@@ -22,6 +32,10 @@ export interface AllRoomFacts {
   flat: FlatFacts;
   /** Layers, hazards and choices; absent while nothing of the kind is recorded. */
   strip?: StripFacts;
+  /** Air, tests and readings of damp; absent: damp is not judged. */
+  damp?: DampFacts;
+  /** Damage found and the lines gone over; absent: soundness is not judged. */
+  sound?: SoundFacts;
 }
 
 export interface RoomAssessment {
@@ -36,6 +50,23 @@ export interface RoomAssessment {
   surfaceGates: { grind: Gate; prime: Gate };
   /** What the planks will lie over once the choices are carried out. */
   laidOver: BaseKind;
+  damp: DampState | null;
+}
+
+/** Everything damp is judged from, looked up once from a room's facts. */
+export function dampContext(facts: AllRoomFacts, card: CoveringCard, atUtc: string): DampContext {
+  const strip = stripContext(facts.room, card, facts.strip ?? NO_STRIP_FACTS);
+  return {
+    room: facts.room,
+    plan: strip.plan,
+    card,
+    facts: facts.damp ?? NO_DAMP_FACTS,
+    layers: strip.facts.layers,
+    answers: strip.facts.answers,
+    hazards: strip.hazards,
+    figure: strip.figure,
+    atUtc,
+  };
 }
 
 /** The last strip-out plan with what it was made from: a reading more changes neither. */
@@ -49,11 +80,10 @@ function stripPlanOf(context: StripContext): StripPlan {
 }
 
 /**
- * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at
- * (evidence grows old in later stages). A memo from an earlier call of the same room saves time and changes nothing.
+ * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at:
+ * evidence grows old. A memo from an earlier call of the same room saves time and changes nothing.
  */
 export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: string, memo?: FlatMemo): RoomAssessment {
-  void atUtc;
   const { room, flat } = facts;
   const plan = planOf(room);
   const spacingMm = room.spacingMm ?? defaultSpacingMm(card.rules);
@@ -65,7 +95,14 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
   });
   const context = stripContext(room, card, facts.strip ?? NO_STRIP_FACTS);
   const strip = stripPlanOf(context);
-  const criteria = [...stripCriteria(context, strip), ...flatCriteria(room, plan, card, state)];
+  const damp = facts.damp ? dampContext(facts, card, atUtc) : null;
+  const dampState = damp ? judgeDamp(damp) : null;
+  const criteria = [
+    ...stripCriteria(context, strip),
+    ...(damp && dampState ? dampCriteria(damp, dampState) : []),
+    ...(facts.sound ? soundCriteria(room, plan, facts.sound, context.facts.ticks, context.figure) : []),
+    ...flatCriteria(room, plan, card, state, facts.sound),
+  ];
   return {
     verdict: worstVerdict(criteria.map((c) => c.verdict)),
     criteria,
@@ -76,6 +113,7 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
     strip,
     surfaceGates: surfaceGatesOf(context, strip),
     laidOver: laidOver(room, context.facts.layers, strip.keptLayerIds),
+    damp: dampState,
   };
 }
 

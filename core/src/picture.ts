@@ -11,6 +11,7 @@ import {
   type Station,
 } from './flat/index.ts';
 import type { RoomAssessment } from './index.ts';
+import type { DampState } from './damp/index.ts';
 import type { BaseKind, RoomFacts } from './room/index.ts';
 import type { StripPlan } from './stripout/index.ts';
 import { placeWords, type Criterion, type Verdict } from './verdict/index.ts';
@@ -61,6 +62,7 @@ export interface RoomPicture {
   strip: StripPlan;
   surfaceGates: RoomAssessment['surfaceGates'];
   laidOver: BaseKind;
+  damp: DampState | null;
 }
 
 const PROFILES_SHOWN = 4;
@@ -91,7 +93,7 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
 
 /** The picture of an assessed room. */
 export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPicture {
-  const { verdict, criteria, spacingMm, stations, flat, strip, surfaceGates, laidOver } = assessment;
+  const { verdict, criteria, spacingMm, stations, flat, strip, surfaceGates, laidOver, damp } = assessment;
   const blank = {
     verdict,
     criteria,
@@ -110,6 +112,7 @@ export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPict
     strip,
     surfaceGates,
     laidOver,
+    damp,
   };
   if (!flat) return blank;
   return {

@@ -10,6 +10,7 @@ export interface FigureSpec {
 
 const USUAL = 'Usual figure of the trade; your own timing wins.';
 const SAFE = 'Common lifting guidance; the employer’s rules win.';
+const SHEET = 'Usual figure; the maker’s sheet wins.';
 const PRICE = 'Invented price to compare with; put in your own.';
 
 function figure(words: string, value: number, unit: string, min: number, max: number, source = USUAL): FigureSpec {
@@ -91,6 +92,44 @@ export const FIGURES = {
   'grinder-day': figure('Shrouded grinder', 38, '/day', 0, 500, PRICE),
   'stripper-day': figure('Powered floor scraper', 62, '/day', 0, 500, PRICE),
   'tap-mm': figure('Tapping grid', 500, 'mm', 200, 1500),
+  'damp-age-days': figure(
+    'A damp reading counts for',
+    30,
+    'days',
+    1,
+    365,
+    'Usual; sooner when heating or weather changes.',
+  ),
+  'service-h': figure('Air in band before testing and laying', 48, 'h', 12, 168, 'Usual service conditions.'),
+  'air-gap-h': figure(
+    'Longest gap between air readings',
+    14,
+    'h',
+    1,
+    72,
+    'Morning and evening by hand; longer proves nothing.',
+  ),
+  'dew-margin-c': figure('Surface over the dew point', 3, '°C', 1, 10, 'Usual for priming, pouring and sealing.'),
+  'hood-rh': figure('Hood: resilient and laminate', 75, '%RH', 30, 100, SHEET),
+  'hood-wood-rh': figure('Hood: wood', 65, '%RH', 30, 100, SHEET),
+  'dish-g': figure('Vapour dish', 14.6, 'g/(m² 24 h)', 1, 60, `3 lb/(1000 ft² 24 h). ${SHEET}`),
+  'carbide-cement': figure('Carbide: cement screed', 2, 'CM-%', 0.5, 5, SHEET),
+  'carbide-cement-heated': figure('Carbide: heated cement screed', 1.8, 'CM-%', 0.5, 5, SHEET),
+  'carbide-sulfate': figure('Carbide: calcium sulfate', 0.5, 'CM-%', 0.1, 2, SHEET),
+  'carbide-sulfate-heated': figure('Carbide: heated calcium sulfate', 0.3, 'CM-%', 0.1, 2, SHEET),
+  'ph-most': figure('Alkalinity for adhesive at most', 10, 'pH', 7, 14, SHEET),
+  'survey-outlier': figure('Survey meter: a place to test from', 4, '%', 0.5, 100, 'The meter’s own table wins.'),
+  'survey-ratio': figure('Survey meter: or over the median by', 1.3, '×', 1, 5),
+  'membrane-rh': figure('Surface membrane holds back up to', 95, '%RH', 75, 100, SHEET),
+  'membrane-cost-m2': figure('Surface membrane, two coats', 14, '/m²', 0, 200, PRICE),
+  'membrane-days': figure('Surface membrane, coats and drying', 2, 'days', 0.5, 14, SHEET),
+  'dryer-day': figure('Dehumidifier', 24, '/day', 0, 500, PRICE),
+  'screw-mm': figure('Screws along a joist every', 150, 'mm', 50, 600),
+  'crack-mm': figure('Crack that is stitched from', 1.5, 'mm', 0.2, 10),
+  'resin-l-m': figure('Resin for a stitched crack', 0.25, 'l/m', 0.02, 3),
+  'stitch-mm': figure('Stitches across a crack every', 200, 'mm', 100, 600),
+  'fill-kg-l': figure('Repair mortar', 2, 'kg/l', 1, 3),
+  'bounce-mm': figure('Movement under a person at most', 2, 'mm', 0.5, 10, 'More is soundness, not filling.'),
 } as const satisfies Record<string, FigureSpec>;
 
 export type FigureName = keyof typeof FIGURES;

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { ROD_MM, type RodReading, type SetUp } from '../flat/index.ts';
 import { boundsMm, contains, distanceToWallsMm, type Plan } from '../room/index.ts';
 import { parseLength } from '../units/index.ts';
+import { delimiterOf } from './table-text.ts';
 import { matchColumns, type ColumnUse, type ColumnRole } from './rod-columns.ts';
 
 /** One reading found in a file, before anything is stored. */
@@ -49,14 +50,6 @@ const BENCHMARK = /^(bm|tbm|hm|benchmark|festpunkt|datum)\b/i;
 const DOUBT_MM = 100;
 export const FILE_ROWS_MOST = 5000;
 
-function delimiterOf(lines: readonly string[]): string {
-  const head = lines.slice(0, 5);
-  // A decimal comma makes commas common in semicolon files, so tab and semicolon win when they are in every line.
-  for (const mark of ['\t', ';', ',']) if (head.length > 0 && head.every((line) => line.includes(mark))) return mark;
-  return [',', ';', '\t'].map((mark) => ({ mark, n: head.join('').split(mark).length })).sort((a, b) => b.n - a.n)[0]!
-    .mark;
-}
-
 function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b);
   return sorted[Math.floor(sorted.length / 2)] ?? 0;
@@ -71,7 +64,7 @@ export function readRodFile(text: string, plan: Plan | null, columns?: readonly 
   const lines = text.split(/\r\n|\n|\r/).map((line, index) => ({ line: index + 1, text: line }));
   const comments = lines.filter((l) => l.text.startsWith('#')).map((l) => l.text.slice(1).trim());
   const data = lines.filter((l) => l.text.trim() !== '' && !l.text.startsWith('#'));
-  const delimiter = delimiterOf(data.map((l) => l.text));
+  const delimiter = delimiterOf(data.slice(0, 5).map((l) => l.text));
   // Quotes mean inches in these files far more often than they wrap a cell, so they are only honoured in pairs around one.
   const split = (row: string): string[] => {
     const wrapped = row

@@ -3,6 +3,7 @@ import type { FigureOf } from '../figures/index.ts';
 import type { HazardFacts } from '../hazards/index.ts';
 import type { Answer, Layer, Sample, Tap } from '../layers/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
+import type { Mark } from '../soundness/index.ts';
 
 /** A step of the strip-out ticked off, with its time. */
 export interface Tick {
@@ -11,46 +12,6 @@ export interface Tick {
   doneAt: string;
   note: string;
 }
-
-/** Damage found, as a point on the sheet. */
-export interface Mark {
-  id: string;
-  kind: MarkKind;
-  xMm: number;
-  yMm: number;
-  sizeMm: number | null;
-  note: string;
-}
-
-export const MARK_KINDS = [
-  'squeak',
-  'rot',
-  'soft',
-  'proud-fixing',
-  'hole',
-  'crack',
-  'hollow',
-  'weak-surface',
-  'stain',
-  'damp',
-  'insect',
-  'other',
-] as const;
-export type MarkKind = (typeof MARK_KINDS)[number];
-export const MARK_WORDS: Record<MarkKind, string> = {
-  squeak: 'Loose or squeaking',
-  rot: 'Rot',
-  soft: 'Soft, deflecting',
-  'proud-fixing': 'Proud fixing',
-  hole: 'Hole, missing piece',
-  crack: 'Crack',
-  hollow: 'Hollow',
-  'weak-surface': 'Dusty, weak surface',
-  stain: 'Stain or mould',
-  damp: 'Wet',
-  insect: 'Insect damage',
-  other: 'Something else',
-};
 
 /** The facts of a room strip-out works from. */
 export interface StripFacts {

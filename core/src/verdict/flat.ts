@@ -2,6 +2,7 @@ import { ruleWords, type CoveringCard } from '../coverings/index.ts';
 import type { FlatState } from '../flat/index.ts';
 import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
 import { formatGap, formatReach, unitLabel } from '../units/index.ts';
+import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
 import type { Criterion, Verdict } from './words.ts';
 
 /** Share of the floor that must lie within reach of a reading before the map can say `lay`. */
@@ -54,7 +55,13 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
 }
 
 /** Criteria of flatness for a room, worst first. With nothing read the answer is `measure`. */
-export function flatCriteria(room: RoomFacts, plan: Plan, card: CoveringCard, state: FlatState | null): Criterion[] {
+export function flatCriteria(
+  room: RoomFacts,
+  plan: Plan,
+  card: CoveringCard,
+  state: FlatState | null,
+  sound: SoundFacts = NO_SOUND_FACTS,
+): Criterion[] {
   const criteria: Criterion[] = [];
   if (!state) {
     criteria.push({
@@ -65,19 +72,39 @@ export function flatCriteria(room: RoomFacts, plan: Plan, card: CoveringCard, st
       next: 'Set up the laser and read the benchmark.',
     });
   } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state));
-  const needsLips = card.stepMm !== null || card.rules.some((rule) => rule.edgeMm < 500);
-  if (needsLips) {
-    const words =
-      card.stepMm === null
-        ? 'short edges'
-        : `steps over ${formatGap(card.stepMm, room.units)} ${unitLabel(room.units)}`;
-    criteria.push({
-      id: 'lips',
-      title: 'Lips and steps',
-      verdict: 'measure',
-      margin: `No lip entered. The card refuses ${words}, and stations cannot see them.`,
-      next: 'Feel along every joint with a short edge. Lips are entered in a later release; until then this stays open.',
-    });
-  }
+  const lips = lipCriterion(room, plan, card, sound);
+  if (lips) criteria.push(lips);
   return criteria;
 }
+
+/**
+ * Lips are felt along joints and entered as marks: stations cannot see them. Judged against the step the card names; a lip on
+ * record under a card that names none is told and left to the work on damage. Null where there is nothing to say.
+ */
+function lipCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, sound: SoundFacts): Criterion | null {
+  if (card.stepMm === null && !card.rules.some((rule) => rule.edgeMm < 500)) return null;
+  const { units } = room;
+  const allowed = card.stepMm ?? Math.min(...card.rules.map((rule) => rule.gapMm));
+  const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
+  const base = { id: 'lips', title: 'Lips and steps' };
+  const [worst] = lipsOf(sound.marks);
+  if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
+    return { ...base, verdict: 'lay', margin: `No lip over ${mm(allowed)} felt.`, next: 'Feel again after levelling.' };
+  if (!worst)
+    return {
+      ...base,
+      verdict: 'measure',
+      margin: `No lip entered. The card refuses steps over ${mm(allowed)}, and stations cannot see them.`,
+      next: 'Feel along every joint with a short edge; mark lips, or record that there is none, under Sound.',
+    };
+  const over = worst.stepMm! - allowed;
+  return {
+    ...base,
+    verdict: over > 0 ? 'work' : 'lay',
+    margin: `${mm(Math.abs(over))} ${over > 0 ? 'over' : 'inside'}: a lip of ${mm(worst.stepMm!)}, ${placeWords(room, plan, [worst.xMm, worst.yMm])}.`,
+    next: over > 0 ? 'Take the high edge down, or feather the low side.' : 'Nothing to do.',
+  };
+}
+
+/** Key of the check that says every joint was felt along. */
+export const LIPS_CHECK = 'lips/joints';

@@ -1,3 +1,5 @@
 export * from './words.ts';
 export * from './flat.ts';
 export * from './strip.ts';
+export * from './damp.ts';
+export * from './sound.ts';

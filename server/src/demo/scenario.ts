@@ -1,6 +1,6 @@
 import type { Answer, Layer, Sample } from '@maquette/core/layers';
 import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
-import type { Mark } from '@maquette/core/stripout';
+import type { Mark } from '@maquette/core/soundness';
 import { CLOAKROOM, KITCHEN, WASH_HOUSE } from './old-floors.ts';
 
 /** A smooth bump or hollow: height in mm at its middle, and its half width. */

@@ -31,6 +31,8 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
   api.use(jobFileRoutes(store, now));
   api.use(photoRoutes(store, now));
   api.use(instrumentRoutes(now));
+  // A logger's file is one fact, with thousands of samples.
+  api.use('/rooms/:roomId/airLogs', express.json({ limit: '2mb' }));
   api.use(express.json({ limit: '64kb' }));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   api.use(bookRoutes(store));

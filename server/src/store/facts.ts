@@ -28,6 +28,11 @@ const TABLES = {
   ticks: schema.ticks,
   marks: schema.marks,
   photos: schema.photos,
+  airReadings: schema.airReadings,
+  airLogs: schema.airLogs,
+  dampTests: schema.dampTests,
+  dampReadings: schema.dampReadings,
+  checks: schema.checks,
 } as const satisfies Record<FactKind, SQLiteTable>;
 
 /** Columns that are the store's own, not the fact's body. */

@@ -5,11 +5,13 @@ import type {
   DividingLine,
   Fixture,
   Opening,
+  PointMm,
   SecondBase,
   Side,
   Start,
   Wall,
 } from '@maquette/core/room';
+import type { AirSample } from '@maquette/core/air';
 import type { Seam } from '@maquette/core/layers';
 import type { FlatnessRule } from '@maquette/core/coverings';
 
@@ -233,9 +235,97 @@ export const marks = sqliteTable(
     xMm: real('x_mm').notNull(),
     yMm: real('y_mm').notNull(),
     sizeMm: real('size_mm'),
+    shape: text('shape').notNull().default('point'),
+    points: text('points', { mode: 'json' }).$type<PointMm[]>().notNull().default([]),
+    depthMm: real('depth_mm'),
+    stepMm: real('step_mm'),
+    moveMm: real('move_mm'),
+    severity: text('severity').notNull().default('clear'),
+    moving: integer('moving', { mode: 'boolean' }).notNull().default(false),
     note: text('note').notNull(),
   },
   (table) => [index('marks_by_room').on(table.roomId)],
+);
+
+export const airReadings = sqliteTable(
+  'air_readings',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    takenAt: text('taken_at').notNull(),
+    tempC: real('temp_c').notNull(),
+    rhPercent: real('rh_percent').notNull(),
+    surfaceC: real('surface_c'),
+    instrument: text('instrument').notNull(),
+    who: text('who').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('air_readings_by_room').on(table.roomId)],
+);
+
+export const airLogs = sqliteTable(
+  'air_logs',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    name: text('name').notNull(),
+    instrument: text('instrument').notNull(),
+    samples: text('samples', { mode: 'json' }).$type<AirSample[]>().notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('air_logs_by_room').on(table.roomId)],
+);
+
+export const dampTests = sqliteTable(
+  'damp_tests',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    method: text('method').notNull(),
+    name: text('name').notNull(),
+    xMm: real('x_mm').notNull(),
+    yMm: real('y_mm').notNull(),
+    startedAt: text('started_at'),
+    depthMm: real('depth_mm'),
+    startG: real('start_g'),
+    areaM2: real('area_m2'),
+    of: text('of').notNull(),
+    offsetPercent: real('offset_percent').notNull(),
+    compensates: integer('compensates', { mode: 'boolean' }).notNull(),
+    instrument: text('instrument').notNull(),
+    checkedOn: text('checked_on').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('damp_tests_by_room').on(table.roomId)],
+);
+
+export const dampReadings = sqliteTable(
+  'damp_readings',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    testId: text('test_id').notNull(),
+    takenAt: text('taken_at').notNull(),
+    value: real('value').notNull(),
+    sampleG: real('sample_g'),
+    tempC: real('temp_c'),
+    who: text('who').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('damp_readings_by_room').on(table.roomId)],
+);
+
+export const checks = sqliteTable(
+  'checks',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    key: text('key').notNull(),
+    found: integer('found', { mode: 'boolean' }).notNull(),
+    takenAt: text('taken_at').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('checks_by_room').on(table.roomId)],
 );
 
 export const photos = sqliteTable(

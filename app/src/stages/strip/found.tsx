@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { BASE_KINDS, BASE_WORDS, type RoomFacts } from '@maquette/core/room';
 import { LAYER_KINDS, LAYERS, newLayer, type LayerKind } from '@maquette/core/layers';
-import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@maquette/core/stripout';
+import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@maquette/core/soundness';
 import { useState } from 'react';
 import { newId } from '../../data/ids.ts';
 import { bodyOf } from '../../data/merge.ts';

@@ -1,0 +1,3 @@
+export * from './facts.ts';
+export * from './psychrometrics.ts';
+export * from './history.ts';

@@ -1,0 +1,186 @@
+import { answerTo } from '../layers/index.ts';
+import { isTimber, type PointMm } from '../room/index.ts';
+import type { DampContext } from './facts.ts';
+import { METHOD_SPECS, methodsFor, qualifyingMethods, type DampMethod } from './methods.ts';
+import { needOf, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
+import { dampResults, type DampResult } from './result.ts';
+
+export interface DampLimit {
+  value: number;
+  source: string;
+}
+
+/** How one method stands in the room. */
+export interface MethodState {
+  method: DampMethod;
+  qualifying: boolean;
+  results: DampResult[];
+  need: DampNeed;
+  /** Places read validly, the newest reading of each place. */
+  valid: DampResult[];
+  /** Tests still to be made or read, and where the next ones would go. */
+  missing: number;
+  uncovered: number[];
+  places: PointMm[];
+  /** Worst valid reading, which governs. */
+  governing: DampResult | null;
+  limit: DampLimit | null;
+  /** Limit less governing value: negative is over. */
+  margin: number | null;
+  passes: boolean;
+  complete: boolean;
+}
+
+export interface DampState {
+  results: DampResult[];
+  methods: MethodState[];
+  /** The method the user settled on, or the usual one for the base. */
+  chosen: DampMethod;
+  outliers: DampResult[];
+  /** The worst reading over its limit, of any method that judges; null while none is. */
+  over: { result: DampResult; limit: DampLimit; method: DampMethod } | null;
+  /** Tests set and not yet read validly, with when they are due. */
+  due: DueTest[];
+}
+
+export interface DueTest {
+  testId: string;
+  from: string;
+  until: string | null;
+  words: string;
+}
+
+const heated = (ctx: DampContext) => ctx.room.base.heating === 'water' || ctx.room.base.heating === 'electric';
+
+/** What a method is held against under this covering, and who says so. Null where it only steers or informs. */
+export function limitOf(ctx: DampContext, method: DampMethod): DampLimit | null {
+  const { card, room, figure } = ctx;
+  const wood = card.kind === 'engineered-wood' || card.kind === 'click-herringbone';
+  const usual = 'Usual figure; the maker’s sheet wins';
+  switch (method) {
+    case 'probe':
+      return { value: card.cementLimitRh, source: `Card: ${card.name}` };
+    case 'pin':
+      return { value: card.timberLimitMc, source: `Card: ${card.name}` };
+    case 'hood':
+      return { value: figure(wood ? 'hood-wood-rh' : 'hood-rh'), source: usual };
+    case 'dish':
+      return { value: figure('dish-g'), source: usual };
+    case 'carbide': {
+      const kind = room.baseKind === 'calcium-sulfate-screed' ? 'carbide-sulfate' : 'carbide-cement';
+      return { value: figure(heated(ctx) ? `${kind}-heated` : kind), source: usual };
+    }
+    case 'alkalinity':
+      return card.kind === 'glue-down-vinyl' ? { value: figure('ph-most'), source: usual } : null;
+    default:
+      return null;
+  }
+}
+
+/** The newest valid reading of each place: what dried since is judged as it is now. */
+function newestValid(results: readonly DampResult[]): DampResult[] {
+  const byTest = new Map<string, DampResult>();
+  for (const result of results) if (result.valid) byTest.set(result.test.id, result);
+  return [...byTest.values()];
+}
+
+/**
+ * Judges damp: per method the worst valid reading against its limit and the number of tests against the need. Methods are never
+ * converted into each other, and the kinder result is never picked: every method with a limit and valid readings must pass.
+ */
+export function judgeDamp(ctx: DampContext): DampState {
+  const results = dampResults(ctx);
+  const outliers = surveyOutliers(results, ctx.figure('survey-outlier'), ctx.figure('survey-ratio'));
+  const qualifying = qualifyingMethods(ctx.room.baseKind);
+  const said = answerTo(ctx.answers, 'damp/method');
+  const chosen = qualifying.find((m) => m === said) ?? qualifying[0]!;
+  const used = new Set<DampMethod>([...methodsFor(ctx.room.baseKind), ...results.map((r) => r.test.method)]);
+  const methods = [...used].map((method) => stateOf(ctx, method, results, outliers, qualifying.includes(method)));
+  const overs = methods.flatMap((m) =>
+    m.governing && m.limit && m.margin !== null && m.margin < 0
+      ? [{ result: m.governing, limit: m.limit, method: m.method, share: -m.margin / m.limit.value }]
+      : [],
+  );
+  const worst = overs.sort((a, b) => b.share - a.share)[0];
+  return {
+    results,
+    methods,
+    chosen,
+    outliers,
+    over: worst ? { result: worst.result, limit: worst.limit, method: worst.method } : null,
+    due: dueTests(ctx, results),
+  };
+}
+
+function stateOf(
+  ctx: DampContext,
+  method: DampMethod,
+  all: readonly DampResult[],
+  outliers: readonly DampResult[],
+  qualifying: boolean,
+): MethodState {
+  const results = all.filter((r) => r.test.method === method && r.test.of === 'base');
+  const valid = newestValid(results);
+  const need = needOf(ctx, method);
+  const made = ctx.facts.dampTests.filter((t) => t.method === method && t.of === 'base');
+  // What the survey meter found asks for one of the chosen kind at its place; the survey itself is only spread.
+  const steer = method === 'survey' || isTimber(ctx.room.baseKind) ? [] : outliers.map((o) => o.test);
+  const missing = Math.max(0, need.count - valid.length);
+  const uncovered = uncoveredWalls(ctx, need.outerWalls, made);
+  const governing = valid.reduce<DampResult | null>((worst, r) => (worst && worst.value >= r.value ? worst : r), null);
+  const limit = limitOf(ctx, method);
+  const margin = governing && limit ? limit.value - governing.value : null;
+  return {
+    method,
+    qualifying,
+    results,
+    need,
+    valid,
+    missing,
+    uncovered,
+    places: qualifying || method === 'survey' ? proposePlaces(ctx, need, made, steer) : [],
+    governing,
+    limit,
+    margin,
+    passes: margin !== null && margin >= 0,
+    complete:
+      missing === 0 &&
+      uncoveredWalls(
+        ctx,
+        need.outerWalls,
+        valid.map((r) => r.test),
+      ).length === 0,
+  };
+}
+
+const HOUR_MS = 3_600_000;
+
+/** Tests that stand and wait, soonest first. */
+function dueTests(ctx: DampContext, results: readonly DampResult[]): DueTest[] {
+  const waits: Partial<Record<DampMethod, [number, number | null]>> = {
+    probe: [answerTo(ctx.answers, 'damp/wait') === '72' ? 72 : 24, null],
+    hood: [answerTo(ctx.answers, 'damp/surface') === 'dense' ? 168 : 72, null],
+    dish: [60, 72],
+    film: [24, null],
+  };
+  return ctx.facts.dampTests
+    .flatMap((test): DueTest[] => {
+      const wait = waits[test.method];
+      if (!wait || !test.startedAt || results.some((r) => r.test.id === test.id && r.valid)) return [];
+      const later = (hours: number) => new Date(Date.parse(test.startedAt!) + hours * HOUR_MS).toISOString();
+      const first = results.findLast((r) => r.test.id === test.id);
+      const secondHood = test.method === 'hood' && first && first.reading.takenAt >= later(wait[0]);
+      const from = secondHood
+        ? new Date(Date.parse(first.reading.takenAt) + 24 * HOUR_MS).toISOString()
+        : later(wait[0]);
+      return [
+        {
+          testId: test.id,
+          from,
+          until: wait[1] === null ? null : later(wait[1]),
+          words: `${METHOD_SPECS[test.method].words} ${test.name}`.trim(),
+        },
+      ];
+    })
+    .sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.testId < b.testId ? -1 : 1));
+}

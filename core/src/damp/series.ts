@@ -1,0 +1,158 @@
+import { samplesOf } from '../air/index.ts';
+import {
+  forecastSeries,
+  ruleOfThumbDays,
+  speedAt,
+  type DryingPlan,
+  type Forecast,
+  type Series,
+} from '../drying/index.ts';
+import { answerTo } from '../layers/index.ts';
+import type { DampContext } from './facts.ts';
+import { facesOf, type DampResult } from './result.ts';
+
+const DAY_MS = 86_400_000;
+/** Fewer readings, or over fewer days, say nothing of the rate. */
+export const FORECAST_LEAST = { readings: 3, days: 7 } as const;
+/** Assumed where nobody recorded when the slab began to dry: this long before the first reading. */
+const ASSUMED_AGE_DAYS = 28;
+const ASSUMED_AIR = { tempC: 18, rhPercent: 55 };
+const REFERENCE_C = 20;
+
+/** A probe's readings as the forecast takes them, with what had to be assumed. */
+export interface ProbeSeries {
+  testId: string;
+  name: string;
+  startUtc: string;
+  series: Series;
+  /** The air the past is taken to have had: means of what was recorded. */
+  air: { tempC: number; rhPercent: number };
+  assumptions: string[];
+  values: { at: string; day: number; rhPercent: number }[];
+}
+
+/** The day drying began, as answered: weathertight and cured. */
+export function dryingSince(ctx: DampContext): string | null {
+  const said = answerTo(ctx.answers, 'damp/weathertight');
+  return said !== null && !Number.isNaN(Date.parse(said)) ? said : null;
+}
+
+/** Series of each probe with enough valid readings, the wettest last reading first. */
+export function probeSeries(ctx: DampContext, results: readonly DampResult[]): ProbeSeries[] {
+  const slabMm = ctx.room.base.slabMm;
+  if (slabMm === null) return [];
+  // Old readings no longer judge the floor, but they are how it dried.
+  const usable = results.filter(
+    (r) => r.test.method === 'probe' && r.test.depthMm !== null && r.faults.every((f) => / days old/.test(f)),
+  );
+  const air = meanAir(ctx);
+  return [...new Set(usable.map((r) => r.test.id))]
+    .flatMap((testId): ProbeSeries[] => {
+      const own = usable.filter((r) => r.test.id === testId);
+      const [first, last] = [own[0]!, own[own.length - 1]!];
+      const days = (Date.parse(last.reading.takenAt) - Date.parse(first.reading.takenAt)) / DAY_MS;
+      if (own.length < FORECAST_LEAST.readings || days < FORECAST_LEAST.days) return [];
+      const said = dryingSince(ctx);
+      const since =
+        said !== null && said < first.reading.takenAt
+          ? said
+          : new Date(Date.parse(first.reading.takenAt) - ASSUMED_AGE_DAYS * DAY_MS).toISOString();
+      const dayOf = (at: string) => (Date.parse(at) - Date.parse(since)) / DAY_MS;
+      const faces = facesOf(ctx);
+      return [
+        {
+          testId,
+          name: first.test.name,
+          startUtc: since,
+          air: air.mean,
+          assumptions: [
+            said === since
+              ? 'Drying began on the day recorded'
+              : `Nobody recorded when drying began: ${ASSUMED_AGE_DAYS} days before the first reading is assumed`,
+            air.words,
+            faces === 1 ? 'It dries through its top only' : 'It dries through both faces',
+            'No new damp arrives',
+          ],
+          series: {
+            thicknessMm: slabMm,
+            depthMm: first.test.depthMm!,
+            readings: own.map((r) => ({ day: dayOf(r.reading.takenAt), rhPercent: r.value })),
+            climates: [
+              { fromDay: 0, roomRh: air.mean.rhPercent / 100, speed: speedAt(air.mean.tempC, REFERENCE_C), faces },
+            ],
+          },
+          values: own.map((r) => ({ at: r.reading.takenAt, day: dayOf(r.reading.takenAt), rhPercent: r.value })),
+        },
+      ];
+    })
+    .sort((a, b) => b.values[b.values.length - 1]!.rhPercent - a.values[a.values.length - 1]!.rhPercent);
+}
+
+function meanAir(ctx: DampContext): { mean: { tempC: number; rhPercent: number }; words: string } {
+  const samples = samplesOf(ctx.facts.airReadings, ctx.facts.airLogs);
+  if (samples.length === 0)
+    return {
+      mean: ASSUMED_AIR,
+      words: `No air was recorded: ${ASSUMED_AIR.tempC} °C and ${ASSUMED_AIR.rhPercent} %RH are assumed`,
+    };
+  const mean = (values: number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const [tempC, rhPercent] = [mean(samples.map((s) => s.tempC)), mean(samples.map((s) => s.rhPercent))];
+  return {
+    mean: { tempC, rhPercent },
+    words: `The air was as recorded on average: ${tempC.toFixed(1)} °C, ${rhPercent.toFixed(0)} %RH over ${samples.length} readings`,
+  };
+}
+
+/** A forecast in dates. */
+export interface DryingForecast {
+  probe: ProbeSeries;
+  limitPercent: number;
+  plan: DryingPlan;
+  forecast: Forecast;
+  earlyUtc: string | null;
+  middleUtc: string | null;
+  lateUtc: string | null;
+}
+
+export function usualPlan(ctx: DampContext, probe: ProbeSeries): DryingPlan {
+  return { roomC: round(probe.air.tempC), roomRhPercent: round(probe.air.rhPercent), faces: facesOf(ctx) };
+}
+
+const round = (value: number) => Math.round(value * 2) / 2;
+
+/** Forecasts one probe's series. Deterministic for the same facts. */
+export function forecastProbe(
+  probe: ProbeSeries,
+  limitPercent: number,
+  plan: DryingPlan,
+  check?: () => void,
+  progress?: (share: number) => void,
+): DryingForecast {
+  const forecast = forecastSeries(probe.series, limitPercent, plan, REFERENCE_C, check, progress);
+  const utc = (day: number | null) =>
+    day === null ? null : new Date(Date.parse(probe.startUtc) + day * DAY_MS).toISOString();
+  return {
+    probe,
+    limitPercent,
+    plan,
+    forecast,
+    earlyUtc: utc(forecast.earlyDay),
+    middleUtc: utc(forecast.middleDay),
+    lateUtc: utc(forecast.lateDay),
+  };
+}
+
+/** The rule of thumb: the day it gives, or how many days it takes where nobody recorded the start. Null for other bases. */
+export function ruleOfThumb(ctx: DampContext): { days: number; readyUtc: string | null; words: string } | null {
+  const slabMm = ctx.room.base.slabMm;
+  if (slabMm === null) return null;
+  const faces = facesOf(ctx);
+  const days = ruleOfThumbDays(ctx.room.baseKind, slabMm, faces);
+  if (days === null) return null;
+  const since = dryingSince(ctx);
+  return {
+    days,
+    readyUtc: since ? new Date(Date.parse(since) + days * DAY_MS).toISOString() : null,
+    words: `${slabMm} mm drying through ${faces === 1 ? 'one face' : 'both faces'}: about ${Math.round(days)} days at 20 °C and 60 %RH from weathertight and cured.`,
+  };
+}

@@ -1,0 +1,147 @@
+import type { PointMm } from '../room/index.ts';
+
+/** Damage and weakness found underfoot. */
+export const MARK_KINDS = [
+  'squeak',
+  'rot',
+  'soft',
+  'proud-fixing',
+  'staples',
+  'board-ridge',
+  'hole',
+  'crack',
+  'joint',
+  'hollow',
+  'weak-surface',
+  'residue',
+  'contamination',
+  'stain',
+  'efflorescence',
+  'mortar-residue',
+  'wide-grout',
+  'lippage',
+  'damp',
+  'insect',
+  'other',
+] as const;
+export type MarkKind = (typeof MARK_KINDS)[number];
+
+export const MARK_WORDS: Record<MarkKind, string> = {
+  squeak: 'Loose or squeaking',
+  rot: 'Rot',
+  soft: 'Soft, deflecting',
+  'proud-fixing': 'Proud fixing',
+  staples: 'Staples',
+  'board-ridge': 'Board-edge ridge, cupping',
+  hole: 'Hole, missing piece',
+  crack: 'Crack',
+  joint: 'Movement joint',
+  hollow: 'Hollow, drummy',
+  'weak-surface': 'Dusty, weak surface',
+  residue: 'Adhesive residue',
+  contamination: 'Grease, wax, paint, curing compound',
+  stain: 'Stain or mould',
+  efflorescence: 'White salts',
+  'mortar-residue': 'Mortar residue',
+  'wide-grout': 'Wide grout lines',
+  lippage: 'Lip between tiles or panels',
+  damp: 'Wet',
+  insect: 'Insect damage',
+  other: 'Something else',
+};
+
+export const MARK_SHAPES = ['point', 'line', 'area'] as const;
+export type MarkShape = (typeof MARK_SHAPES)[number];
+
+/** The shape a kind is usually marked as. */
+export const USUAL_SHAPE: Record<MarkKind, MarkShape> = {
+  squeak: 'area',
+  rot: 'area',
+  soft: 'area',
+  'proud-fixing': 'point',
+  staples: 'area',
+  'board-ridge': 'line',
+  hole: 'area',
+  crack: 'line',
+  joint: 'line',
+  hollow: 'area',
+  'weak-surface': 'area',
+  residue: 'area',
+  contamination: 'area',
+  stain: 'area',
+  efflorescence: 'area',
+  'mortar-residue': 'area',
+  'wide-grout': 'area',
+  lippage: 'line',
+  damp: 'area',
+  insect: 'area',
+  other: 'point',
+};
+
+export const SEVERITIES = ['slight', 'clear', 'severe'] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
+/** Damage found, with its place and size. x and y are its place; lines and areas have their own corners. */
+export interface Mark extends PointMm {
+  id: string;
+  kind: MarkKind;
+  shape: MarkShape;
+  /** Corners of a line or an area; empty for a point. */
+  points: PointMm[];
+  /** Width of a crack or joint, or the size across of a point, mm. */
+  sizeMm: number | null;
+  /** Depth of a hole or weak layer, mm. */
+  depthMm: number | null;
+  /** Step from one side to the other, mm: lips, ridges, stepped cracks. */
+  stepMm: number | null;
+  /** Movement under a person standing by, mm. */
+  moveMm: number | null;
+  severity: Severity;
+  /** Whether it still moves: a live crack, an expansion joint. */
+  moving: boolean;
+  note: string;
+}
+
+export const MARK_RANGES = {
+  sizeMm: { min: 0.1, max: 20_000, words: 'Width or size across' },
+  depthMm: { min: 0.5, max: 500, words: 'Depth' },
+  stepMm: { min: 0, max: 50, words: 'Step from side to side' },
+  moveMm: { min: 0, max: 50, words: 'Movement under a person' },
+} as const;
+/** Corners a line or area may have. */
+export const MARK_POINTS_MOST = 60;
+
+/** A mark of a kind at a place, nothing measured yet. */
+export function newMark(id: string, kind: MarkKind, at: PointMm, part: Partial<Mark> = {}): Mark {
+  return {
+    id,
+    kind,
+    xMm: at.xMm,
+    yMm: at.yMm,
+    shape: 'point',
+    points: [],
+    sizeMm: null,
+    depthMm: null,
+    stepMm: null,
+    moveMm: null,
+    severity: 'clear',
+    moving: false,
+    note: '',
+    ...part,
+  };
+}
+
+/** One line or spot of the guided walk, gone over: nothing found is a finding too. */
+export interface Check {
+  id: string;
+  key: string;
+  found: boolean;
+  takenAt: string;
+  note: string;
+}
+
+export interface SoundFacts {
+  marks: Mark[];
+  checks: Check[];
+}
+export const NO_SOUND_FACTS: SoundFacts = { marks: [], checks: [] };

@@ -1,0 +1,99 @@
+import { boundsMm, contains, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
+import type { Check } from './facts.ts';
+
+/** One line to walk, or one spot to try. */
+export interface WalkStep {
+  key: string;
+  kind: 'joist' | 'tap' | 'bounce' | 'scratch' | 'drop';
+  words: string;
+  /** Ends of the line, or twice the same place. */
+  from: PointMm;
+  to: PointMm;
+  done: Check | null;
+}
+
+const ASSUMED_JOISTS_MM = 400;
+const ALONG_STEP_MM = 100;
+/** A line shorter than this inside the room is walked with its neighbour. */
+const SHORTEST_MM = 300;
+
+/** Stretches of a line through the room, from one wall to the next. */
+function stretches(plan: Plan, deg: number, offMm: number): [PointMm, PointMm][] {
+  const box = boundsMm(plan.corners);
+  const centre = { xMm: (box.minX + box.maxX) / 2, yMm: (box.minY + box.maxY) / 2 };
+  const [ux, uy] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+  const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2 + ALONG_STEP_MM;
+  const at = (t: number): PointMm => ({
+    xMm: Math.round(centre.xMm + ux * t - uy * offMm),
+    yMm: Math.round(centre.yMm + uy * t + ux * offMm),
+  });
+  const found: [PointMm, PointMm][] = [];
+  let start: number | null = null;
+  for (let t = -reach; t <= reach; t += ALONG_STEP_MM / 2) {
+    const p = at(t);
+    const inside =
+      contains(plan.corners, p.xMm, p.yMm) && !plan.islands.some((island) => contains(island, p.xMm, p.yMm));
+    if (inside) start ??= t;
+    else if (start !== null) {
+      if (t - start >= SHORTEST_MM) found.push([at(start), at(t - ALONG_STEP_MM / 2)]);
+      start = null;
+    }
+  }
+  return found;
+}
+
+/**
+ * The guided walk of a room: joist lines and bounce where there are joists, rows of taps elsewhere; a scratch and a drop on
+ * mineral bases. Each with what was found there, if anybody has been.
+ */
+export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], tapMm: number): WalkStep[] {
+  const timber = isTimber(room.baseKind);
+  const deg = timber ? (room.base.joistDeg ?? 0) : 0;
+  const spacing = timber ? (room.base.joistSpacingMm ?? ASSUMED_JOISTS_MM) : tapMm;
+  const box = boundsMm(plan.corners);
+  const half = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2;
+  const steps: Omit<WalkStep, 'done'>[] = [];
+  let n = 0;
+  for (let off = -Math.floor(half / spacing) * spacing; off <= half; off += spacing)
+    for (const [from, to] of stretches(plan, deg, off)) {
+      n++;
+      steps.push(
+        timber
+          ? { key: `joist/${n}`, kind: 'joist', words: `Walk joist line ${n}, heel to toe`, from, to }
+          : { key: `tap/${n}`, kind: 'tap', words: `Tap along row ${n}, every ${tapMm} mm`, from, to },
+      );
+    }
+  const spots = spread(steps);
+  for (const [i, p] of spots.entries()) {
+    if (timber)
+      steps.push({
+        key: `bounce/${i + 1}`,
+        kind: 'bounce',
+        words: `Drop on your heels at spot ${i + 1}`,
+        from: p,
+        to: p,
+      });
+    else {
+      steps.push({
+        key: `scratch/${i + 1}`,
+        kind: 'scratch',
+        words: `Scratch the surface at spot ${i + 1}`,
+        from: p,
+        to: p,
+      });
+      steps.push({ key: `drop/${i + 1}`, kind: 'drop', words: `Let a drop stand at spot ${i + 1}`, from: p, to: p });
+    }
+  }
+  const latest = new Map([...checks].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).map((c) => [c.key, c]));
+  return steps.map((step) => ({ ...step, done: latest.get(step.key) ?? null }));
+}
+
+/** Up to three spots, spread over the lines. */
+function spread(lines: readonly Pick<WalkStep, 'from' | 'to'>[]): PointMm[] {
+  if (lines.length === 0) return [];
+  return [...new Set([0.15, 0.5, 0.85].map((share) => Math.floor(share * lines.length)))].map((i, n) => {
+    const { from, to } = lines[i]!;
+    const t = [0.3, 0.5, 0.7][n]!;
+    return { xMm: Math.round(from.xMm + (to.xMm - from.xMm) * t), yMm: Math.round(from.yMm + (to.yMm - from.yMm) * t) };
+  });
+}

@@ -1,0 +1,176 @@
+import { airHistory, bandClock, outWords, samplesOf, type AirHistory } from '../air/index.ts';
+import {
+  forecastProbe,
+  METHOD_SPECS,
+  OUTER_WALL_MM,
+  probeSeries,
+  usualPlan,
+  type DampContext,
+  type DampState,
+  type DryingForecast,
+  type MethodState,
+} from '../damp/index.ts';
+import { answerTo } from '../layers/index.ts';
+import { distanceMm } from '../room/index.ts';
+import { placeWords } from './flat.ts';
+import type { Criterion } from './words.ts';
+
+/** Signs that damp is still arriving: nothing is laid and nothing is measured away. */
+const ARRIVING: Record<string, string> = {
+  leak: 'Water is leaking or standing',
+  pressure: 'Water pushes up from below',
+  efflorescence: 'White salts: water is moving through the base',
+};
+
+/** Criteria of damp and air. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
+export function dampCriteria(ctx: DampContext, state: DampState): Criterion[] {
+  const criteria: Criterion[] = [];
+  const source = answerTo(ctx.answers, 'damp/source') ?? 'unknown';
+  if (source in ARRIVING)
+    criteria.push({
+      id: 'damp-source',
+      title: 'Damp: source',
+      verdict: 'stop',
+      margin: `${ARRIVING[source]}.`,
+      next: 'Who decides: plumber, drainage or damp surveyor. Test again once it has stopped.',
+    });
+  const judged = state.methods.filter((m) => m.limit && m.governing);
+  for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source));
+  const qualifying = state.methods.filter((m) => m.qualifying);
+  if (!qualifying.some((m) => m.complete && m.governing)) {
+    const chosen = state.methods.find((m) => m.method === state.chosen)!;
+    if (!chosen.governing || chosen.passes) criteria.push(missingCriterion(ctx, state, chosen));
+  }
+  const open = state.outliers.filter(
+    (o) =>
+      !state.results.some((r) => r.valid && r.test.method !== 'survey' && distanceMm(r.test, o.test) <= OUTER_WALL_MM),
+  );
+  if (open.length > 0)
+    criteria.push({
+      id: 'damp-survey',
+      title: 'Damp: survey',
+      verdict: 'measure',
+      margin: `${open.length} place${open.length === 1 ? '' : 's'} stand${open.length === 1 ? 's' : ''} out on the meter, highest ${Math.max(...open.map((o) => o.value)).toFixed(1)} %.`,
+      next: `Test there: ${placeWords(ctx.room, ctx.plan, [open[0]!.test.xMm, open[0]!.test.yMm])}.`,
+    });
+  criteria.push(airCriterion(ctx));
+  return criteria;
+}
+
+function methodCriterion(ctx: DampContext, state: DampState, method: MethodState, source: string): Criterion {
+  const { governing, limit, margin } = method;
+  const spec = METHOD_SPECS[method.method];
+  const at = placeWords(ctx.room, ctx.plan, [governing!.test.xMm, governing!.test.yMm]);
+  const digits = method.method === 'carbide' ? 2 : 1;
+  const words = `${governing!.valueText}${governing!.test.name ? ` at ${governing!.test.name}` : ''}, ${Math.abs(margin!).toFixed(digits)} ${margin! < 0 ? 'over' : 'under'} ${limit!.value} ${spec.givesUnit}, ${at}.`;
+  const base = { id: `damp-${method.method}`, title: `Damp: ${spec.words.toLowerCase()}`, margin: words };
+  if (margin! >= 0) {
+    const missing = method.method === state.chosen && !method.complete;
+    if (!missing)
+      return { ...base, verdict: 'lay', next: 'Evidence complete. It grows old: read again before laying.' };
+    return {
+      ...base,
+      verdict: 'measure',
+      next: method.missing > 0 ? `${count(method.missing)} more to make.` : 'An outer wall has no test within 1 m.',
+    };
+  }
+  if (source in ARRIVING || source === 'suspected')
+    return {
+      ...base,
+      verdict: 'stop',
+      next: 'Find the source first. Who decides: plumber, drainage or damp surveyor.',
+    };
+  const way = answerTo(ctx.answers, 'damp/way-out');
+  if (way === 'membrane')
+    return {
+      ...base,
+      verdict: 'work',
+      next: 'Surface membrane chosen: two coats by the maker’s sheet, then record it.',
+    };
+  if (way === 'other-covering') return { ...base, verdict: 'work', next: 'Choose the covering’s card that takes it.' };
+  const wanted = answerTo(ctx.answers, 'lay/date');
+  const forecast = wanted ? waitForecast(ctx, state) : null;
+  if (wanted && forecast?.lateUtc && forecast.lateUtc.slice(0, 10) <= wanted)
+    return {
+      ...base,
+      verdict: 'wait',
+      next: `Dry between ${forecast.earlyUtc!.slice(0, 10)} and ${forecast.lateUtc.slice(0, 10)} by forecast, before ${wanted}. Keep reading.`,
+    };
+  return { ...base, verdict: 'work', next: 'Compare the ways out and choose one.' };
+}
+
+function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodState): Criterion {
+  const due = state.due[0];
+  const spec = METHOD_SPECS[chosen.method];
+  return {
+    id: 'damp-tests',
+    title: 'Damp: tests',
+    verdict: 'measure',
+    margin: `${chosen.valid.length} of ${chosen.need.count} tests read and valid by ${spec.words.toLowerCase()}.`,
+    next:
+      due && due.from > ctx.atUtc
+        ? `${due.words} may be read from ${due.from.slice(0, 16).replace('T', ' ')} UTC.`
+        : due
+          ? `Read ${due.words.toLowerCase()}.`
+          : `Make ${count(Math.max(1, chosen.missing))}: ${spec.how[0]!.toLowerCase()}.`,
+  };
+}
+
+const count = (n: number) => `${n} test${n === 1 ? '' : 's'}`;
+
+/** Air of the room over time, as the criterion and the screens show it. */
+export function roomAir(ctx: DampContext): AirHistory {
+  return airHistory(samplesOf(ctx.facts.airReadings, ctx.facts.airLogs), ctx.card, ctx.figure('air-gap-h'));
+}
+
+function airCriterion(ctx: DampContext): Criterion {
+  const history = roomAir(ctx);
+  const base = { id: 'damp-air', title: 'Air' };
+  if (!history.last)
+    return { ...base, verdict: 'measure', margin: 'Nothing read.', next: 'Read temperature and humidity of the room.' };
+  const { tempC, rhPercent } = history.last;
+  const now = `${tempC.toFixed(1)} °C, ${rhPercent.toFixed(0)} %RH`;
+  if (!history.lastInBand)
+    return {
+      ...base,
+      verdict: 'wait',
+      margin: `${now}: ${outWords(history.last, ctx.card).join(', ')} for the covering.`,
+      next: 'Heat, ventilate or dry the room, and keep reading.',
+    };
+  const age = (Date.parse(ctx.atUtc) - Date.parse(history.last.at)) / 3_600_000;
+  const clock = bandClock(history, ctx.figure('service-h'), null);
+  if (age > ctx.figure('service-h'))
+    return {
+      ...base,
+      verdict: 'measure',
+      margin: `${now}, ${Math.round(age / 24)} days ago.`,
+      next: 'Read the room’s air again.',
+    };
+  if (!clock.done)
+    return {
+      ...base,
+      verdict: 'wait',
+      margin: `${now}; in band for ${Math.floor(clock.hoursDone)} of ${clock.hoursNeeded} h.`,
+      next: 'Keep the room as it will be used, and keep reading.',
+    };
+  return { ...base, verdict: 'lay', margin: `${now}; in band for ${Math.floor(clock.hoursDone)} h.`, next: 'Hold it.' };
+}
+
+/** The last forecasts with what they were made from: a reading of another kind does not make them anew. */
+const lastForecasts = new Map<string, DryingForecast>();
+const KEPT = 8;
+
+/** Forecast of the probe that is last to dry, under the room's air as it was; null with too few readings. */
+export function waitForecast(ctx: DampContext, state: DampState): DryingForecast | null {
+  const [probe] = probeSeries(ctx, state.results);
+  const limit = state.methods.find((m) => m.method === 'probe')?.limit;
+  if (!probe || !limit) return null;
+  const plan = usualPlan(ctx, probe);
+  const key = JSON.stringify([probe, limit.value, plan]);
+  const kept = lastForecasts.get(key);
+  if (kept) return kept;
+  const made = forecastProbe(probe, limit.value, plan);
+  if (lastForecasts.size >= KEPT) lastForecasts.delete(lastForecasts.keys().next().value!);
+  lastForecasts.set(key, made);
+  return made;
+}

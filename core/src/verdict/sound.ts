@@ -1,0 +1,44 @@
+import type { FigureOf } from '../figures/index.ts';
+import type { Plan, RoomFacts } from '../room/index.ts';
+import { MARK_WORDS, treatmentOf, walkOf, type SoundFacts } from '../soundness/index.ts';
+import { placeWords } from './flat.ts';
+import { VERDICTS, type Criterion } from './words.ts';
+
+/** Key under which a treated mark is ticked. */
+export const markTick = (markId: string) => `mark/${markId}`;
+
+/** Criteria of soundness: what was found and is not treated yet, and how much of the floor nobody has been over. */
+export function soundCriteria(
+  room: RoomFacts,
+  plan: Plan,
+  facts: SoundFacts,
+  done: readonly { key: string }[],
+  figure: FigureOf,
+): Criterion[] {
+  const open = facts.marks
+    .filter((mark) => !done.some((tick) => tick.key === markTick(mark.id)))
+    .map((mark) => ({ mark, treatment: treatmentOf(mark, room, figure) }))
+    .sort((a, b) => VERDICTS.indexOf(a.treatment.verdict) - VERDICTS.indexOf(b.treatment.verdict));
+  const steps = walkOf(room, plan, facts.checks, figure('tap-mm'));
+  const left = steps.filter((step) => !step.done);
+  const criteria: Criterion[] = [];
+  const worst = open[0];
+  if (worst)
+    criteria.push({
+      id: 'sound-marks',
+      title: 'Damage',
+      verdict: worst.treatment.verdict,
+      margin: `${open.length} open: ${MARK_WORDS[worst.mark.kind].toLowerCase()} ${placeWords(room, plan, [worst.mark.xMm, worst.mark.yMm])}.`,
+      next: worst.treatment.decides
+        ? `${worst.treatment.words} Who decides: ${worst.treatment.decides}.`
+        : worst.treatment.words,
+    });
+  criteria.push({
+    id: 'sound-walk',
+    title: 'Soundness',
+    verdict: left.length > 0 ? 'measure' : 'lay',
+    margin: `${steps.length - left.length} of ${steps.length} lines and spots gone over.`,
+    next: left.length > 0 ? `${left[0]!.words}.` : 'Nothing left to go over.',
+  });
+  return criteria;
+}
