@@ -10,7 +10,7 @@ export const EMPTY: Entry = { digits: '', sixteenths: null };
 const MOST_DIGITS = 6;
 
 /** A digit or the point pressed. Presses that make no number are passed over. */
-export function press(entry: Entry, key: string, units: UnitSystem): Entry {
+export function press(entry: Entry, key: string, units: UnitSystem, decimals = 1): Entry {
   const { digits } = entry;
   if (key === '.5')
     return units === 'imperial' || digits === '' || digits.includes('.') ? entry : { ...entry, digits: `${digits}.5` };
@@ -19,7 +19,7 @@ export function press(entry: Entry, key: string, units: UnitSystem): Entry {
       ? entry
       : { ...entry, digits: digits === '' ? '0.' : `${digits}.` };
   const [, tenths] = digits.split('.');
-  if (tenths !== undefined && tenths.length >= 1) return entry;
+  if (tenths !== undefined && tenths.length >= decimals) return entry;
   if (digits.replace('.', '').length >= MOST_DIGITS) return entry;
   return { ...entry, digits: digits === '0' ? key : digits + key };
 }

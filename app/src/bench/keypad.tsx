@@ -14,6 +14,8 @@ export interface PadAction {
 
 interface Props {
   units: UnitSystem;
+  /** A figure that is no length: its unit, and how many decimals it takes. Keyed with the metric keys. */
+  plain?: { unit: string; decimals: number };
   /** What is asked, in large type, and what helps to answer it. */
   title: string;
   lines: readonly string[];
@@ -76,8 +78,11 @@ export function Keypad(props: Props) {
   return <Pad key={`${props.asked}-${props.units}`} {...props} />;
 }
 
-function Pad({ units, title, lines, lastMm, range, doubtMm, take, onTake, actions = [] }: Props) {
+function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take, onTake, actions = [] }: Props) {
   const palette = usePalette();
+  const units = plain ? 'metric' : wanted;
+  const unitName = plain ? plain.unit : unitLabel(units);
+  const keyed = (held: Entry, key: string) => press(held, key, units, plain?.decimals);
   const [entry, setEntry] = useState<Entry>(EMPTY);
   const [question, setQuestion] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<number | null>(null);
@@ -93,7 +98,7 @@ function Pad({ units, title, lines, lastMm, range, doubtMm, take, onTake, action
     const shown = formatRod(mm, units);
     if (mm < range.min || mm > range.max) {
       return setQuestion(
-        `${shown} ${unitLabel(units)} is out of range: ${formatRod(range.min, units)} to ${formatRod(range.max, units)} is taken.`,
+        `${shown} ${unitName} is out of range: ${formatRod(range.min, units)} to ${formatRod(range.max, units)} is taken.`,
       );
     }
     if (!sure && doubtMm !== undefined && lastMm !== null && Math.abs(mm - lastMm) > doubtMm) {
@@ -117,8 +122,8 @@ function Pad({ units, title, lines, lastMm, range, doubtMm, take, onTake, action
         (target && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
       )
         return;
-      if (/^[0-9.]$/.test(event.key)) edit(press(entry, event.key, units));
-      else if (event.key === ',') edit(press(entry, '.', units));
+      if (/^[0-9.]$/.test(event.key)) edit(keyed(entry, event.key));
+      else if (event.key === ',') edit(keyed(entry, '.'));
       else if (event.key === 'Backspace') edit(correct(entry, lastMm, units));
       else if (event.key === 'Enter' && target?.getAttribute('role') !== 'button') submit(doubted !== null);
       else return;
@@ -149,14 +154,14 @@ function Pad({ units, title, lines, lastMm, range, doubtMm, take, onTake, action
             size="entry"
             color={text ? palette.ink : palette.quiet}
             testID="entry"
-            accessibilityLabel={text ? `Keyed ${text} ${unitLabel(units)}` : 'Nothing keyed'}
+            accessibilityLabel={text ? `Keyed ${text} ${unitName}` : 'Nothing keyed'}
             style={text ? null : styles.ghost}
           >
             {text || (lastMm === null ? '–' : formatRod(lastMm, units))}
           </Words>
           <View style={[styles.caret, { backgroundColor: palette.chalk }]} />
           <Words figure quiet size="large">
-            {unitLabel(units)}
+            {unitName}
           </Words>
         </View>
       </View>
@@ -193,16 +198,14 @@ function Pad({ units, title, lines, lastMm, range, doubtMm, take, onTake, action
           {ROWS.map((row) => (
             <View key={row[0]} style={styles.row}>
               {row.map((digit) => (
-                <Key key={digit} label={digit} onPress={() => edit(press(entry, digit, units))} />
+                <Key key={digit} label={digit} onPress={() => edit(keyed(entry, digit))} />
               ))}
             </View>
           ))}
           <View style={styles.row}>
-            {units === 'metric' ? (
-              <Key label=".5" name="and a half" onPress={() => edit(press(entry, '.5', units))} />
-            ) : null}
-            <Key label="0" onPress={() => edit(press(entry, '0', units))} />
-            {units === 'metric' ? <Key label="." name="point" onPress={() => edit(press(entry, '.', units))} /> : null}
+            {units === 'metric' ? <Key label=".5" name="and a half" onPress={() => edit(keyed(entry, '.5'))} /> : null}
+            <Key label="0" onPress={() => edit(keyed(entry, '0'))} />
+            {units === 'metric' ? <Key label="." name="point" onPress={() => edit(keyed(entry, '.'))} /> : null}
           </View>
         </View>
         <View style={styles.side}>

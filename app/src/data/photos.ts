@@ -11,7 +11,7 @@ interface KeptPicture {
 
 /** What a photograph is of. */
 export interface PhotoAbout {
-  about: 'room' | 'layer' | 'step' | 'mark' | 'sample';
+  about: 'room' | 'layer' | 'step' | 'mark' | 'sample' | 'damp' | 'air';
   aboutId: string;
   at: { xMm: number; yMm: number } | null;
 }

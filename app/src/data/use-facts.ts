@@ -2,10 +2,12 @@ import { useMemo, useSyncExternalStore } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { ROOM_FACT_KINDS, type RoomFactKind, type RoomFactsAnswer } from '@maquette/contract';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
+import type { DampFacts, DampMethod } from '@maquette/core/damp';
 import type { FlatFacts } from '@maquette/core/flat';
-import type { RoomFacts } from '@maquette/core/room';
+import { floorAreaM2, type RoomFacts, type Shaped } from '@maquette/core/room';
+import type { SoundFacts } from '@maquette/core/soundness';
 import type { StripFacts } from '@maquette/core/stripout';
-import { bookKey, readBook, readRoom, roomKey } from './client.ts';
+import { bookKey, queryClient, readBook, readRoom, roomKey } from './client.ts';
 import { bodyOf, overlay, type Shown } from './merge.ts';
 import { outbox, type OutboxState } from './outbox.ts';
 
@@ -52,6 +54,8 @@ export interface ShownRoom extends RoomParts {
   job: Shown<'jobs'> | null;
   flat: FlatFacts;
   strip: StripFacts;
+  damp: DampFacts;
+  sound: SoundFacts;
   card: CoveringCard | null;
   loading: boolean;
 }
@@ -70,11 +74,46 @@ export function roomParts(
 const byTime = (a: { updatedAt: string; id: string }, b: { updatedAt: string; id: string }) =>
   a.updatedAt < b.updatedAt ? -1 : a.updatedAt > b.updatedAt ? 1 : a.id < b.id ? -1 : 1;
 
+const plain = <T extends object>(facts: readonly T[]) =>
+  facts.map((fact) => ({ ...bodyOf(fact), id: (fact as { id?: string }).id }));
+
+/** The facts damp is judged from: of the room, and how many tests its job's other rooms on a like base have. */
+export function dampFactsOf(parts: RoomParts, book: ShownBook, room: RoomFacts | null): DampFacts {
+  const like = book.rooms.filter((other) => {
+    const base = other.base as unknown as RoomFacts['base'];
+    return (
+      room !== null &&
+      other.jobId === room.jobId &&
+      other.id !== room.id &&
+      other.baseKind === room.baseKind &&
+      base.beneath === room.base.beneath &&
+      base.grade === room.base.grade
+    );
+  });
+  const otherTests: Partial<Record<DampMethod, number>> = {};
+  for (const other of like) {
+    // A room not opened on this device yet counts as untested: more tests are asked for, never fewer.
+    const held = queryClient.getQueryData<RoomFactsAnswer>(roomKey(other.id));
+    for (const test of held?.dampTests ?? [])
+      if (held?.dampReadings.some((reading) => reading.testId === test.id))
+        otherTests[test.method as DampMethod] = (otherTests[test.method as DampMethod] ?? 0) + 1;
+  }
+  return {
+    airReadings: plain(parts.airReadings),
+    airLogs: plain(parts.airLogs),
+    dampTests: plain(parts.dampTests),
+    dampReadings: plain(parts.dampReadings),
+    like: { otherAreaM2: like.reduce((sum, other) => sum + floorAreaM2(other as unknown as Shaped), 0), otherTests },
+  } as unknown as DampFacts;
+}
+
+export function soundFactsOf(parts: RoomParts): SoundFacts {
+  return { marks: plain(parts.marks), checks: plain(parts.checks) } as unknown as SoundFacts;
+}
+
 /** The facts strip-out works from: of the room, and of its job. */
 export function stripFactsOf(parts: RoomParts, book: ShownBook, jobId: string | undefined): StripFacts {
   const job = book.jobs.find((j) => j.id === jobId);
-  const plain = <T extends object>(facts: readonly T[]) =>
-    facts.map((fact) => ({ ...bodyOf(fact), id: (fact as { id?: string }).id }));
   return {
     layers: plain(parts.layers),
     samples: plain(parts.samples),
@@ -108,6 +147,13 @@ export function useRoom(roomId: string): ShownRoom {
   const absent = data === undefined;
   const card = room ? findCard(book.cards as unknown as CoveringCard[], room.cardId) : null;
   const strip = useMemo(() => stripFactsOf(parts, book, room?.jobId), [parts, book, room?.jobId]);
+  const damp = useMemo(
+    () => dampFactsOf(parts, book, room as unknown as RoomFacts | null),
+    // As below: the room's version and write tell whether it changed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [parts, book.rooms, room?.writeId],
+  );
+  const sound = useMemo(() => soundFactsOf(parts), [parts]);
   return useMemo(
     () => ({
       room,
@@ -115,12 +161,27 @@ export function useRoom(roomId: string): ShownRoom {
       job,
       flat: parts as unknown as FlatFacts,
       strip,
+      damp,
+      sound,
       ...parts,
       card,
       loading: book.loading || (isPending && absent && !unsent),
     }),
     // The room object is rebuilt with the book; its version and write tell whether it changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [room?.writeId, room?.version, job?.writeId, strip, parts, card, book.loading, isPending, absent, unsent],
+    [
+      room?.writeId,
+      room?.version,
+      job?.writeId,
+      strip,
+      damp,
+      sound,
+      parts,
+      card,
+      book.loading,
+      isPending,
+      absent,
+      unsent,
+    ],
   );
 }

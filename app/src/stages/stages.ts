@@ -4,7 +4,9 @@ import { worstVerdict, type Verdict } from '@maquette/core/verdict';
 /** The stages of a room, in the order of the work. */
 export const STAGES = [
   { stage: 'room', label: 'Room' },
-  { stage: 'strip', label: 'Strip out' },
+  { stage: 'strip', label: 'Strip' },
+  { stage: 'damp', label: 'Damp' },
+  { stage: 'sound', label: 'Sound' },
   { stage: 'flat', label: 'Flat' },
   { stage: 'plan', label: 'Plan' },
 ] as const;
@@ -14,8 +16,16 @@ export function isStage(value: unknown): value is Stage {
   return STAGES.some((s) => s.stage === value);
 }
 
-/** Criteria that strip-out answers for; all others belong to flatness so far. */
-const STRIP = /^(strip|hazard|site)/;
+/** Which stage a criterion belongs to, by its id; what no pattern claims is flatness. */
+const OWNERS: readonly [Stage, RegExp][] = [
+  ['strip', /^(strip|hazard|site)/],
+  ['damp', /^damp/],
+  ['sound', /^sound/],
+];
+
+export function stageOf(criterionId: string): Stage {
+  return OWNERS.find(([, pattern]) => pattern.test(criterionId))?.[0] ?? 'flat';
+}
 
 /**
  * Mark of each plank of the course: its own criteria only. The room itself is set up once it has a way in; strip-out is done
@@ -23,8 +33,14 @@ const STRIP = /^(strip|hazard|site)/;
  */
 export function marksOf(hasWayIn: boolean, picture: RoomPicture | null): Record<Stage, Verdict> {
   const room: Verdict = hasWayIn ? 'lay' : 'measure';
-  if (!picture) return { room, strip: 'measure', flat: 'measure', plan: 'measure' };
-  const strip = picture.criteria.filter((c) => STRIP.test(c.id)).map((c) => c.verdict);
-  const flat = worstVerdict(picture.criteria.filter((c) => !STRIP.test(c.id)).map((c) => c.verdict));
-  return { room, strip: strip.length === 0 ? 'lay' : worstVerdict(strip), flat, plan: picture.verdict };
+  const of = (stage: Stage) => picture?.criteria.filter((c) => stageOf(c.id) === stage).map((c) => c.verdict) ?? [];
+  const strip: Verdict = picture && of('strip').length === 0 ? 'lay' : worstVerdict(of('strip'));
+  return {
+    room,
+    strip,
+    damp: worstVerdict(of('damp')),
+    sound: worstVerdict(of('sound')),
+    flat: worstVerdict(of('flat')),
+    plan: picture?.verdict ?? 'measure',
+  };
 }

@@ -13,6 +13,8 @@ export interface PadAsk {
   range: { min: number; max: number };
   onTake: (mm: number) => void;
   signed?: boolean;
+  /** A figure that is no length: `lastMm`, `range` and what is taken are in this unit. */
+  plain?: { unit: string; decimals: number };
 }
 
 const PadContext = createContext<(ask: PadAsk) => void>(() => undefined);
@@ -49,6 +51,7 @@ export function PadHost({ children }: { children: ReactNode }) {
           <Keypad
             asked={ask.title}
             units={ask.units}
+            plain={ask.plain}
             title={ask.title}
             lines={
               ask.signed ? [minus ? 'below (key Below to turn it round)' : 'above (key Above to turn it round)'] : []

@@ -23,14 +23,14 @@ class MockWorker {
 jest.mock('./start-worker.ts', () => ({ startWorker: () => new MockWorker() }));
 import { openDesk } from './ask.ts';
 
-const question = (name: string, kind: Ask['kind'] = 'judge') => ({
+const question = (name: string, kind: 'judge' | 'schools' | 'plan' = 'judge') => ({
   kind,
   facts: { name } as never,
   card: {} as never,
   atUtc: 't',
 });
 const names = (worker: MockWorker) =>
-  worker.asked.map((a) => `${a.kind} ${(a.facts as unknown as { name: string }).name}`);
+  worker.asked.map((a) => `${a.kind} ${(a as unknown as { facts: { name: string } }).facts.name}`);
 
 beforeEach(() => (MockWorker.made = []));
 

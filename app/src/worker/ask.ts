@@ -1,7 +1,9 @@
 import type { Answers, Ask, Told } from './messages.ts';
 import { startWorker } from './start-worker.ts';
 
-type Question = Omit<Ask, 'id'>;
+type Without<T> = T extends unknown ? Omit<T, 'id'> : never;
+type Question = Without<Ask>;
+type Finished = Exclude<Told, { progress: number }>;
 
 /**
  * A worker that answers the newest question only: one asked while it works replaces any that waits. A question asked
@@ -12,6 +14,7 @@ export interface Desk {
     question: Question & { kind: K },
     told: (answer: Answers[K] | null, reason: string | null) => void,
     when?: 'now' | 'later',
+    progress?: (share: number) => void,
   ) => void;
   /** Ends what is being worked on at once. */
   stop: () => void;
@@ -19,12 +22,13 @@ export interface Desk {
 
 interface Asked {
   question: Question;
-  told: (told: Told) => void;
+  told: (told: Finished) => void;
+  progress?: (share: number) => void;
 }
 
 export function openDesk(): Desk {
   let worker: Worker | null = null;
-  let busy: { id: number; told: (told: Told) => void } | null = null;
+  let busy: ({ id: number } & Pick<Asked, 'told' | 'progress'>) | null = null;
   let next: Asked | null = null;
   let later: Asked | null = null;
   let count = 0;
@@ -33,6 +37,7 @@ export function openDesk(): Desk {
     const made = startWorker();
     made.onmessage = (event: MessageEvent<Told>) => {
       if (!busy || event.data.id !== busy.id) return;
+      if ('progress' in event.data) return busy.progress?.(event.data.progress);
       const { told } = busy;
       busy = null;
       // A newer question is waiting: its answer, not this one, is what the screen wants. Showing both keeps a run lively.
@@ -48,15 +53,16 @@ export function openDesk(): Desk {
     if (first === next) next = null;
     else later = null;
     worker ??= start();
-    busy = { id: ++count, told: first.told };
-    worker.postMessage({ ...first.question, id: busy.id } satisfies Ask);
+    busy = { id: ++count, told: first.told, progress: first.progress };
+    worker.postMessage({ ...first.question, id: busy.id } as Ask);
   }
 
   return {
-    ask(question, told, when = 'now') {
+    ask(question, told, when = 'now', progress) {
       const asked: Asked = {
         question,
-        told: (answer: Told) => (answer.ok ? told(answer.answer as never, null) : told(null, answer.reason)),
+        progress,
+        told: (answer) => (answer.ok ? told(answer.answer as never, null) : told(null, answer.reason)),
       };
       if (when === 'later') later = asked;
       else {

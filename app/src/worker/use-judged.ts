@@ -1,13 +1,16 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { AllRoomFacts, RoomPicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
+import type { DampFacts, DryingForecast } from '@maquette/core/damp';
 import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
 import type { LevellingPlan } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
+import type { SoundFacts } from '@maquette/core/soundness';
 import type { StripFacts } from '@maquette/core/stripout';
 import { nowUtc } from '../data/ids.ts';
 import { bodyOf } from '../data/merge.ts';
 import { openDesk, type Desk } from './ask.ts';
+import type { ForecastAsk } from './messages.ts';
 
 interface Judged {
   picture: RoomPicture | null;
@@ -22,8 +25,16 @@ function useDesk(): Desk {
   return desk;
 }
 
+/** What of a room on this device the worker judges from. */
+export interface JudgedFacts {
+  flat: FlatFacts;
+  strip: StripFacts;
+  damp: DampFacts;
+  sound: SoundFacts;
+}
+
 /** Facts as they cross to the worker: without what only storing is about, so that an acknowledgement judges nothing anew. */
-export function plainFacts(room: RoomFacts, flat: FlatFacts, strip: StripFacts): AllRoomFacts {
+export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: JudgedFacts): AllRoomFacts {
   const own = bodyOf(room) as unknown as RoomFacts;
   const plain = <T extends { id: string }>(facts: readonly T[]) =>
     facts.map((fact) => ({ ...bodyOf(fact), id: fact.id }) as unknown as T);
@@ -31,21 +42,20 @@ export function plainFacts(room: RoomFacts, flat: FlatFacts, strip: StripFacts):
     room: { ...own, id: room.id },
     flat: { setups: plain(flat.setups), readings: plain(flat.readings), stations: plain(flat.stations) },
     strip,
+    damp,
+    sound,
   };
 }
 
 /** The room judged in the worker, anew whenever a fact changes; schools follow once the picture stands. */
-export function useJudged(
-  room: RoomFacts | null,
-  flat: FlatFacts,
-  strip: StripFacts,
-  card: CoveringCard | null,
-): Judged {
+export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: CoveringCard | null): Judged {
   const desk = useDesk();
   const [judged, setJudged] = useState<Judged>({ picture: null, schools: [], failed: null });
   const question = useMemo(
-    () => (room && card ? { facts: plainFacts(room, flat, strip), card } : null),
-    [room, flat, strip, card],
+    () => (room && card ? { facts: plainFacts(room, facts), card } : null),
+    // The object is the room's own, new at every change of the book: its parts tell.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [room, facts.flat, facts.strip, facts.damp, facts.sound, card],
   );
   const key = useMemo(() => JSON.stringify(question), [question]);
   useEffect(() => {
@@ -76,16 +86,16 @@ export interface Planned {
 /** The levelling plan, worked out in a worker of its own that the next change of facts, or Stop, ends at once. */
 export function usePlanned(
   room: RoomFacts | null,
-  flat: FlatFacts,
-  strip: StripFacts,
+  facts: JudgedFacts,
   card: CoveringCard | null,
   wanted: boolean,
 ): Planned {
   const desk = useDesk();
   const [done, setDone] = useState<{ key: string; plan: LevellingPlan | null; failed: string | null } | null>(null);
   const question = useMemo(
-    () => (room && card && wanted ? { facts: plainFacts(room, flat, strip), card } : null),
-    [room, flat, strip, card, wanted],
+    () => (room && card && wanted ? { facts: plainFacts(room, facts), card } : null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [room, facts.flat, facts.strip, facts.damp, facts.sound, card, wanted],
   );
   const key = useMemo(() => JSON.stringify(question), [question]);
   useEffect(() => {
@@ -106,6 +116,48 @@ export function usePlanned(
         plan: null,
         failed: 'Stopped. Change anything, or come back to this stage, to work it out again.',
       });
+    },
+  };
+}
+
+export interface Forecasting {
+  forecast: DryingForecast | null;
+  working: boolean;
+  /** Share done, 0 to 1. */
+  progress: number;
+  failed: string | null;
+  stop: () => void;
+}
+
+/** A drying forecast, worked out in a worker of its own with progress; null while nothing is asked. */
+export function useForecast(question: ForecastAsk | null): Forecasting {
+  const desk = useDesk();
+  const [done, setDone] = useState<{ key: string; forecast: DryingForecast | null; failed: string | null } | null>(
+    null,
+  );
+  const [progress, setProgress] = useState(0);
+  const key = useMemo(() => JSON.stringify(question), [question]);
+  useEffect(() => {
+    if (!question) return;
+    desk.stop();
+    desk.ask(
+      { kind: 'forecast', forecast: question },
+      (forecast, failed) => setDone({ key, forecast, failed }),
+      'now',
+      setProgress,
+    );
+    // The key stands for the question.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, desk]);
+  const current = done?.key === key ? done : null;
+  return {
+    forecast: current?.forecast ?? null,
+    working: question !== null && current === null,
+    progress,
+    failed: current?.failed ?? null,
+    stop: () => {
+      desk.stop();
+      setDone({ key, forecast: null, failed: 'Stopped. Change anything to work it out again.' });
     },
   };
 }

@@ -6,7 +6,7 @@ import type { FlatFacts } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { readRoom, roomKey } from '../data/client.ts';
 import { nowUtc } from '../data/ids.ts';
-import { roomParts, stripFactsOf, useOutbox, type ShownBook } from '../data/use-facts.ts';
+import { dampFactsOf, roomParts, soundFactsOf, stripFactsOf, useOutbox, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
 import { plainFacts } from './use-judged.ts';
 
@@ -44,15 +44,22 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
     if (!card || (!data && !unsent.has(room.id))) return [];
     const parts = roomParts(data, waiting, room.id);
     const strip = stripFactsOf(parts, book, room.jobId);
+    const damp = dampFactsOf(parts, book, room as unknown as RoomFacts);
     const stamp = [
       room.id,
       room.writeId,
       card,
       strip.country,
       strip.figures,
+      damp.like,
       ...Object.values(parts).flatMap((facts) => facts.map((fact) => fact.writeId)),
     ];
-    const facts = plainFacts(room as unknown as RoomFacts, parts as unknown as FlatFacts, strip);
+    const facts = plainFacts(room as unknown as RoomFacts, {
+      flat: parts as unknown as FlatFacts,
+      strip,
+      damp,
+      sound: soundFactsOf(parts),
+    });
     return [{ id: room.id, key: JSON.stringify(stamp), facts, card }];
   });
   const key = questions.map((q) => q.key).join('|');

@@ -4,3 +4,4 @@ export * from './rod-export.ts';
 export * from './rod-file.ts';
 export * from './climate-file.ts';
 export * from './probe-file.ts';
+export * from './evidence.ts';

@@ -20,12 +20,11 @@ const SHORTEST_MM = 300;
 /** Stretches of a line through the room, from one wall to the next. */
 function stretches(plan: Plan, deg: number, offMm: number): [PointMm, PointMm][] {
   const box = boundsMm(plan.corners);
-  const centre = { xMm: (box.minX + box.maxX) / 2, yMm: (box.minY + box.maxY) / 2 };
   const [ux, uy] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
-  const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2 + ALONG_STEP_MM;
+  const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) + ALONG_STEP_MM;
   const at = (t: number): PointMm => ({
-    xMm: Math.round(centre.xMm + ux * t - uy * offMm),
-    yMm: Math.round(centre.yMm + uy * t + ux * offMm),
+    xMm: Math.round(box.minX + ux * t - uy * offMm),
+    yMm: Math.round(box.minY + uy * t + ux * offMm),
   });
   const found: [PointMm, PointMm][] = [];
   let start: number | null = null;
@@ -51,10 +50,11 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
   const deg = timber ? (room.base.joistDeg ?? 0) : 0;
   const spacing = timber ? (room.base.joistSpacingMm ?? ASSUMED_JOISTS_MM) : tapMm;
   const box = boundsMm(plan.corners);
-  const half = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2;
+  const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY);
   const steps: Omit<WalkStep, 'done'>[] = [];
   let n = 0;
-  for (let off = -Math.floor(half / spacing) * spacing; off <= half; off += spacing)
+  // Lines start half a spacing from the corner of the sheet, as the joists are drawn there.
+  for (let off = -Math.ceil(reach / spacing) * spacing + spacing / 2; off <= reach; off += spacing)
     for (const [from, to] of stretches(plan, deg, off)) {
       n++;
       steps.push(

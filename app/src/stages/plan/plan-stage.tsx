@@ -14,7 +14,7 @@ export function PlanStage(props: StageProps) {
   const { shown, room, picture, go } = props;
   const [way, setWay] = useState<Way>('fill');
   const [patch, setPatch] = useState<string | null>(null);
-  const planned = usePlanned(room, shown.flat, shown.strip, shown.card, shown.readings.length > 0);
+  const planned = usePlanned(room, shown, shown.card, shown.readings.length > 0);
   const sheet = (
     <Sheet
       room={room}

@@ -3,7 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { areaStacks } from '@maquette/core/layers';
 import { figuresOf } from '@maquette/core/figures';
 import { floorOf, inRegion, planOf, regionAt } from '@maquette/core/room';
-import { MARK_WORDS, tapResult } from '@maquette/core/stripout';
+import { MARK_WORDS, newMark } from '@maquette/core/soundness';
+import { tapResult } from '@maquette/core/stripout';
 import { newId } from '../../data/ids.ts';
 import { bodyOf } from '../../data/merge.ts';
 import { write } from '../../data/write.ts';
@@ -82,7 +83,7 @@ export function StripStage(props: StageProps) {
           kind: 'marks',
           id: newId(),
           roomId: room.id,
-          body: { kind: 'other', xMm: Math.round(x), yMm: Math.round(y), sizeMm: null, note: '' },
+          body: bodyOf(newMark('new', 'other', { xMm: Math.round(x), yMm: Math.round(y) })) as never,
         },
       ]);
     }
@@ -133,10 +134,10 @@ export function StripStage(props: StageProps) {
     layers:
       layers.length > 0
         ? { label: 'Check hazards', act: () => setTab('hazards') }
-        : { label: 'Bare base: read the floor', act: () => go('flat') },
+        : { label: 'Bare base: is it dry?', act: () => go('damp') },
     hazards: { label: 'Decide what stays', act: () => setTab('choose') },
     choose: { label: 'See the work', act: () => setTab('work') },
-    work: { label: 'Read the floor', act: () => go('flat') },
+    work: { label: 'Is it dry?', act: () => go('damp') },
   };
   return (
     <PlacePhotoContext.Provider value={place}>

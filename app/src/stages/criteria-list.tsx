@@ -1,0 +1,42 @@
+import { StyleSheet, View } from 'react-native';
+import { VERDICTS, type Criterion } from '@maquette/core/verdict';
+import { usePalette } from '../theme/theme.tsx';
+import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
+import { Words } from '../ui/text.tsx';
+
+/** Criteria of a stage, the one that decides first and large, with what to do next. */
+export function CriteriaList({ criteria }: { criteria: readonly Criterion[] }) {
+  const palette = usePalette();
+  const [first, ...rest] = [...criteria].sort((a, b) => VERDICTS.indexOf(a.verdict) - VERDICTS.indexOf(b.verdict));
+  if (!first) return null;
+  return (
+    <View style={styles.box} testID="criteria">
+      <View style={styles.line}>
+        <Mark verdict={first.verdict} width={48} />
+        <Words bold size="title" color={palette.verdict[first.verdict]} testID="stage-verdict">
+          {VERDICT_WORDS[first.verdict]}
+        </Words>
+        <Words bold style={styles.grow}>
+          {first.title}
+        </Words>
+      </View>
+      <Words>{first.margin}</Words>
+      <Words bold>{first.next}</Words>
+      {rest.map((c) => (
+        <View key={c.id} style={styles.line}>
+          <Mark verdict={c.verdict} />
+          <Words
+            size="small"
+            style={styles.grow}
+          >{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { paddingHorizontal: 16, paddingTop: 12, gap: 8 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  grow: { flex: 1 },
+});

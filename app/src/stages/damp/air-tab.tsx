@@ -1,0 +1,254 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import {
+  AIR_RANGES,
+  airHistory,
+  bandClock,
+  dewPointC,
+  equilibriumMcPercent,
+  inBand,
+  samplesOf,
+} from '@maquette/core/air';
+import { surfaceMarginC, type DampContext } from '@maquette/core/damp';
+import { decodeText, readClimateFile, type ClimateFile } from '@maquette/core/formats';
+import { answerTo } from '@maquette/core/layers';
+import { useInstrument } from '../../bench/use-instrument.ts';
+import { newId, nowUtc } from '../../data/ids.ts';
+import { chooseFile } from '../../data/save-text.ts';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { FileFindings } from '../../ui/file-findings.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { NumberField } from '../../ui/number-field.tsx';
+import { Words } from '../../ui/text.tsx';
+import { useAnswers } from '../strip/use-answers.ts';
+import { AirChart } from './air-chart.tsx';
+import { localTime } from './times.ts';
+
+/** The room's air: read, brought in from a logger, and held against what the covering asks. */
+export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
+  const palette = usePalette();
+  const answers = useAnswers(shown);
+  const samples = samplesOf(ctx.facts.airReadings, ctx.facts.airLogs);
+  const history = airHistory(samples, ctx.card, ctx.figure('air-gap-h'));
+  const service = bandClock(history, ctx.figure('service-h'), null);
+  const boxesIn = answerTo(ctx.answers, 'acclimatise/from');
+  const acclimatising = bandClock(history, ctx.card.acclimatiseH, boxesIn);
+  const { last } = history;
+  const surface = [...ctx.facts.airReadings]
+    .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1))
+    .findLast((r) => r.surfaceC !== null);
+  const margin = surface ? surfaceMarginC(surface) : null;
+  const need = ctx.figure('dew-margin-c');
+  return (
+    <View style={styles.box}>
+      {last ? (
+        <>
+          <Words size="large" bold figure testID="air-now">
+            {`${last.tempC.toFixed(1)} °C   ${last.rhPercent.toFixed(0)} %RH`}
+          </Words>
+          <Words size="small">
+            {`${localTime(last.at)}. Dew point ${dewPointC(last.tempC, last.rhPercent).toFixed(1)} °C. Wood in this air comes to ${equilibriumMcPercent(last.tempC, last.rhPercent).toFixed(1)} %.`}
+          </Words>
+          <AirChart history={history} bands={ctx.card} />
+          <Words>{clockWords('Service conditions', service, history.lastInBand)}</Words>
+          {boxesIn ? (
+            <Words testID="acclimatising">{clockWords('Acclimatising', acclimatising, history.lastInBand)}</Words>
+          ) : null}
+          {margin !== null ? (
+            <Words color={margin < need ? palette.verdict.stop : palette.ink}>
+              {margin < need
+                ? `Surface ${margin.toFixed(1)} °C over the dew point: under ${need} °C nothing is primed, poured or sealed.`
+                : `Surface ${margin.toFixed(1)} °C over the dew point, ${need} °C needed for priming, pouring and sealing.`}
+            </Words>
+          ) : null}
+        </>
+      ) : (
+        <Words>Nothing read yet. Morning and evening is enough; a logger left in the room is better.</Words>
+      )}
+      <HandReading shown={shown} ctx={ctx} />
+      <LoggerKey shown={shown} ctx={ctx} />
+      <ButtonRow>
+        <Button
+          label={boxesIn ? 'The boxes came in just now' : 'Boxes in: start acclimatising'}
+          onPress={() => void answers.set('acclimatise/from', nowUtc(), 'Acclimatising started')}
+        />
+      </ButtonRow>
+      {history.excursions.length + history.gaps.length > 0 ? (
+        <Fold title="Excursions and gaps" aside={`${history.excursions.length + history.gaps.length}`}>
+          {history.excursions.slice(-20).map((e) => (
+            <Words key={e.from} size="small">
+              {`${localTime(e.from)} to ${e.to ? localTime(e.to) : 'now'}: ${e.words}, worst ${e.worst.tempC.toFixed(1)} °C, ${e.worst.rhPercent.toFixed(0)} %RH. The clocks start again.`}
+            </Words>
+          ))}
+          {history.gaps.slice(-20).map((g) => (
+            <Words key={g.from} size="small">
+              {`${localTime(g.from)} to ${localTime(g.to)}: ${g.hours.toFixed(1)} h without a reading. The clocks start again.`}
+            </Words>
+          ))}
+        </Fold>
+      ) : null}
+      <Fold title="Why these bands">
+        <Words size="small">
+          {`${ctx.card.airMinC} to ${ctx.card.airMaxC} °C and ${ctx.card.airMinRh} to ${ctx.card.airMaxRh} %RH. Card: ${ctx.card.name}. ${ctx.card.source}`}
+        </Words>
+        <Words size="small">
+          Dew point by the Magnus formula; the moisture wood comes to by Hailwood and Horrobin. Time is counted up to
+          the last reading only, and an interval over the longest gap breaks it.
+        </Words>
+      </Fold>
+    </View>
+  );
+}
+
+function clockWords(what: string, clock: ReturnType<typeof bandClock>, inside: boolean): string {
+  if (clock.done) return `${what}: ${Math.floor(clock.hoursDone)} h in band, ${clock.hoursNeeded} h needed. Done.`;
+  if (!inside) return `${what}: out of band, the clock stands.`;
+  return `${what}: ${Math.floor(clock.hoursDone)} of ${clock.hoursNeeded} h in band${clock.dueAt ? `, complete ${localTime(clock.dueAt)} if it holds` : ''}.`;
+}
+
+function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
+  const palette = usePalette();
+  const [tempC, setTemp] = useState<number | null>(null);
+  const [rh, setRh] = useState<number | null>(null);
+  const [surfaceC, setSurface] = useState<number | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [listening, setListening] = useState(false);
+  const live = useInstrument(listening ? 'hygrometer' : null, ctx.room);
+  const keep = async () => {
+    const missing = [...(tempC === null ? ['temperature'] : []), ...(rh === null ? ['humidity'] : [])];
+    if (missing.length > 0) return setProblem(`Still needed: ${missing.join(', ')}`);
+    const written = await write('Air read', [
+      {
+        kind: 'airReadings',
+        id: newId(),
+        roomId: shown.room!.id,
+        body: {
+          takenAt: nowUtc(),
+          tempC: tempC!,
+          rhPercent: rh!,
+          surfaceC,
+          instrument: listening ? 'hygrometer' : '',
+          who: '',
+          note: '',
+        },
+      },
+    ]);
+    if (!written.ok) return setProblem(written.problems.map((p) => `${p.field} ${p.message}`).join('; '));
+    setProblem(null);
+    setTemp(null);
+    setRh(null);
+    return setSurface(null);
+  };
+  const out = tempC !== null && rh !== null && !inBand({ tempC, rhPercent: rh }, ctx.card);
+  return (
+    <View style={styles.gap}>
+      <NumberField label="Air" value={tempC} unit="°C" range={AIR_RANGES.tempC} onTaken={setTemp} />
+      <NumberField label="Humidity" value={rh} unit="%RH" range={AIR_RANGES.rhPercent} onTaken={setRh} />
+      <NumberField
+        label="Surface of the base, when it is to be primed or poured"
+        value={surfaceC}
+        unit="°C"
+        range={AIR_RANGES.surfaceC}
+        empty
+        onTaken={setSurface}
+      />
+      {out ? <Words size="small">Outside the covering’s bands: kept all the same.</Words> : null}
+      {problem ? (
+        <Words role="alert" size="small" color={palette.verdict.stop}>
+          {problem}
+        </Words>
+      ) : null}
+      <ButtonRow>
+        <Button kind="main" label="Keep this air" onPress={() => void keep()} />
+        <Button
+          label={listening ? 'Stop listening' : 'Listen to the hygrometer'}
+          onPress={() => setListening(!listening)}
+        />
+      </ButtonRow>
+      {listening ? (
+        <Button
+          label={
+            live.value === null || live.tempC === null
+              ? live.state === 'flat'
+                ? 'Battery flat: key it'
+                : live.state === 'lost'
+                  ? 'No connection: key it'
+                  : 'Settling …'
+              : `Hold ${live.tempC.toFixed(1)} °C, ${live.value.toFixed(1)} %RH`
+          }
+          disabled={live.value === null}
+          onPress={() => {
+            setTemp(Math.round(live.tempC! * 10) / 10);
+            setRh(Math.round(live.value! * 10) / 10);
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
+  const [file, setFile] = useState<(ClimateFile & { name: string }) | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  const choose = async () => {
+    const chosen = await chooseFile('.csv,.txt,text/*');
+    setSaid(null);
+    if (chosen) setFile({ ...readClimateFile(decodeText(chosen.bytes)), name: chosen.name });
+  };
+  const take = async () => {
+    const held = ctx.facts.airLogs.find((log) => log.name === file!.name);
+    const written = await write('Logger file taken', [
+      {
+        kind: 'airLogs',
+        // The same file again takes the place of the earlier one.
+        id: held?.id ?? newId(),
+        roomId: shown.room!.id,
+        body: {
+          name: file!.name.slice(0, 80),
+          instrument: file!.instrument.slice(0, 80),
+          samples: file!.samples,
+          note: '',
+        },
+      },
+    ]);
+    setSaid(
+      written.ok
+        ? `Taken: ${file!.samples.length} samples.`
+        : written.problems.map((p) => `${p.field} ${p.message}`).join('; '),
+    );
+    if (written.ok) setFile(null);
+  };
+  const first = file?.samples[0];
+  const last = file?.samples[file.samples.length - 1];
+  const out = file ? airHistory(file.samples, ctx.card, ctx.figure('air-gap-h')).excursions : [];
+  return (
+    <View style={styles.gap}>
+      <ButtonRow>
+        <Button label="Logger file" onPress={() => void choose()} />
+      </ButtonRow>
+      {said ? <Words role="alert">{said}</Words> : null}
+      {file ? (
+        <FileFindings
+          found={`${file.samples.length} samples${file.intervalMin ? ` every ${file.intervalMin} min` : ''}`}
+          missing={file.missing}
+          problems={file.problems}
+          remarks={[
+            ...(first && last ? [`${localTime(first.at)} to ${localTime(last.at)}`] : []),
+            file.zone.stated
+              ? `Times as the file states them: UTC ${file.zone.minutes >= 0 ? '+' : '−'}${Math.abs(file.zone.minutes / 60)} h`
+              : 'The file states no time zone: UTC is taken',
+            ...file.gaps.map((g) => `No samples ${localTime(g.from)} to ${localTime(g.to)} (${g.hours.toFixed(1)} h)`),
+            ...out.map((e) => `Out of band ${localTime(e.from)} to ${e.to ? localTime(e.to) : 'the end'}: ${e.words}`),
+          ]}
+          onTake={file.samples.length > 0 && file.samples.length <= 10_000 ? () => void take() : null}
+          onDrop={() => setFile(null)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ box: { padding: 16, gap: 12 }, gap: { gap: 8 } });

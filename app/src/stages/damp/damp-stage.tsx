@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { METHOD_SPECS, methodsFor, type DampMethod } from '@maquette/core/damp';
+import { RoomFrame } from '../../room/room-frame.tsx';
+import { DampLayer, SurveyLayer, type DampPin } from '../../sheet/damp-layer.tsx';
+import { Sheet } from '../../sheet/sheet.tsx';
+import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
+import { Button } from '../../ui/button.tsx';
+import { Words } from '../../ui/text.tsx';
+import { CriteriaList } from '../criteria-list.tsx';
+import { NoCard } from '../no-card.tsx';
+import type { StageProps } from '../stage-props.ts';
+import { AirTab } from './air-tab.tsx';
+import { ForecastTab } from './forecast-tab.tsx';
+import { LogTab } from './log-tab.tsx';
+import { setTest } from './set-test.ts';
+import { TestsTab } from './tests-tab.tsx';
+import { useDamp } from './use-damp.ts';
+
+const TABS = [
+  { tab: 'tests', label: 'Tests' },
+  { tab: 'air', label: 'Air' },
+  { tab: 'drying', label: 'Drying' },
+  { tab: 'log', label: 'Log' },
+] as const;
+type Tab = (typeof TABS)[number]['tab'];
+
+const REACH_PX = 26;
+
+/** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */
+export function DampStage(props: StageProps) {
+  const { shown, room, picture, go } = props;
+  const damp = useDamp(shown, room);
+  const [tab, setTab] = useState<Tab>('tests');
+  const [asked, setMethod] = useState<DampMethod | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const [placing, setPlacing] = useState(false);
+  const methods = methodsFor(room.baseKind);
+  const method = asked && methods.includes(asked) ? asked : (damp?.state.chosen ?? methods[0]!);
+  const state = damp?.state.methods.find((m) => m.method === method) ?? null;
+  const onSheet = damp?.state.results.filter((r) => r.test.method === method) ?? [];
+  const pins: DampPin[] = (damp?.ctx.facts.dampTests ?? [])
+    .filter((t) => t.method === method)
+    .map((test) => {
+      const last = onSheet.findLast((r) => r.test.id === test.id);
+      const limit = state?.limit ?? null;
+      return {
+        id: test.id,
+        xMm: test.xMm,
+        yMm: test.yMm,
+        text: last ? last.value.toFixed(method === 'carbide' ? 2 : 1) : test.name || '?',
+        state: !last
+          ? 'waits'
+          : !last.valid
+            ? 'void'
+            : limit && last.value > limit.value
+              ? 'over'
+              : damp?.state.outliers.includes(last)
+                ? 'over'
+                : 'under',
+      };
+    });
+  const places = tab === 'tests' ? (state?.places ?? []) : [];
+  const add = (xMm: number, yMm: number) => {
+    setPlacing(false);
+    if (damp) void setTest(damp.ctx, method, { xMm, yMm }).then(setOpen);
+  };
+  const tap = (view: SheetView, xPx: number, yPx: number) => {
+    const [x, y] = toMmPoint(view, xPx, yPx);
+    if (placing) return add(Math.round(x), Math.round(y));
+    const near = <T extends { xMm: number; yMm: number }>(list: readonly T[]) =>
+      list.find((p) => {
+        const [px, py] = toPx(view, p.xMm, p.yMm);
+        return Math.hypot(px - xPx, py - yPx) < REACH_PX;
+      });
+    const pin = near(pins);
+    if (pin) {
+      setTab('tests');
+      return setOpen(pin.id);
+    }
+    const place = near(places);
+    return place ? add(place.xMm, place.yMm) : undefined;
+  };
+  const survey = onSheet.filter((r) => r.test.method === 'survey' && r.valid);
+  const sheet = (
+    <Sheet
+      room={room}
+      onTap={tap}
+      description={`${room.name}: ${pins.length} tests by ${METHOD_SPECS[method].words.toLowerCase()}, ${places.length} places proposed.${method === 'survey' ? ' Map of where to test.' : ''}`}
+      under={(view) => <SurveyLayer results={survey} corners={damp?.ctx.plan.corners ?? []} view={view} />}
+      over={(view) => <DampLayer pins={pins} places={places} chosen={open} view={view} />}
+    />
+  );
+  const next = places[0];
+  return (
+    <RoomFrame
+      stage="damp"
+      props={props}
+      sheet={sheet}
+      actions={
+        <View style={styles.actions}>
+          {tab === 'tests' && damp && (placing || next) ? (
+            <>
+              <Button
+                kind="main"
+                label={placing ? 'Touch the sheet where it is' : `Set ${METHOD_SPECS[method].words.toLowerCase()} 1`}
+                onPress={() => (placing ? setPlacing(false) : add(next!.xMm, next!.yMm))}
+              />
+              <Button label={placing ? 'Not now' : 'Elsewhere'} onPress={() => setPlacing(!placing)} />
+            </>
+          ) : (
+            <>
+              {tab === 'tests' && damp ? (
+                <Button
+                  selected={placing}
+                  label={placing ? 'Touch the sheet where it is' : 'One more test'}
+                  onPress={() => setPlacing(!placing)}
+                />
+              ) : null}
+              <Button kind="main" label="Go over the floor" onPress={() => go('sound')} />
+            </>
+          )}
+        </View>
+      }
+    >
+      <View style={styles.tabs} role="group" accessibilityLabel="Damp">
+        {TABS.map((t) => (
+          <Button
+            key={t.tab}
+            label={t.label}
+            selected={tab === t.tab}
+            onPress={() => setTab(t.tab)}
+            style={styles.tab}
+          />
+        ))}
+      </View>
+      {!damp ? (
+        <NoCard onChoose={() => go('room')} />
+      ) : (
+        <>
+          {tab === 'tests' || tab === 'air' ? (
+            <CriteriaList
+              criteria={
+                picture?.criteria.filter((c) => (tab === 'air' ? c.id === 'damp-air' : /^damp/.test(c.id))) ?? []
+              }
+            />
+          ) : null}
+          {tab === 'tests' ? (
+            <TestsTab
+              shown={shown}
+              room={room}
+              damp={damp}
+              method={method}
+              onMethod={(chosen) => {
+                setMethod(chosen);
+                setOpen(null);
+              }}
+              open={open}
+              onOpen={setOpen}
+            />
+          ) : null}
+          {tab === 'air' ? <AirTab shown={shown} ctx={damp.ctx} /> : null}
+          {tab === 'drying' ? <ForecastTab shown={shown} damp={damp} /> : null}
+          {tab === 'log' ? <LogTab shown={shown} damp={damp} /> : null}
+        </>
+      )}
+      {!picture && damp ? <Words style={styles.note}>Working it out …</Words> : null}
+    </RoomFrame>
+  );
+}
+
+const styles = StyleSheet.create({
+  tabs: { flexDirection: 'row', gap: 4, paddingHorizontal: 16, paddingTop: 6 },
+  tab: { minHeight: 48, paddingHorizontal: 4 },
+  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
+  note: { padding: 16 },
+});

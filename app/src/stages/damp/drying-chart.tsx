@@ -1,0 +1,118 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import type { DryingForecast } from '@maquette/core/damp';
+import { FACE, usePalette } from '../../theme/theme.tsx';
+
+const HEIGHT = 210;
+const LEFT = 36;
+const DAY_MS = 86_400_000;
+
+/** Readings and forecast with its band, the limit, and the dates between which it is reached. */
+export function DryingChart({ forecast }: { forecast: DryingForecast }) {
+  const palette = usePalette();
+  const [width, setWidth] = useState(340);
+  const { probe, limitPercent } = forecast;
+  const { curve, earlyDay, lateDay } = forecast.forecast;
+  const end = curve[curve.length - 1]!.day;
+  const first = probe.values[0]!.day;
+  const from = Math.max(0, first - (end - first) * 0.08);
+  const seen = curve.filter((c) => c.day >= from);
+  const values = [
+    ...probe.values.map((v) => v.rhPercent),
+    ...seen.flatMap((c) => [c.lowPercent, c.highPercent]),
+    limitPercent,
+  ];
+  const [low, high] = [Math.min(...values) - 2, Math.max(...values) + 1];
+  const floor = HEIGHT - 26;
+  const x = (day: number) => LEFT + ((day - from) / (end - from)) * (width - LEFT - 6);
+  const y = (rh: number) => 8 + ((high - rh) / (high - low)) * (floor - 8);
+  const line = (of: (c: (typeof curve)[number]) => number, list = seen) =>
+    list.map((c, i) => `${i === 0 ? 'M' : 'L'}${x(c.day).toFixed(1)} ${y(of(c)).toFixed(1)}`).join('');
+  const back = [...seen].reverse();
+  const band = `${line((c) => c.highPercent)}${line((c) => c.lowPercent, back).replace('M', 'L')}Z`;
+  const date = (day: number) => new Date(Date.parse(probe.startUtc) + day * DAY_MS).toISOString().slice(0, 10);
+  return (
+    <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      <Svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`${probe.name}: readings and forecast of relative humidity, limit ${limitPercent} %RH`}
+      >
+        {earlyDay !== null ? (
+          <Rect
+            x={x(earlyDay)}
+            y={8}
+            width={Math.max(2, x(Math.min(end, lateDay ?? end)) - x(earlyDay))}
+            height={floor - 8}
+            fill={palette.chalkWash}
+          />
+        ) : null}
+        <Path d={band} fill={palette.lowWash} stroke="none" />
+        <Path d={line((c) => c.middlePercent)} stroke={palette.low} strokeWidth={2} fill="none" />
+        <Line
+          x1={LEFT}
+          x2={width - 6}
+          y1={y(limitPercent)}
+          y2={y(limitPercent)}
+          stroke={palette.high}
+          strokeWidth={2}
+          strokeDasharray="6 4"
+        />
+        <SvgText
+          x={width - 8}
+          y={y(limitPercent) - 5}
+          textAnchor="end"
+          fontFamily={FACE.figureBold}
+          fontSize={13}
+          fill={palette.high}
+        >
+          {`limit ${limitPercent} %RH`}
+        </SvgText>
+        {probe.values.map((v) => (
+          <Circle
+            key={v.at}
+            cx={x(v.day)}
+            cy={y(v.rhPercent)}
+            r={4.5}
+            fill={palette.paper}
+            stroke={palette.ink}
+            strokeWidth={2}
+          />
+        ))}
+        <Line x1={LEFT} x2={width - 6} y1={floor} y2={floor} stroke={palette.ink} />
+        {[Math.ceil(low / 5) * 5, Math.floor(high / 5) * 5]
+          .filter((v, i, list) => list.indexOf(v) === i)
+          .map((v) => (
+            <SvgText
+              key={v}
+              x={LEFT - 5}
+              y={y(v) + 5}
+              textAnchor="end"
+              fontFamily={FACE.figure}
+              fontSize={13}
+              fill={palette.ink}
+            >
+              {v}
+            </SvgText>
+          ))}
+        <G>
+          <SvgText x={LEFT} y={HEIGHT - 8} fontFamily={FACE.figure} fontSize={13} fill={palette.quiet}>
+            {date(from)}
+          </SvgText>
+          <SvgText
+            x={width - 6}
+            y={HEIGHT - 8}
+            textAnchor="end"
+            fontFamily={FACE.figure}
+            fontSize={13}
+            fill={palette.quiet}
+          >
+            {date(end)}
+          </SvgText>
+        </G>
+      </Svg>
+    </View>
+  );
+}

@@ -1,0 +1,139 @@
+import { useMemo, useState } from 'react';
+import { FlatList, Pressable, StyleSheet, View } from 'react-native';
+import type { DampContext, DampState } from '@maquette/core/damp';
+import { evidenceCsv, evidenceOf, type EvidenceLine } from '@maquette/core/formats';
+import { factPath, type FactKind } from '@maquette/contract';
+import { api } from '../../data/api.ts';
+import { saveText } from '../../data/save-text.ts';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Words } from '../../ui/text.tsx';
+import { localTime } from './times.ts';
+
+const KIND_OF: Record<string, FactKind> = {
+  air: 'airReadings',
+  logger: 'airLogs',
+  test: 'dampTests',
+  damp: 'dampReadings',
+  walk: 'checks',
+  photo: 'photos',
+};
+
+/** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
+export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
+  const palette = usePalette();
+  const [open, setOpen] = useState<string | null>(null);
+  const lines = useMemo(() => {
+    const versions = new Map(
+      [shown.airReadings, shown.airLogs, shown.dampTests, shown.dampReadings, shown.checks, shown.photos]
+        .flat()
+        .map((f) => [f.id, f.version] as const),
+    );
+    return evidenceOf({
+      damp: damp.ctx,
+      results: damp.state.results,
+      sound: shown.sound,
+      photos: shown.photos,
+      versions,
+    });
+  }, [shown, damp]);
+  const newest = useMemo(() => [...lines].reverse(), [lines]);
+  return (
+    <View style={styles.box}>
+      <Words bold>{`${lines.length} entries`}</Words>
+      <Words size="small" quiet>
+        Nothing here is overwritten: a correction keeps what it replaced, with its time.
+      </Words>
+      <ButtonRow>
+        <Button
+          label="Save the evidence (CSV)"
+          disabled={lines.length === 0}
+          onPress={() => saveText(`${shown.room!.name} evidence.csv`, 'text/csv', evidenceCsv(lines))}
+        />
+      </ButtonRow>
+      <FlatList
+        data={newest}
+        keyExtractor={(line) => `${line.kind}-${line.id}`}
+        style={styles.list}
+        initialNumToRender={12}
+        windowSize={5}
+        role="list"
+        aria-label="Evidence"
+        renderItem={({ item }) => (
+          <Pressable
+            role="button"
+            aria-expanded={open === item.id}
+            accessibilityLabel={`${item.what} ${item.value}`}
+            onPress={() => setOpen(open === item.id ? null : item.id)}
+            style={[styles.line, { borderColor: palette.rule }]}
+          >
+            <Words size="small" quiet figure>
+              {`${localTime(item.at)}${item.version > 1 ? ` · corrected ${item.version - 1} time${item.version === 2 ? '' : 's'}` : ''}`}
+            </Words>
+            <Words bold>{`${item.what}${item.value ? `: ${item.value}` : ''}`}</Words>
+            {item.standing && item.standing !== 'counts' ? (
+              <Words size="small" color={palette.verdict.work}>
+                {item.standing}
+              </Words>
+            ) : null}
+            {open === item.id ? <Details line={item} roomId={shown.room!.id} /> : null}
+          </Pressable>
+        )}
+      />
+    </View>
+  );
+}
+
+type Older = { version: number; updatedAt: string; body: Record<string, unknown> };
+
+function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
+  const [older, setOlder] = useState<Older[] | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  const facts = [
+    line.conditions,
+    line.instrument,
+    line.who && `read by ${line.who}`,
+    line.xMm === null ? '' : `at ${line.xMm}, ${line.yMm} mm`,
+    line.photographs > 0 ? `${line.photographs} photographs` : '',
+    line.note,
+  ].filter(Boolean);
+  const ask = async () => {
+    try {
+      setOlder(await api<Older[]>(`${factPath(KIND_OF[line.kind]!, line.id, roomId)}/history`));
+    } catch (error) {
+      setSaid(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <View style={styles.details}>
+      <Words size="small">{facts.length > 0 ? facts.join('. ') : 'Nothing more was recorded.'}</Words>
+      {line.version > 1 && !older ? <Button label="What it replaced" onPress={() => void ask()} /> : null}
+      {said ? (
+        <Words size="small" role="alert">
+          {said}
+        </Words>
+      ) : null}
+      {older?.map((old) => (
+        <Words key={old.version} size="small" figure>
+          {`Version ${old.version}, ${localTime(old.updatedAt)}: ${words(old.body)}`}
+        </Words>
+      ))}
+    </View>
+  );
+}
+
+/** The fields of an earlier version that say something. */
+function words(body: Record<string, unknown>): string {
+  return Object.entries(body)
+    .filter(([, value]) => typeof value === 'number' || (typeof value === 'string' && value !== ''))
+    .map(([key, value]) => `${key} ${String(value)}`)
+    .join(', ');
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  list: { height: 480 },
+  line: { borderTopWidth: 1, paddingVertical: 10, minHeight: 56, gap: 2 },
+  details: { gap: 8, paddingTop: 6 },
+});

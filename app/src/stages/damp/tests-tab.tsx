@@ -1,0 +1,158 @@
+import { StyleSheet, View } from 'react-native';
+import { mayDo } from '@maquette/core/hazards';
+import {
+  facesOf,
+  METHOD_SPECS,
+  methodsFor,
+  probeDepthMm,
+  probeWaitH,
+  qualifyingMethods,
+  type DampContext,
+  type DampMethod,
+  type DampState,
+} from '@maquette/core/damp';
+import { fromTheTop } from '@maquette/core/layers';
+import type { RoomFacts } from '@maquette/core/room';
+import { formatSpan } from '@maquette/core/units';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { Words } from '../../ui/text.tsx';
+import { useAnswers } from '../strip/use-answers.ts';
+import { Known } from './known.tsx';
+import { ProbeFileKey } from './probe-file-key.tsx';
+import { TestCard } from './test-card.tsx';
+import { localTime } from './times.ts';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  damp: { ctx: DampContext; state: DampState };
+  method: DampMethod;
+  onMethod: (method: DampMethod) => void;
+  open: string | null;
+  onOpen: (id: string | null) => void;
+}
+
+/** Which test, how many, where and with what waiting; and the tests themselves. */
+export function TestsTab({ shown, room, damp, method, onMethod, open, onOpen }: Props) {
+  const palette = usePalette();
+  const answers = useAnswers(shown);
+  const { ctx, state } = damp;
+  const spec = METHOD_SPECS[method];
+  const standing = state.methods.find((m) => m.method === method);
+  const qualifying = qualifyingMethods(room.baseKind);
+  const layers = fromTheTop(ctx.layers);
+  const gate = mayDo(ctx.hazards, spec.gate, { layers, base: true });
+  const tests = ctx.facts.dampTests.filter((t) => t.method === method);
+  return (
+    <View style={styles.box}>
+      <Known shown={shown} room={room} ctx={ctx} />
+      <Choice
+        label="Method"
+        inline
+        value={method}
+        options={methodsFor(room.baseKind).map((m) => ({
+          value: m,
+          label: METHOD_SPECS[m].words,
+          ...(m === state.chosen ? { note: 'passes the floor' } : {}),
+        }))}
+        onChange={(chosen) => {
+          onMethod(chosen);
+          if (qualifying.includes(chosen) && chosen !== state.chosen)
+            void answers.set('damp/method', chosen, `Method: ${METHOD_SPECS[chosen].words.toLowerCase()}`);
+        }}
+      />
+      {!gate.allowed ? (
+        <View role="alert" style={[styles.stop, { borderColor: palette.verdict.stop }]}>
+          <Words bold color={palette.verdict.stop}>
+            This test disturbs what is shut
+          </Words>
+          {gate.stops.map((stop) => (
+            <Words key={stop.words} size="small">{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+          ))}
+        </View>
+      ) : null}
+      <View style={styles.guide} testID="guide">
+        <Words bold>{standing ? need(standing.valid.length, standing.need.count, spec.words) : spec.words}</Words>
+        {standing?.need.why.map((why) => (
+          <Words key={why} size="small">{`${why[0]!.toUpperCase()}${why.slice(1)}.`}</Words>
+        ))}
+        {method === 'probe' ? (
+          <Words size="small">
+            {room.base.slabMm === null
+              ? 'Depth: not known until the slab’s thickness is (Room, base).'
+              : `Depth: ${formatSpan(probeDepthMm(room.base.slabMm, facesOf(ctx)), room.units)}, ${facesOf(ctx) === 1 ? '40 % of the slab, drying through one face' : '20 % of the slab, drying through both faces'}. Read after ${probeWaitH(ctx)} h in the sealed hole.`}
+          </Words>
+        ) : null}
+        {standing?.limit ? (
+          <Words size="small">{`Limit: ${standing.limit.value} ${spec.givesUnit}. ${standing.limit.source}.`}</Words>
+        ) : (
+          <Words size="small">It decides nothing by itself.</Words>
+        )}
+        <Fold title="How, and what it cannot tell">
+          {spec.how.map((step, i) => (
+            <Words key={step}>{`${i + 1}. ${step}.`}</Words>
+          ))}
+          <Words size="small">{`It tells: ${spec.tells}`}</Words>
+          <Words size="small">{spec.cannot}</Words>
+          {spec.caution ? (
+            <Words size="small" bold>
+              {spec.caution}
+            </Words>
+          ) : null}
+          {gate.cautions.map((c) => (
+            <Words key={c.id} size="small">{`${c.words} Who decides: ${c.decides}.`}</Words>
+          ))}
+          <Words size="small">Methods are never converted into each other: each is held against its own limit.</Words>
+        </Fold>
+      </View>
+      {state.due.length > 0 ? (
+        <View style={styles.due} testID="due">
+          <Words bold>Due</Words>
+          {state.due.map((due) => (
+            <Words key={due.testId} size="small">
+              {`${due.words}: ${due.from > ctx.atUtc ? `from ${localTime(due.from)}` : 'may be read now'}${due.until ? `, until ${localTime(due.until)}` : ''}`}
+            </Words>
+          ))}
+        </View>
+      ) : null}
+      {tests.map((test) => (
+        <TestCard
+          key={test.id}
+          shown={shown}
+          ctx={ctx}
+          test={test}
+          results={state.results.filter((r) => r.test.id === test.id)}
+          limit={standing?.limit ?? null}
+          open={open === test.id}
+          allowed={gate.allowed}
+          onOpen={() => onOpen(open === test.id ? null : test.id)}
+        />
+      ))}
+      {tests.length === 0 && gate.allowed ? (
+        <Words quiet size="small">
+          {standing && standing.places.length > 0
+            ? 'The rings on the sheet are where the next ones belong: touch one to set it there.'
+            : 'None yet.'}
+        </Words>
+      ) : null}
+      {method === 'probe' ? <ProbeFileKey shown={shown} room={room} ctx={ctx} /> : null}
+    </View>
+  );
+}
+
+function need(valid: number, count: number, words: string): string {
+  const left = count - valid;
+  return left > 0
+    ? `${words}: ${valid} of ${count} read and valid, ${left} to go`
+    : `${words}: ${valid} read and valid, ${count} needed`;
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  guide: { gap: 4 },
+  due: { gap: 2 },
+  stop: { borderWidth: 2, padding: 12, gap: 4 },
+});

@@ -1,0 +1,20 @@
+/** A moment as the clock on site shows it: `2026-10-08 09:00`. */
+export function localTime(utc: string): string {
+  const at = new Date(utc);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}`;
+}
+
+/** The moment written as `2026-10-08 09:00` on site, as UTC; null when it is none. */
+export function fromLocalTime(text: string): string | null {
+  const m = /^(\d{4})-(\d{2})-(\d{2})[ T](\d{1,2}):(\d{2})$/.exec(text.trim());
+  if (!m) return null;
+  const [year, month, day, hour, minute] = m.slice(1).map(Number) as [number, number, number, number, number];
+  const at = new Date(year, month - 1, day, hour, minute);
+  return at.getMonth() === month - 1 && at.getDate() === day && hour < 24 && minute < 60 ? at.toISOString() : null;
+}
+
+/** Whether a text is a day such as 2026-10-08. */
+export function isDay(text: string): boolean {
+  return /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
+}

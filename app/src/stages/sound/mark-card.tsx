@@ -1,0 +1,168 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { FigureOf } from '@maquette/core/figures';
+import { tapeFrom, planOf, type RoomFacts } from '@maquette/core/room';
+import {
+  MARK_RANGES,
+  MARK_WORDS,
+  SEVERITIES,
+  treatmentOf,
+  type Mark as DamageMark,
+  type Quantity,
+} from '@maquette/core/soundness';
+import { formatArea, formatMass, formatReach, formatVolume, type UnitSystem } from '@maquette/core/units';
+import { markTick } from '@maquette/core/verdict';
+import { newId, nowUtc } from '../../data/ids.ts';
+import { bodyOf } from '../../data/merge.ts';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { Mark } from '../../ui/mark.tsx';
+import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { Words } from '../../ui/text.tsx';
+import { hoursWords } from '../strip/amounts.ts';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  mark: DamageMark;
+  figure: FigureOf;
+  open: boolean;
+  onOpen: () => void;
+}
+
+function quantityWords({ value, unit }: Quantity, units: UnitSystem): string {
+  if (unit === 'm²') return formatArea(value, units);
+  if (unit === 'kg') return formatMass(value, units);
+  if (unit === 'l') return formatVolume(value, units);
+  if (unit === 'm') return formatReach(value * 1000, units);
+  if (unit === 'h') return hoursWords(value);
+  return String(value);
+}
+
+/** The sizes that matter for a kind. */
+const ASKED: Partial<Record<DamageMark['kind'], readonly (keyof typeof MARK_RANGES)[]>> = {
+  crack: ['sizeMm', 'stepMm'],
+  joint: ['sizeMm'],
+  lippage: ['stepMm'],
+  'board-ridge': ['stepMm'],
+  hole: ['sizeMm', 'depthMm'],
+  hollow: ['depthMm'],
+  'weak-surface': ['depthMm'],
+  soft: ['moveMm'],
+  squeak: ['moveMm'],
+};
+
+/** One mark: its size, what is done about it with how much, who decides, and the tick when it is done. */
+export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
+  const palette = usePalette();
+  const treatment = treatmentOf(mark, room, figure);
+  const tick = shown.ticks.find((t) => t.key === markTick(mark.id));
+  const place = tapeFrom(room, planOf(room), mark)
+    .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${d.name}`)
+    .join(', ');
+  const change = (words: string, part: Partial<DamageMark>) =>
+    void write(words, [{ kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), ...part } as never }]);
+  const name = MARK_WORDS[mark.kind];
+  return (
+    <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`mark-${mark.kind}`}>
+      <Pressable role="button" aria-expanded={open} accessibilityLabel={`${name}. ${place}`} onPress={onOpen}>
+        <View style={styles.head}>
+          <Mark verdict={tick ? 'lay' : treatment.verdict} />
+          <View style={styles.grow}>
+            <Words bold>{`${name}${tick ? ': done' : ''}`}</Words>
+            <Words size="small" quiet>
+              {place}
+            </Words>
+          </View>
+        </View>
+      </Pressable>
+      <Words>{treatment.words}</Words>
+      {treatment.decides ? <Words bold size="small">{`Who decides: ${treatment.decides}.`}</Words> : null}
+      {treatment.quantities.map((q) => (
+        <Fold key={q.words} title={q.words} aside={quantityWords(q, room.units)}>
+          <Words size="small">{q.formula}</Words>
+        </Fold>
+      ))}
+      {treatment.asks ? <Words size="small" bold>{`Still to measure: ${treatment.asks.toLowerCase()}.`}</Words> : null}
+      {open ? (
+        <View style={styles.body}>
+          {(ASKED[mark.kind] ?? ['sizeMm']).map((field) => (
+            <LengthField
+              key={field}
+              label={MARK_RANGES[field].words}
+              mm={mark[field]}
+              units={room.units}
+              range={MARK_RANGES[field]}
+              onTaken={(mm) => change(`${name}: size`, { [field]: mm })}
+            />
+          ))}
+          <Choice
+            label="How bad"
+            inline
+            value={mark.severity}
+            options={SEVERITIES.map((s) => ({ value: s, label: s[0]!.toUpperCase() + s.slice(1) }))}
+            onChange={(severity) => change(`${name}: how bad`, { severity })}
+          />
+          {mark.kind === 'crack' || mark.kind === 'joint' ? (
+            <Choice
+              label="Does it move?"
+              inline
+              value={mark.moving ? 'yes' : 'no'}
+              options={[
+                { value: 'no', label: 'No' },
+                { value: 'yes', label: 'Yes, or it is an expansion joint' },
+              ]}
+              onChange={(v) => change(`${name}: moves`, { moving: v === 'yes' })}
+            />
+          ) : null}
+          {treatment.cautions.map((c) => (
+            <Words key={c} size="small">
+              {c}
+            </Words>
+          ))}
+          <PhotoStrip shown={shown} about={{ about: 'mark', aboutId: mark.id, at: { xMm: mark.xMm, yMm: mark.yMm } }} />
+          <ButtonRow>
+            <Button
+              label={tick ? 'Not done after all' : 'Done'}
+              hint={name}
+              selected={Boolean(tick)}
+              disabled={treatment.verdict === 'stop' && !tick}
+              onPress={() =>
+                void write(tick ? `${name}: not done` : `${name}: done`, [
+                  tick
+                    ? { kind: 'ticks', id: tick.id, roomId: room.id, body: bodyOf(tick) as never, deleted: true }
+                    : {
+                        kind: 'ticks',
+                        id: newId(),
+                        roomId: room.id,
+                        body: { key: markTick(mark.id), doneAt: nowUtc(), note: '' },
+                      },
+                ])
+              }
+            />
+            <Button
+              label="Take it out"
+              hint={name}
+              onPress={() =>
+                void write(`${name} taken out`, [
+                  { kind: 'marks', id: mark.id, roomId: room.id, body: bodyOf(mark) as never, deleted: true },
+                ])
+              }
+            />
+          </ButtonRow>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { borderTopWidth: 1, paddingTop: 10, gap: 6 },
+  head: { flexDirection: 'row', gap: 12, minHeight: 48, alignItems: 'center' },
+  grow: { flex: 1 },
+  body: { gap: 10 },
+});

@@ -1,0 +1,165 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { figuresOf } from '@maquette/core/figures';
+import { planOf, type PointMm } from '@maquette/core/room';
+import { MARK_WORDS, newMark, USUAL_SHAPE, walkOf, type MarkKind } from '@maquette/core/soundness';
+import { newId } from '../../data/ids.ts';
+import { bodyOf } from '../../data/merge.ts';
+import { write } from '../../data/write.ts';
+import { RoomFrame } from '../../room/room-frame.tsx';
+import { BaseLayer } from '../../sheet/base-layer.tsx';
+import { Sheet } from '../../sheet/sheet.tsx';
+import { MarksLayer, WalkLayer } from '../../sheet/sound-layer.tsx';
+import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
+import { Button } from '../../ui/button.tsx';
+import { CriteriaList } from '../criteria-list.tsx';
+import type { StageProps } from '../stage-props.ts';
+import { MarkCard } from './mark-card.tsx';
+import { MarkKinds } from './mark-kinds.tsx';
+import { WalkTab } from './walk-tab.tsx';
+
+const REACH_PX = 26;
+
+/** What is broken underfoot: the guided walk, the marks and what is done about each. */
+export function SoundStage(props: StageProps) {
+  const { shown, room, picture, go } = props;
+  const { marks, checks } = shown.sound;
+  const figure = useMemo(() => figuresOf(shown.strip.figures), [shown.strip.figures]);
+  const plan = planOf(room);
+  const steps = useMemo(() => walkOf(room, plan, checks, figure('tap-mm')), [room, plan, checks, figure]);
+  const [tab, setTab] = useState<'walk' | 'marks'>('walk');
+  const [asked, setStep] = useState<string | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const [kind, setKind] = useState<MarkKind | null>(null);
+  const [drawing, setDrawing] = useState<PointMm[]>([]);
+  const step = steps.find((s) => s.key === asked) ?? steps.find((s) => !s.done) ?? null;
+  const shape = kind ? USUAL_SHAPE[kind] : null;
+  const least = shape === 'area' ? 3 : shape === 'line' ? 2 : 1;
+  const finish = (points: PointMm[]) => {
+    if (!kind) return;
+    const id = newId();
+    const whole = shape !== 'point' && points.length >= least;
+    // A mark stands in the middle of what was drawn.
+    const at = {
+      xMm: Math.round(points.reduce((sum, p) => sum + p.xMm, 0) / points.length),
+      yMm: Math.round(points.reduce((sum, p) => sum + p.yMm, 0) / points.length),
+    };
+    const mark = newMark(id, kind, at, whole ? { shape: shape!, points } : {});
+    setKind(null);
+    setDrawing([]);
+    setOpen(id);
+    setTab('marks');
+    void write(`Marked: ${MARK_WORDS[kind].toLowerCase()}`, [
+      { kind: 'marks', id, roomId: room.id, body: bodyOf(mark) as never },
+    ]);
+  };
+  const tap = (view: SheetView, xPx: number, yPx: number) => {
+    const [x, y] = toMmPoint(view, xPx, yPx);
+    if (kind) {
+      const points = [...drawing, { xMm: Math.round(x), yMm: Math.round(y) }];
+      return shape === 'point' ? finish(points) : setDrawing(points);
+    }
+    const near = marks.find((m) => {
+      const [px, py] = toPx(view, m.xMm, m.yMm);
+      return Math.hypot(px - xPx, py - yPx) < REACH_PX;
+    });
+    if (near) {
+      setTab('marks');
+      return setOpen(near.id);
+    }
+    return undefined;
+  };
+  const sheet = (
+    <Sheet
+      room={room}
+      onTap={tap}
+      description={`${room.name}: ${marks.length} marks, ${steps.filter((s) => s.done).length} of ${steps.length} lines and spots gone over.`}
+      under={(view) => <BaseLayer room={room} view={view} />}
+      over={(view) => (
+        <>
+          {tab === 'walk' ? <WalkLayer steps={steps} now={step?.key ?? null} view={view} /> : null}
+          <MarksLayer marks={marks} chosen={open} drawing={drawing} view={view} />
+        </>
+      )}
+    />
+  );
+  return (
+    <RoomFrame
+      stage="sound"
+      props={props}
+      sheet={sheet}
+      actions={
+        <View style={styles.actions}>
+          {kind ? (
+            <>
+              <Button
+                kind="main"
+                label={
+                  drawing.length >= least && shape !== 'point'
+                    ? `That is all of it (${drawing.length} corners)`
+                    : drawing.length === 1 && shape !== 'point'
+                      ? 'Only this point'
+                      : 'Touch the sheet where it is'
+                }
+                disabled={drawing.length === 0}
+                onPress={() => finish(drawing)}
+              />
+              <Button
+                label="Not now"
+                onPress={() => {
+                  setKind(null);
+                  setDrawing([]);
+                }}
+              />
+            </>
+          ) : (
+            <Button kind="main" label="Read the floor’s levels" onPress={() => go('flat')} />
+          )}
+        </View>
+      }
+    >
+      <View style={styles.tabs} role="group" accessibilityLabel="Soundness">
+        <Button label="Walk" selected={tab === 'walk'} onPress={() => setTab('walk')} style={styles.tab} />
+        <Button
+          label={`Marks (${marks.length})`}
+          selected={tab === 'marks'}
+          onPress={() => setTab('marks')}
+          style={styles.tab}
+        />
+      </View>
+      <CriteriaList criteria={picture?.criteria.filter((c) => /^(sound|lips)/.test(c.id)) ?? []} />
+      <View style={styles.box}>
+        <MarkKinds
+          room={room}
+          kind={kind}
+          onKind={(next) => {
+            setKind(next);
+            setDrawing([]);
+          }}
+        />
+        {tab === 'walk' ? (
+          <WalkTab shown={shown} room={room} steps={steps} step={step} onStep={setStep} />
+        ) : (
+          marks.map((mark) => (
+            <MarkCard
+              key={mark.id}
+              shown={shown}
+              room={room}
+              mark={mark}
+              figure={figure}
+              open={open === mark.id}
+              onOpen={() => setOpen(open === mark.id ? null : mark.id)}
+            />
+          ))
+        )}
+      </View>
+    </RoomFrame>
+  );
+}
+
+const styles = StyleSheet.create({
+  tabs: { flexDirection: 'row', gap: 4, paddingHorizontal: 16, paddingTop: 6 },
+  tab: { minHeight: 48 },
+  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
+  box: { padding: 16, gap: 12 },
+});
