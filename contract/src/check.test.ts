@@ -305,3 +305,25 @@ test('a job file of version 1 comes up to version 2: its door is an opening, its
   expect(lifted.facts[1]!.body).toMatchObject({ openings: [{ kind: 'door', widthMm: 800 }], fixtures: [] });
   expect(upgradeJobFile(lifted)).toBe(lifted);
 });
+
+test('a job file of version 2 comes in: its marks become points', () => {
+  const old = { kind: 'rot', xMm: 1, yMm: 2, sizeMm: null, note: '' };
+  const filed = {
+    kind: 'marks',
+    id: 'mark-1',
+    roomId: 'room-1',
+    version: 2,
+    writeId: 'w',
+    updatedAt: '2026-05-04T08:00:00.000Z',
+    deletedAt: null,
+    body: old,
+    replaced: [{ version: 1, writeId: 'v', updatedAt: '2026-05-04T08:00:00.000Z', deletedAt: null, body: old }],
+  };
+  const lifted = upgradeJobFile({ ...file, version: 2, facts: [filed] }) as {
+    version: number;
+    facts: { body: object; replaced: { body: object }[] }[];
+  };
+  expect(lifted.version).toBe(JOB_FILE_VERSION);
+  for (const body of [lifted.facts[0]!.body, lifted.facts[0]!.replaced[0]!.body])
+    expect(checkWrite('marks', { ...write, ...body })).toEqual([]);
+});

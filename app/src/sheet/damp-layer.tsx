@@ -61,6 +61,8 @@ export const DampLayer = memo(function DampLayer({
       {pins.map((pin) => {
         const [x, y] = toPx(view, pin.xMm, pin.yMm);
         const half = pin.text.length * 4.4 + 7;
+        // In the lower half of the sheet the figure stands above its place, away from the wall below.
+        const top = y > view.heightPx / 2 ? y - 29 : y + 10;
         return (
           <G key={pin.id}>
             <Circle
@@ -71,10 +73,10 @@ export const DampLayer = memo(function DampLayer({
               stroke={ink[pin.state]}
               strokeWidth={2.5}
             />
-            <Rect x={x - half} y={y + 10} width={half * 2} height={19} fill={palette.paper} opacity={0.9} />
+            <Rect x={x - half} y={top} width={half * 2} height={19} fill={palette.paper} opacity={0.9} />
             <SvgText
               x={x}
-              y={y + 24}
+              y={top + 14}
               textAnchor="middle"
               fontFamily={FACE.figureBold}
               fontSize={14}

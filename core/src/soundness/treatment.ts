@@ -1,5 +1,6 @@
 import type { FigureOf } from '../figures/index.ts';
 import { isTimber, type RoomFacts } from '../room/index.ts';
+import { formatReach } from '../units/index.ts';
 import { extentAlongMm, markAreaM2, markLengthMm } from './extent.ts';
 import type { Mark } from './facts.ts';
 
@@ -41,7 +42,7 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
   if (mark.moveMm !== null && mark.moveMm > figure('bounce-mm') && mark.kind !== 'squeak')
     return {
       verdict: 'stop',
-      words: `Moves ${mark.moveMm} mm under a person, over ${figure('bounce-mm')} mm: joists, span and fixing are looked at before anything is laid.`,
+      words: `Moves ${formatReach(mark.moveMm, room.units)} under a person, over ${formatReach(figure('bounce-mm'), room.units)}: joists, span and fixing are looked at before anything is laid.`,
       decides: ENGINEER,
     };
   switch (mark.kind) {
@@ -57,7 +58,7 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
             asks: mark.moveMm === null ? 'Movement under a person, mm' : null,
           };
     case 'proud-fixing':
-      return { words: 'Sink it 2 mm, or pull it and screw beside it.' };
+      return { words: `Sink it ${formatReach(2, room.units)}, or pull it and screw beside it.` };
     case 'staples':
       return {
         words: 'Pull by rocking with pliers; sink where a pad or paper goes over.',
@@ -155,7 +156,7 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
   const across = extentAlongMm(mark, deg + 90);
   const along = extentAlongMm(mark, deg);
   const pitch = figure('screw-mm');
-  const words = `Screw every ${pitch} mm along the joists, dry, with the fixing clear of pipes and cables.`;
+  const words = `Screw every ${formatReach(pitch, room.units)} along the joists, dry, with the fixing clear of pipes and cables.`;
   const cautions = ['Pipes and cables under boards: locate first, shortest screw that holds.'];
   if (across === null || along === null) return { words, cautions, asks: 'Outline of the loose part' };
   const joists = Math.floor(across / spacing) + 1;
@@ -168,7 +169,7 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
         words: 'Screws',
         value: screws,
         unit: '',
-        formula: `${joists} joists (${Math.round(across)} mm across, every ${spacing} mm${room.base.joistSpacingMm === null ? ', assumed' : ''}) × ${screws / joists} (${Math.round(along)} mm, every ${pitch} mm)`,
+        formula: `${joists} joists (${formatReach(across, room.units)} across, every ${formatReach(spacing, room.units)}${room.base.joistSpacingMm === null ? ', assumed' : ''}) × ${screws / joists} (${formatReach(along, room.units)}, every ${formatReach(pitch, room.units)})`,
       },
     ],
   };
@@ -196,7 +197,7 @@ function rot(mark: Mark, room: RoomFacts): Plain {
         words: 'Board or panel',
         value: cutM2,
         unit: 'm²',
-        formula: `${bays} bays × ${spacing} mm × (${Math.round(along)} + 2 × ${REACH_MM} mm into sound wood)`,
+        formula: `${bays} bays × ${formatReach(spacing, room.units)} × (${formatReach(along, room.units)} + 2 × ${formatReach(REACH_MM, room.units)} into sound wood)`,
       },
       { words: 'Blocks', value: bays * 2, unit: '', formula: `${bays} bays × 2 free edges` },
     ],

@@ -111,6 +111,7 @@ export const SCENARIO: readonly DemoJob[] = [
           { kind: 'archway', wall: 0, fromMm: 4200, widthMm: 800, beyond: 'sheet', sharedId: 'demo-hall-kitchen' },
         ],
         baseKind: 'panels-on-joists',
+        base: { joistDeg: 90, joistSpacingMm: 400, heating: 'none' },
         cardId: 'shipped-laminate',
         units: 'imperial',
         bumps: [{ xMm: 2200, yMm: 700, heightMm: 3.5, widthMm: 500 }],
@@ -135,6 +136,7 @@ export const SCENARIO: readonly DemoJob[] = [
         walls: rectangle(12000, 8000),
         openings: [{ wall: 0, fromMm: 5100, widthMm: 1800, hinge: 'start', swing: 'in' }],
         baseKind: 'cement-screed',
+        base: { slabMm: 75, beneath: 'ground', grade: 'on' },
         cardId: 'shipped-engineered',
         units: 'metric',
         bumps: [

@@ -7,6 +7,7 @@ import { putFact } from '../store/facts.ts';
 import type { Store } from '../store/open.ts';
 import { normal } from './chance.ts';
 import { SCENARIO, type DemoRoom } from './scenario.ts';
+import { seedDamp } from './seed-damp.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
 
 const SEED = 41;
@@ -24,9 +25,15 @@ export function truthAt(room: Pick<DemoRoom, 'bumps' | 'fall'>, xMm: number, yMm
 }
 
 /** Puts the demo scenario into an empty store; returns how many facts it wrote, 0 when the store is not empty. */
-export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): Promise<number> {
+export async function seedDemo(
+  store: Store,
+  isEmpty: () => Promise<boolean>,
+  seededAt = new Date().toISOString(),
+): Promise<number> {
   if (!(await isEmpty())) return 0;
   const chance = seeded(SEED);
+  // Air has chances of its own: the floors stay as they were.
+  const air = seeded(SEED + 1);
   let count = 0;
   await store.write(async (tx) => {
     const put = async <K extends FactKind>(
@@ -48,7 +55,10 @@ export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>): P
         country: job.country,
         currency: job.currency,
       });
-      for (const [r, room] of job.rooms.entries()) await seedRoom(put, `demo-${job.slug}`, room, r, chance);
+      for (const [r, room] of job.rooms.entries()) {
+        await seedRoom(put, `demo-${job.slug}`, room, r, chance);
+        await seedDamp(put, `demo-${room.slug}`, room, { walls: room.walls, fixtures: [] }, seededAt, air);
+      }
     }
   });
   return count;

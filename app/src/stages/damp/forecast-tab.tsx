@@ -23,8 +23,9 @@ import { useForecast } from '../../worker/use-judged.ts';
 import { moneyWords } from '../strip/amounts.ts';
 import { useAnswers } from '../strip/use-answers.ts';
 import { DryingChart } from './drying-chart.tsx';
+import { dayWords } from './times.ts';
 
-const day = (utc: string | null) => (utc ? utc.slice(0, 10) : 'not within three years');
+const day = (utc: string | null) => (utc ? dayWords(utc) : 'not within three years');
 
 /** When it will be dry, as a band; what changes it; and the ways out when it is over its limit. */
 export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
@@ -152,7 +153,7 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
       )}
       {rule ? (
         <Words size="small" testID="rule-of-thumb">
-          {`Rule of thumb: ${rule.words}${rule.readyUtc ? ` That is ${rule.readyUtc.slice(0, 10)}.` : ' Nobody recorded since when.'}`}
+          {`Rule of thumb: ${rule.words}${rule.readyUtc ? ` That is ${dayWords(rule.readyUtc)}.` : ' Nobody recorded since when.'}`}
         </Words>
       ) : null}
       {ways.length > 0 ? (

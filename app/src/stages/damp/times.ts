@@ -18,3 +18,11 @@ export function fromLocalTime(text: string): string | null {
 export function isDay(text: string): boolean {
   return /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
 }
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** A day in words that do not break over a line: `15 Mar 2027`. */
+export function dayWords(utc: string): string {
+  const at = new Date(utc);
+  return `${at.getUTCDate()}\u00a0${MONTHS[at.getUTCMonth()]}\u00a0${at.getUTCFullYear()}`;
+}

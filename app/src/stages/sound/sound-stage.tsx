@@ -129,6 +129,7 @@ export function SoundStage(props: StageProps) {
       </View>
       <CriteriaList criteria={picture?.criteria.filter((c) => /^(sound|lips)/.test(c.id)) ?? []} />
       <View style={styles.box}>
+        {tab === 'walk' ? <WalkTab shown={shown} room={room} steps={steps} step={step} onStep={setStep} /> : null}
         <MarkKinds
           room={room}
           kind={kind}
@@ -137,21 +138,19 @@ export function SoundStage(props: StageProps) {
             setDrawing([]);
           }}
         />
-        {tab === 'walk' ? (
-          <WalkTab shown={shown} room={room} steps={steps} step={step} onStep={setStep} />
-        ) : (
-          marks.map((mark) => (
-            <MarkCard
-              key={mark.id}
-              shown={shown}
-              room={room}
-              mark={mark}
-              figure={figure}
-              open={open === mark.id}
-              onOpen={() => setOpen(open === mark.id ? null : mark.id)}
-            />
-          ))
-        )}
+        {tab === 'walk'
+          ? null
+          : marks.map((mark) => (
+              <MarkCard
+                key={mark.id}
+                shown={shown}
+                room={room}
+                mark={mark}
+                figure={figure}
+                open={open === mark.id}
+                onOpen={() => setOpen(open === mark.id ? null : mark.id)}
+              />
+            ))}
       </View>
     </RoomFrame>
   );

@@ -1,0 +1,42 @@
+import { dampResults } from '../damp/index.ts';
+import { daysAgo, dampOf, readingOf, testOf } from '../damp/invented-damp.ts';
+import { evidenceCsv, evidenceOf } from './index.ts';
+
+test('the evidence is in order of time, says what does not count and why, and how often it was corrected', () => {
+  const probe = testOf('probe', 'P1', [1000, 1000], {
+    startedAt: daysAgo(2),
+    instrument: 'Reader 7',
+    checkedOn: '2026-05-01',
+  });
+  const soon = readingOf(probe, 1.9, 80);
+  const good = readingOf(probe, 0.5, 74.2, { note: '=1+1' });
+  const damp = dampOf({ dampTests: [probe], dampReadings: [good, soon] });
+  const lines = evidenceOf({
+    damp,
+    results: dampResults(damp),
+    sound: {
+      marks: [],
+      checks: [{ id: 'k', key: 'tap/1', found: false, takenAt: daysAgo(1), note: '' }],
+    },
+    photos: [{ id: 'p', about: 'damp', aboutId: probe.id, takenAt: daysAgo(0.4), note: '', xMm: 1000, yMm: 1000 }],
+    versions: new Map([[good.id, 3]]),
+  });
+  expect(lines.map((l) => [l.kind, l.value])).toEqual([
+    ['test', '40 mm deep'],
+    ['damp', '80.0 %RH'],
+    ['walk', 'nothing found'],
+    ['damp', '74.2 %RH'],
+    ['photo', ''],
+  ]);
+  expect(lines[1]!.standing).toMatch(/^does not count: 2.4 h after/);
+  expect(lines[3]).toMatchObject({
+    standing: 'counts',
+    version: 3,
+    instrument: 'Reader 7, checked 2026-05-01',
+    photographs: 1,
+  });
+  const csv = evidenceCsv(lines).split('\r\n');
+  expect(csv).toHaveLength(7);
+  // A spreadsheet must not run a note as a formula.
+  expect(csv[4]).toContain("'=1+1");
+});

@@ -1,0 +1,115 @@
+import { figuresOf } from '../figures/index.ts';
+import {
+  BLANK_SHAPE,
+  contains,
+  newFixture,
+  planOf,
+  rectangleWalls,
+  UNKNOWN_BASE,
+  type RoomFacts,
+} from '../room/index.ts';
+import { MARK_KINDS, newMark, treatmentOf, walkOf, type MarkKind, type Mark } from './index.ts';
+
+const room = (part: Partial<RoomFacts> = {}): RoomFacts => ({
+  id: 'room-1',
+  jobId: 'job-1',
+  name: 'Test',
+  rank: 0,
+  ...BLANK_SHAPE,
+  walls: rectangleWalls(4000, 3000),
+  baseKind: 'panels-on-joists',
+  base: { ...UNKNOWN_BASE, joistDeg: 0, joistSpacingMm: 400 },
+  cardId: 'shipped-laminate',
+  units: 'metric',
+  spacingMm: null,
+  contactsOnly: false,
+  ...part,
+});
+const slab = room({ baseKind: 'slab-on-ground', base: { ...UNKNOWN_BASE, slabMm: 100 } });
+const figure = figuresOf([]);
+const box = (w: number, d: number) => [
+  { xMm: 1000, yMm: 1000 },
+  { xMm: 1000 + w, yMm: 1000 },
+  { xMm: 1000 + w, yMm: 1000 + d },
+  { xMm: 1000, yMm: 1000 + d },
+];
+const mark = (kind: MarkKind, part: Partial<Mark> = {}) => newMark('m', kind, { xMm: 1200, yMm: 1200 }, part);
+const area = (kind: MarkKind, w: number, d: number, part: Partial<Mark> = {}) =>
+  mark(kind, { shape: 'area', points: box(w, d), ...part });
+const line = (kind: MarkKind, mm: number, part: Partial<Mark> = {}) =>
+  mark(kind, {
+    shape: 'line',
+    points: [
+      { xMm: 0, yMm: 500 },
+      { xMm: mm, yMm: 500 },
+    ],
+    ...part,
+  });
+const quantities = (m: Mark, on = room()) =>
+  Object.fromEntries(treatmentOf(m, on, figure).quantities.map((q) => [q.words, q.value]));
+
+test.each(MARK_KINDS)('%s: something is said to be done, and what is missing is asked for, never assumed', (kind) => {
+  const treatment = treatmentOf(mark(kind), room(), figure);
+  expect(treatment.words.length).toBeGreaterThan(10);
+  for (const q of treatment.quantities) expect(Number.isFinite(q.value)).toBe(true);
+});
+
+test('screws are counted from joists and length: 1.2 m along, 0.9 m across, joists at 400', () => {
+  // Joists under 900 mm at 400: 3. Screws on each over 1200 mm every 150: 9.
+  expect(quantities(area('squeak', 1200, 900))).toEqual({ Screws: 27 });
+  const across = room({ base: { ...UNKNOWN_BASE, joistDeg: 90, joistSpacingMm: 400 } });
+  // Joists the other way: under 1200 mm 4, over 900 mm 7 each.
+  expect(quantities(area('squeak', 1200, 900), across)).toEqual({ Screws: 28 });
+});
+
+test('rot is cut back to joist centres and blocked', () => {
+  // 500 mm across joists at 400: 3 bays of 400; 600 along and 150 into sound wood at both ends.
+  const found = quantities(area('rot', 600, 500));
+  expect(found['Board or panel']).toBeCloseTo(3 * 0.4 * 0.9, 6);
+  expect(found['Blocks']).toBe(6);
+});
+
+test('a stitched crack: length, resin, stitches', () => {
+  const found = quantities(line('crack', 2400, { sizeMm: 2, stepMm: 0 }), slab);
+  expect(found).toEqual({ Crack: 2.4, Resin: 0.6, Stitches: 13 });
+  expect(treatmentOf(line('crack', 2400, { sizeMm: 0.4, stepMm: 0 }), slab, figure).words).toMatch(/Hairline/);
+});
+
+test('mortar for a hole is area times depth times density', () => {
+  // 0.5 x 0.4 m, 30 mm, 2 kg/l: 12 kg.
+  expect(quantities(area('hole', 500, 400, { depthMm: 30 }), slab)['Repair mortar']).toBeCloseTo(12, 9);
+});
+
+test.each([
+  ['a crack that moves', line('crack', 1000, { sizeMm: 1, moving: true }), slab],
+  ['a crack with a step', line('crack', 1000, { sizeMm: 1, stepMm: 3 }), slab],
+  ['severe softness', mark('soft', { severity: 'severe' }), room()],
+  ['severe rot', area('rot', 400, 400, { severity: 'severe' }), room()],
+  ['more than 2 mm under a person', mark('hole', { moveMm: 2.5 }), room()],
+  ['water', mark('damp'), slab],
+  ['white salts', mark('efflorescence'), slab],
+] as const)('%s stops, and somebody else decides', (_, m, on) => {
+  expect(treatmentOf(m, on, figure)).toMatchObject({ verdict: 'stop', decides: expect.any(String) });
+});
+
+test('the walk follows the joists, stays on the floor, and remembers that nothing was found', () => {
+  const column = { ...newFixture('c', 'column', { xMm: 2000, yMm: 1500 }, 0), widthMm: 600, depthMm: 600 };
+  const where = room({ fixtures: [column] });
+  const plan = planOf(where);
+  const steps = walkOf(where, plan, [], 500);
+  const joists = steps.filter((s) => s.kind === 'joist');
+  // 3000 mm across at 400 from 200, the last clear of the wall at 2600: seven joists; those through the column are walked in two stretches.
+  expect(new Set(joists.map((s) => s.from.yMm)).size).toBe(7);
+  expect(joists.length).toBeGreaterThan(7);
+  for (const s of steps) for (const p of [s.from, s.to]) expect(contains(plan.corners, p.xMm, p.yMm)).toBe(true);
+  const check = { id: 'k', key: steps[0]!.key, found: false, takenAt: '2026-05-01T08:00:00Z', note: '' };
+  expect(walkOf(where, plan, [check], 500)[0]!.done).toEqual(check);
+  expect(new Set(steps.map((s) => s.key)).size).toBe(steps.length);
+});
+
+test('a slab is tapped in rows, scratched and tried with a drop', () => {
+  const kinds = walkOf(slab, planOf(slab), [], 500).map((s) => s.kind);
+  expect(kinds.filter((k) => k === 'tap')).toHaveLength(6);
+  expect(kinds.filter((k) => k === 'scratch')).toHaveLength(3);
+  expect(kinds.filter((k) => k === 'drop')).toHaveLength(3);
+});
