@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { METHOD_SPECS, methodsFor, type DampMethod } from '@maquette/core/damp';
+import { mayDo } from '@maquette/core/hazards';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { DampLayer, SurveyLayer, type DampPin } from '../../sheet/damp-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
@@ -37,6 +38,10 @@ export function DampStage(props: StageProps) {
   const [placing, setPlacing] = useState(false);
   const methods = methodsFor(room.baseKind);
   const method = asked && methods.includes(asked) ? asked : (damp?.state.chosen ?? methods[0]!);
+  const gate = damp
+    ? mayDo(damp.ctx.hazards, METHOD_SPECS[method].gate, { layers: damp.ctx.layers, base: true })
+    : null;
+  const allowed = gate?.allowed ?? false;
   const state = damp?.state.methods.find((m) => m.method === method) ?? null;
   const onSheet = damp?.state.results.filter((r) => r.test.method === method) ?? [];
   const pins: DampPin[] = (damp?.ctx.facts.dampTests ?? [])
@@ -60,7 +65,7 @@ export function DampStage(props: StageProps) {
                 : 'under',
       };
     });
-  const places = tab === 'tests' ? (state?.places ?? []) : [];
+  const places = tab === 'tests' && allowed ? (state?.places ?? []) : [];
   const add = (xMm: number, yMm: number) => {
     setPlacing(false);
     if (damp) void setTest(damp.ctx, method, { xMm, yMm }).then(setOpen);
@@ -99,7 +104,7 @@ export function DampStage(props: StageProps) {
       sheet={sheet}
       actions={
         <View style={styles.actions}>
-          {tab === 'tests' && damp && (placing || next) ? (
+          {tab === 'tests' && allowed && (placing || next) ? (
             <>
               <Button
                 kind="main"
@@ -110,7 +115,7 @@ export function DampStage(props: StageProps) {
             </>
           ) : (
             <>
-              {tab === 'tests' && damp ? (
+              {tab === 'tests' && allowed ? (
                 <Button
                   selected={placing}
                   label={placing ? 'Touch the sheet where it is' : 'One more test'}
@@ -151,6 +156,7 @@ export function DampStage(props: StageProps) {
               room={room}
               damp={damp}
               method={method}
+              gate={gate!}
               onMethod={(chosen) => {
                 setMethod(chosen);
                 setOpen(null);

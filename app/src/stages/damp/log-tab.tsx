@@ -58,8 +58,6 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
         style={styles.list}
         initialNumToRender={12}
         windowSize={5}
-        role="list"
-        aria-label="Evidence"
         renderItem={({ item }) => (
           <Pressable
             role="button"
@@ -100,7 +98,8 @@ function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
   ].filter(Boolean);
   const ask = async () => {
     try {
-      setOlder(await api<Older[]>(`${factPath(KIND_OF[line.kind]!, line.id, roomId)}/history`));
+      const path = `${factPath(KIND_OF[line.kind]!, line.id, roomId)}/history`;
+      setOlder((await api<{ replaced: Older[] }>(path)).replaced);
     } catch (error) {
       setSaid(error instanceof Error ? error.message : String(error));
     }

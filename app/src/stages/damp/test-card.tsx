@@ -36,8 +36,6 @@ interface Props {
   results: readonly DampResult[];
   limit: DampLimit | null;
   open: boolean;
-  /** Whether the hazard gate lets it be made. */
-  allowed: boolean;
   onOpen: () => void;
 }
 
@@ -48,7 +46,7 @@ const INSTRUMENT_OF: Partial<Record<DampTest['method'], InstrumentName>> = {
 };
 
 /** One test: where it is, what it has shown, and the next reading. */
-export function TestCard({ shown, ctx, test, results, limit, open, allowed, onOpen }: Props) {
+export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Props) {
   const palette = usePalette();
   const last = results[results.length - 1];
   const spec = METHOD_SPECS[test.method];
@@ -79,9 +77,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, allowed, onOp
       </Pressable>
       {open ? (
         <View style={styles.body}>
-          {allowed ? (
-            <NextReading key={results.length} shown={shown} test={test} roomId={ctx.room.id} room={ctx.room} />
-          ) : null}
+          <NextReading key={results.length} shown={shown} test={test} roomId={ctx.room.id} room={ctx.room} />
           {[...results].reverse().map((r) => (
             <ReadingLine key={r.reading.id} result={r} roomId={ctx.room.id} limit={limit} />
           ))}

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { mayDo } from '@maquette/core/hazards';
+import type { Gate } from '@maquette/core/hazards';
 import {
   facesOf,
   METHOD_SPECS,
@@ -11,15 +11,17 @@ import {
   type DampMethod,
   type DampState,
 } from '@maquette/core/damp';
-import { fromTheTop } from '@maquette/core/layers';
-import type { RoomFacts } from '@maquette/core/room';
-import { formatSpan } from '@maquette/core/units';
+import { BASE_RANGES, type RoomFacts } from '@maquette/core/room';
+import { formatReach } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { usePalette } from '../../theme/theme.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { bodyOf } from '../../data/merge.ts';
+import { write } from '../../data/write.ts';
 import { Fold } from '../../ui/fold.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../strip/use-answers.ts';
+import { GateAlert } from './gate-alert.tsx';
 import { Known } from './known.tsx';
 import { ProbeFileKey } from './probe-file-key.tsx';
 import { TestCard } from './test-card.tsx';
@@ -30,21 +32,19 @@ interface Props {
   room: RoomFacts;
   damp: { ctx: DampContext; state: DampState };
   method: DampMethod;
+  gate: Gate;
   onMethod: (method: DampMethod) => void;
   open: string | null;
   onOpen: (id: string | null) => void;
 }
 
 /** Which test, how many, where and with what waiting; and the tests themselves. */
-export function TestsTab({ shown, room, damp, method, onMethod, open, onOpen }: Props) {
-  const palette = usePalette();
+export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOpen }: Props) {
   const answers = useAnswers(shown);
   const { ctx, state } = damp;
   const spec = METHOD_SPECS[method];
   const standing = state.methods.find((m) => m.method === method);
   const qualifying = qualifyingMethods(room.baseKind);
-  const layers = fromTheTop(ctx.layers);
-  const gate = mayDo(ctx.hazards, spec.gate, { layers, base: true });
   const tests = ctx.facts.dampTests.filter((t) => t.method === method);
   return (
     <View style={styles.box}>
@@ -64,16 +64,7 @@ export function TestsTab({ shown, room, damp, method, onMethod, open, onOpen }: 
             void answers.set('damp/method', chosen, `Method: ${METHOD_SPECS[chosen].words.toLowerCase()}`);
         }}
       />
-      {!gate.allowed ? (
-        <View role="alert" style={[styles.stop, { borderColor: palette.verdict.stop }]}>
-          <Words bold color={palette.verdict.stop}>
-            This test disturbs what is shut
-          </Words>
-          {gate.stops.map((stop) => (
-            <Words key={stop.words} size="small">{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
-          ))}
-        </View>
-      ) : null}
+      {!gate.allowed ? <GateAlert shown={shown} room={room} gate={gate} /> : null}
       <View style={styles.guide} testID="guide">
         <Words bold>{standing ? need(standing.valid.length, standing.need.count, spec.words) : spec.words}</Words>
         {standing?.need.why.map((why) => (
@@ -82,9 +73,26 @@ export function TestsTab({ shown, room, damp, method, onMethod, open, onOpen }: 
         {method === 'probe' ? (
           <Words size="small">
             {room.base.slabMm === null
-              ? 'Depth: not known until the slab’s thickness is (Room, base).'
-              : `Depth: ${formatSpan(probeDepthMm(room.base.slabMm, facesOf(ctx)), room.units)}, ${facesOf(ctx) === 1 ? '40 % of the slab, drying through one face' : '20 % of the slab, drying through both faces'}. Read after ${probeWaitH(ctx)} h in the sealed hole.`}
+              ? 'Depth: not known until the slab’s thickness is.'
+              : `Depth: ${formatReach(probeDepthMm(room.base.slabMm, facesOf(ctx)), room.units)}, ${facesOf(ctx) === 1 ? '40 % of the slab, drying through one face' : '20 % of the slab, drying through both faces'}. Read after ${probeWaitH(ctx)} h in the sealed hole.`}
           </Words>
+        ) : null}
+        {room.base.slabMm === null && (method === 'probe' || method === 'carbide') ? (
+          <LengthField
+            label={BASE_RANGES.slabMm.words}
+            mm={null}
+            units={room.units}
+            range={BASE_RANGES.slabMm}
+            onTaken={(slabMm) =>
+              void write('Base: thickness', [
+                {
+                  kind: 'rooms',
+                  id: room.id,
+                  body: { ...bodyOf(shown.room!), base: { ...room.base, slabMm } } as never,
+                },
+              ])
+            }
+          />
         ) : null}
         {standing?.limit ? (
           <Words size="small">{`Limit: ${standing.limit.value} ${spec.givesUnit}. ${standing.limit.source}.`}</Words>
@@ -127,7 +135,6 @@ export function TestsTab({ shown, room, damp, method, onMethod, open, onOpen }: 
           results={state.results.filter((r) => r.test.id === test.id)}
           limit={standing?.limit ?? null}
           open={open === test.id}
-          allowed={gate.allowed}
           onOpen={() => onOpen(open === test.id ? null : test.id)}
         />
       ))}
@@ -154,5 +161,4 @@ const styles = StyleSheet.create({
   box: { padding: 16, gap: 12 },
   guide: { gap: 4 },
   due: { gap: 2 },
-  stop: { borderWidth: 2, padding: 12, gap: 4 },
 });

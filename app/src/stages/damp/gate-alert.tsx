@@ -1,0 +1,51 @@
+import { StyleSheet, View } from 'react-native';
+import type { Gate } from '@maquette/core/hazards';
+import type { RoomFacts } from '@maquette/core/room';
+import { bodyOf } from '../../data/merge.ts';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Words } from '../../ui/text.tsx';
+import { useAnswers } from '../strip/use-answers.ts';
+
+/** Why a test may not be made here, who decides, and the answers that would open it. */
+export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomFacts; gate: Gate }) {
+  const palette = usePalette();
+  const answers = useAnswers(shown);
+  const heating = gate.stops.some((stop) => stop.hazard === 'heating');
+  return (
+    <View role="alert" style={[styles.box, { borderColor: palette.verdict.stop }]} testID="gate">
+      <Words bold color={palette.verdict.stop}>
+        Not made yet: it disturbs the floor
+      </Words>
+      {gate.stops.map((stop) => (
+        <Words key={stop.words} size="small">{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+      ))}
+      {heating ? (
+        <ButtonRow>
+          {room.base.heating === 'unknown' ? (
+            <Button
+              label="The floor is not heated"
+              onPress={() =>
+                void write('Base: not heated', [
+                  {
+                    kind: 'rooms',
+                    id: room.id,
+                    body: { ...bodyOf(shown.room!), base: { ...room.base, heating: 'none' } } as never,
+                  },
+                ])
+              }
+            />
+          ) : null}
+          <Button
+            label="Heated: located and marked out"
+            onPress={() => void answers.set('site/heating-located', 'yes', 'Heating located')}
+          />
+        </ButtonRow>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ box: { borderWidth: 2, padding: 12, gap: 6 } });

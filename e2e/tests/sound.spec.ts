@@ -1,0 +1,63 @@
+import { expect, test, type Page } from '@playwright/test';
+import { accessible, roomFacts, serve, type Running } from './app.ts';
+
+let running: Running;
+test.beforeAll(async () => {
+  running = await serve();
+});
+test.afterAll(() => running.close());
+
+const touch = async (page: Page, xShare: number, yShare: number) => {
+  const box = (await page.getByTestId('sheet').boundingBox())!;
+  await page.mouse.click(box.x + box.width * xShare, box.y + box.height * yShare);
+  // Two touches in quick succession would be a double tap.
+  await page.waitForTimeout(350);
+};
+
+test('the walk goes line by line, and nothing found is on record', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-hall/sound`);
+  await expect(page.getByTestId('walk')).toContainText('Walk joist line 10');
+  await accessible(page);
+  await page.getByRole('button', { name: 'Nothing found', exact: true }).click();
+  await expect(page.getByTestId('walk')).toContainText('Walk joist line 11');
+  await expect
+    .poll(async () => (await roomFacts(running.url, 'demo-hall')).checks.find((c) => c.key === 'joist/10')?.found)
+    .toBe(false);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByTestId('walk')).toContainText('Walk joist line 10');
+});
+
+test('a crack is drawn as a line; its width decides; the mark is done with a tick', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-boot-room/sound`);
+  await expect(page.getByTestId('stage-verdict')).toHaveText('Lay');
+  await page.getByRole('button', { name: 'Marks (0)' }).click();
+  await page.getByRole('button', { name: 'Crack', exact: true }).click();
+  await touch(page, 0.42, 0.45);
+  await touch(page, 0.55, 0.55);
+  await page.getByRole('button', { name: 'That is all of it (2 corners)' }).click();
+  const card = page.getByTestId('mark-crack');
+  await expect(card).toContainText('Still to measure: width of the crack');
+  await card.getByRole('textbox', { name: 'Width or size across, mm' }).fill('2');
+  await card.getByRole('textbox', { name: 'Width or size across, mm' }).blur();
+  await expect(card.getByRole('button', { name: 'Stitches' })).toBeVisible();
+  await expect(page.getByTestId('stage-verdict')).toHaveText('Work');
+  await accessible(page);
+  const [mark] = (await roomFacts(running.url, 'demo-boot-room')).marks;
+  expect(mark).toMatchObject({ kind: 'crack', shape: 'line', sizeMm: 2 });
+  expect(mark!.points).toHaveLength(2);
+  await card.getByRole('radio', { name: /Yes, or it is/ }).click();
+  await expect(card).toContainText('Who decides: structural engineer');
+  await card.getByRole('radio', { name: 'No', exact: true }).click();
+  await card.getByRole('button', { name: 'Done. Crack' }).click();
+  await expect(page.getByTestId('stage-verdict')).toHaveText('Lay');
+});
+
+test('the hall’s squeaks and rot say what is needed, in the room’s units', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-hall/sound`);
+  await page.getByRole('button', { name: 'Marks (3)' }).click();
+  await expect(page.getByTestId('mark-squeak')).toContainText('Screw every 5 7/8 in');
+  await page.getByTestId('mark-squeak').getByRole('button', { name: 'Screws' }).click();
+  await expect(page.getByTestId('mark-squeak')).toContainText('joists');
+  await expect(page.getByTestId('mark-rot')).toContainText('Find the leak first');
+  await expect(page.getByTestId('mark-board-ridge')).toContainText('Sand or plane');
+});
