@@ -9,7 +9,7 @@ await install();
 await buildApp();
 await buildServer();
 const esbuild = await import('esbuild');
-for (const name of ['core', 'strip', 'api', 'redraw', 'drag']) {
+for (const name of ['core', 'strip', 'drying', 'api', 'redraw', 'drag']) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
     outfile: join(ROOT, `dist/bench/${name}.mjs`),
@@ -23,6 +23,7 @@ for (const name of ['core', 'strip', 'api', 'redraw', 'drag']) {
 }
 await run(process.execPath, ['dist/bench/core.mjs']);
 await run(process.execPath, ['dist/bench/strip.mjs']);
+await run(process.execPath, ['dist/bench/drying.mjs']);
 const data = mkdtempSync(join(tmpdir(), 'maquette-bench-'));
 const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data], {
   cwd: ROOT,

@@ -67,7 +67,6 @@ await shot('walk-phone', PHONE, '/rooms/demo-kitchen/room', async (page) => {
   }
 });
 await shot('layers-phone', PHONE, '/rooms/demo-kitchen/strip');
-await shot('hazards-wide', WIDE, '/rooms/demo-kitchen/strip', button('Hazards'));
 await shot('decide-phone', PHONE, '/rooms/demo-wash-house/strip', button('Decide'));
 await shot('strip-wide', WIDE, '/rooms/demo-wash-house/strip', async (page) => {
   await button('Decide')(page);
@@ -75,7 +74,12 @@ await shot('strip-wide', WIDE, '/rooms/demo-wash-house/strip', async (page) => {
   await button('Work')(page);
 });
 await shot('strip-phone', PHONE, '/rooms/demo-wash-house/strip', button('Work'));
-await shot('run-inches-phone', PHONE, '/rooms/demo-hall/flat');
+await shot('damp-phone', PHONE, '/rooms/demo-parlour/damp');
+await shot('drying-wide', WIDE, '/rooms/demo-parlour/damp', async (page) => {
+  await button('Drying')(page);
+  await page.waitForTimeout(5000);
+});
+await shot('sound-wide', WIDE, '/rooms/demo-hall/sound', button('Marks (3)'));
 await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
   await button(/Units: feet/)(page);
   await page.waitForTimeout(800);
@@ -88,11 +92,6 @@ await shot('plan-phone', PHONE, '/rooms/demo-parlour/plan');
 await shot('plan-wide', WIDE, '/rooms/demo-parlour/plan', (page) =>
   page.getByRole('radio', { name: /Pour to a plane/ }).click(),
 );
-await shot('import-phone', PHONE, '/rooms/demo-boot-room/import', async (page) => {
-  const chooser = page.waitForEvent('filechooser');
-  await button('Choose a file')(page);
-  await (await chooser).setFiles(join(ROOT, 'e2e/fixtures/bootroom-rod-comma.csv'));
-});
 await shot('card-wide', WIDE, '/cards/shipped-glue-vinyl');
 await browser.close();
 server.kill('SIGTERM');

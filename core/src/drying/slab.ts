@@ -23,10 +23,9 @@ export interface Slab {
 
 const CELLS = 20;
 const SECONDS_A_DAY = 86_400;
-/** Share of the diffusivity that remains in dry concrete, the humidity at which it falls, and how sharply. */
+/** Share of the diffusivity that remains in dry concrete, and the humidity at which it falls. */
 const DRY_SHARE = 0.05;
 const TURN_RH = 0.8;
-const SHARPNESS = 6;
 const PICARD_ROUNDS = 3;
 const SETTLED_RH = 1e-6;
 const FIRST_STEP_DAYS = 0.1;
@@ -35,7 +34,10 @@ const STEP_GROWTH = 0.05;
 
 /** Diffusivity relative to that at saturation (the S-shaped law usual for concrete, after Bazant and Najjar 1972). */
 export function relativeDiffusivity(rh: number): number {
-  return DRY_SHARE + (1 - DRY_SHARE) / (1 + ((1 - Math.min(rh, 1)) / (1 - TURN_RH)) ** SHARPNESS);
+  const dry = (1 - Math.min(rh, 1)) / (1 - TURN_RH);
+  const square = dry * dry;
+  // The sixth power, multiplied out: it is worked out for every cell of every step.
+  return DRY_SHARE + (1 - DRY_SHARE) / (1 + square * square * square);
 }
 
 /**
