@@ -261,3 +261,18 @@ test('ways out: a membrane within its own limit, never on calcium sulfate, never
   expect(way(sulfate, 'membrane')).toMatchObject({ allowed: false, why: expect.stringMatching(/never shut in/) });
   expect(way(dampOf(facts(85), { 'damp/source': 'suspected' }), 'wait').allowed).toBe(false);
 });
+
+test('what has no figure is told in words', () => {
+  const film = testOf('film', 'F1', [1000, 1000], { startedAt: daysAgo(3) });
+  const drop = testOf('water-drop', 'W1', [1000, 1000], { startedAt: null });
+  const scratch = testOf('scratch', 'R1', [1000, 1000], { startedAt: null });
+  const ctx = dampOf({
+    dampTests: [film, drop, scratch],
+    dampReadings: [readingOf(film, 1, 1), readingOf(drop, 1, 400), readingOf(scratch, 1, 2)],
+  });
+  expect(
+    dampResults(ctx)
+      .map((r) => r.valueText)
+      .sort(),
+  ).toEqual(['400 s: dense', 'Breaks out', 'Droplets']);
+});

@@ -39,6 +39,8 @@ export interface DampState {
   outliers: DampResult[];
   /** The worst reading over its limit, of any method that judges; null while none is. */
   over: { result: DampResult; limit: DampLimit; method: DampMethod } | null;
+  /** Moisture of the base against that of the covering's boards; null until both are read. */
+  boards: { basePercent: number; boardsPercent: number; allowed: number } | null;
   /** Tests set and not yet read validly, with when they are due. */
   due: DueTest[];
 }
@@ -108,6 +110,7 @@ export function judgeDamp(ctx: DampContext): DampState {
     chosen,
     outliers,
     over: worst ? { result: worst.result, limit: worst.limit, method: worst.method } : null,
+    boards: boardsAgainstBase(ctx, results),
     due: dueTests(ctx, results),
   };
 }
@@ -151,6 +154,17 @@ function stateOf(
         valid.map((r) => r.test),
       ).length === 0,
   };
+}
+
+/** Means of the newest valid pin readings in the base and in the boards that will lie on it. */
+function boardsAgainstBase(ctx: DampContext, results: readonly DampResult[]): DampState['boards'] {
+  const mean = (of: 'base' | 'boards') => {
+    const values = newestValid(results.filter((r) => r.test.method === 'pin' && r.test.of === of)).map((r) => r.value);
+    return values.length === 0 ? null : values.reduce((sum, v) => sum + v, 0) / values.length;
+  };
+  const [basePercent, boardsPercent] = [mean('base'), mean('boards')];
+  if (basePercent === null || boardsPercent === null) return null;
+  return { basePercent, boardsPercent, allowed: ctx.figure('boards-diff') };
 }
 
 const HOUR_MS = 3_600_000;

@@ -1,8 +1,8 @@
 import { airHistory, bandClock, dewPointC, samplesOf } from '../air/index.ts';
 import { answerTo } from '../layers/index.ts';
 import type { DampContext, DampReading, DampTest } from './facts.ts';
-import { METHOD_SPECS } from './methods.ts';
-import { carbidePercent, emissionGM2Day, emissionLb, pinPercent, probeDepthMm } from './values.ts';
+import { GRADES_OF, METHOD_SPECS } from './methods.ts';
+import { absorbencyOf, carbidePercent, emissionGM2Day, emissionLb, pinPercent, probeDepthMm } from './values.ts';
 
 const HOUR_MS = 3_600_000;
 export const DISH_HOURS = { min: 60, max: 72 } as const;
@@ -167,11 +167,17 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     );
   }
   if (test.method === 'film') waits(24, 'film was taped');
-  return done(
-    reading.value,
-    'As seen.',
-    `${round(reading.value, test.method === 'alkalinity' ? 1 : 0)} ${spec.unit}`.trim(),
-  );
+  if (test.method === 'film' || test.method === 'scratch')
+    return done(reading.value, 'As seen.', GRADES_OF[test.method][reading.value] ?? String(reading.value));
+  if (test.method === 'water-drop') {
+    const kind = absorbencyOf(reading.value);
+    return done(
+      reading.value,
+      `Soaked in after ${round(reading.value, 0)} s: within a minute is porous, to five minutes normal, longer dense.`,
+      `${round(reading.value, 0)} s: ${kind}`,
+    );
+  }
+  return done(reading.value, 'As read.', `${round(reading.value)} ${spec.unit}`);
 }
 
 const sign = (value: number) => `${value < 0 ? '−' : '+'} ${Math.abs(value).toFixed(1)}`;

@@ -71,3 +71,18 @@ test('over the limit, but dry by forecast before the wanted day: wait; after it:
 test('air out of band waits', () => {
   expect(judge({ airReadings: air(90) })['damp-air']).toBe('wait');
 });
+
+test('boards that differ from their base wait', () => {
+  const pin = (name: string, of: 'base' | 'boards', value: number) => {
+    const test = testOf('pin', name, [3000, 2500], { startedAt: null, of });
+    return { test, reading: readingOf(test, 1, value) };
+  };
+  const verdictOf = (boards: number) => {
+    const pins = [pin('M1', 'base', 10), pin('M2', 'base', 11), pin('M3', 'boards', boards)];
+    const facts = { dampTests: pins.map((p) => p.test), dampReadings: pins.map((p) => p.reading) };
+    const ctx = dampOf(facts, {}, { baseKind: 'panels-on-joists' });
+    return dampCriteria(ctx, judgeDamp(ctx)).find((c) => c.id === 'damp-boards');
+  };
+  expect(verdictOf(12)).toMatchObject({ verdict: 'lay', margin: expect.stringContaining('1.5 apart, 2 allowed') });
+  expect(verdictOf(13)).toMatchObject({ verdict: 'wait' });
+});

@@ -53,6 +53,7 @@ export function dampCriteria(ctx: DampContext, state: DampState): Criterion[] {
       margin: `${open.length} place${open.length === 1 ? '' : 's'} stand${open.length === 1 ? 's' : ''} out on the meter, highest ${Math.max(...open.map((o) => o.value)).toFixed(1)} %.`,
       next: `Test there: ${placeWords(ctx.room, ctx.plan, [open[0]!.test.xMm, open[0]!.test.yMm])}.`,
     });
+  if (state.boards) criteria.push(boardsCriterion(state.boards));
   criteria.push(airCriterion(ctx));
   return criteria;
 }
@@ -113,6 +114,18 @@ function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodStat
         : due
           ? `Read ${due.words.toLowerCase()}.`
           : `Make ${count(Math.max(1, chosen.missing))}: ${spec.how[0]!.toLowerCase()}.`,
+  };
+}
+
+/** Boards much wetter or drier than their base move after laying: they wait. */
+function boardsCriterion({ basePercent, boardsPercent, allowed }: NonNullable<DampState['boards']>): Criterion {
+  const apart = Math.abs(basePercent - boardsPercent);
+  return {
+    id: 'damp-boards',
+    title: 'Boards against base',
+    verdict: apart > allowed ? 'wait' : 'lay',
+    margin: `Boards ${boardsPercent.toFixed(1)} %, base ${basePercent.toFixed(1)} %: ${apart.toFixed(1)} apart, ${allowed} allowed.`,
+    next: apart > allowed ? 'Leave the boards in the room, opened, and read both again.' : 'Lay them as they are.',
   };
 }
 

@@ -30,8 +30,8 @@ const REACH_PX = 26;
 
 /** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */
 export function DampStage(props: StageProps) {
-  const { shown, room, picture, go } = props;
-  const damp = useDamp(shown, room);
+  const { shown, room, picture, failed, go } = props;
+  const damp = useDamp(shown, room, picture);
   const [tab, setTab] = useState<Tab>('tests');
   const [asked, setMethod] = useState<DampMethod | null>(null);
   const [open, setOpen] = useState<string | null>(null);
@@ -44,6 +44,7 @@ export function DampStage(props: StageProps) {
   const allowed = gate?.allowed ?? false;
   const state = damp?.state.methods.find((m) => m.method === method) ?? null;
   const onSheet = damp?.state.results.filter((r) => r.test.method === method) ?? [];
+  const wordy = method === 'film' || method === 'scratch' || method === 'water-drop';
   const pins: DampPin[] = (damp?.ctx.facts.dampTests ?? [])
     .filter((t) => t.method === method)
     .map((test) => {
@@ -53,14 +54,14 @@ export function DampStage(props: StageProps) {
         id: test.id,
         xMm: test.xMm,
         yMm: test.yMm,
-        text: last ? last.value.toFixed(method === 'carbide' ? 2 : 1) : test.name || '?',
+        text: !last ? test.name || '?' : wordy ? last.valueText : last.value.toFixed(method === 'carbide' ? 2 : 1),
         state: !last
           ? 'waits'
           : !last.valid
             ? 'void'
             : limit && last.value > limit.value
               ? 'over'
-              : damp?.state.outliers.includes(last)
+              : damp?.state.outliers.some((o) => o.reading.id === last.reading.id)
                 ? 'over'
                 : 'under',
       };
@@ -139,9 +140,9 @@ export function DampStage(props: StageProps) {
           />
         ))}
       </View>
-      {!damp ? (
-        <NoCard onChoose={() => go('room')} />
-      ) : (
+      {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
+      {shown.card && !damp ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
+      {damp ? (
         <>
           {tab === 'tests' || tab === 'air' ? (
             <CriteriaList
@@ -169,8 +170,7 @@ export function DampStage(props: StageProps) {
           {tab === 'drying' ? <ForecastTab shown={shown} damp={damp} /> : null}
           {tab === 'log' ? <LogTab shown={shown} damp={damp} /> : null}
         </>
-      )}
-      {!picture && damp ? <Words style={styles.note}>Working it out …</Words> : null}
+      ) : null}
     </RoomFrame>
   );
 }
