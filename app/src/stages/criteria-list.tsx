@@ -23,14 +23,18 @@ export function CriteriaList({ criteria }: { criteria: readonly Criterion[] }) {
       <Words>{first.margin}</Words>
       <Words bold>{first.next}</Words>
       {rest.map((c) => (
-        <View key={c.id} style={styles.line}>
-          <Mark verdict={c.verdict} />
-          <Words
-            size="small"
-            style={styles.grow}
-          >{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
-        </View>
+        <CriterionLine key={c.id} criterion={c} />
       ))}
+    </View>
+  );
+}
+
+/** One criterion in a line: its mark, its word, its margin, what to do. */
+export function CriterionLine({ criterion: c }: { criterion: Criterion }) {
+  return (
+    <View style={styles.line}>
+      <Mark verdict={c.verdict} />
+      <Words size="small" style={styles.grow}>{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
     </View>
   );
 }

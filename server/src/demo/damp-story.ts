@@ -43,30 +43,32 @@ const drying = (name: string, at: [number, number], values: number[]): StoryTest
   readings: values.map((value, i): [number, number, number] => [42 - i * 7 + 0.5, value, 18 - (i % 3) * 0.4]),
 });
 
+/** A walk over the room with the survey meter: places and what it showed. */
+const survey = (daysAgo: number, seen: readonly (readonly [number, number, number])[]): StoryTest[] =>
+  seen.map(([x, y, value], i) => ({
+    method: 'survey',
+    name: `S${i + 1}`,
+    at: [x, y],
+    setDays: null,
+    readings: [[daysAgo, value, null]],
+  }));
+
 export const DAMP_STORIES: Readonly<Record<string, DampStory>> = {
   parlour: {
     tests: [
       drying('P1', [900, 600], [90.1, 88.6, 87.4, 86.2, 85.3, 84.4, 83.8]),
       drying('P2', [2700, 2100], [88.2, 86.7, 85.2, 84.2, 83.1, 82.4, 81.6]),
       drying('P3', [4600, 3600], [87.0, 85.4, 84.1, 82.9, 82.0, 81.1, 80.5]),
-      ...(
-        [
-          [700, 500, 3.9],
-          [2400, 600, 3.1],
-          [4600, 700, 2.9],
-          [800, 2100, 3.3],
-          [2700, 1900, 2.9],
-          [4700, 2200, 2.8],
-          [900, 3600, 3.0],
-          [4500, 3600, 2.7],
-        ] as const
-      ).map(([x, y, value], i): StoryTest => ({
-        method: 'survey',
-        name: `S${i + 1}`,
-        at: [x, y],
-        setDays: null,
-        readings: [[45, value, null]],
-      })),
+      ...survey(45, [
+        [700, 500, 3.9],
+        [2400, 600, 3.1],
+        [4600, 700, 2.9],
+        [800, 2100, 3.3],
+        [2700, 1900, 2.9],
+        [4700, 2200, 2.8],
+        [900, 3600, 3.0],
+        [4500, 3600, 2.7],
+      ]),
     ],
     log: { days: 5, tempC: 18, rhPercent: 52 },
     answers: [
@@ -127,29 +129,21 @@ export const DAMP_STORIES: Readonly<Record<string, DampStory>> = {
     tests: [
       { method: 'carbide', name: 'C1', at: [900, 900], setDays: null, depthMm: 60, readings: [[6, 3.1, 19]] },
       { method: 'carbide', name: 'C2', at: [7000, 5000], setDays: null, depthMm: 60, readings: [[6, 1.7, 19]] },
-      ...(
-        [
-          [800, 800, 6.2],
-          [2600, 900, 4.4],
-          [800, 2600, 4.6],
-          [4800, 2000, 2.8],
-          [7200, 1400, 2.7],
-          [10_800, 1200, 2.9],
-          [2400, 4600, 2.8],
-          [6000, 4200, 2.6],
-          [9600, 4400, 2.7],
-          [1200, 7000, 3.0],
-          [4600, 6800, 2.7],
-          [7800, 6900, 2.8],
-          [11_000, 6900, 2.6],
-        ] as const
-      ).map(([x, y, value], i): StoryTest => ({
-        method: 'survey',
-        name: `S${i + 1}`,
-        at: [x, y],
-        setDays: null,
-        readings: [[7, value, null]],
-      })),
+      ...survey(7, [
+        [800, 800, 6.2],
+        [2600, 900, 4.4],
+        [800, 2600, 4.6],
+        [4800, 2000, 2.8],
+        [7200, 1400, 2.7],
+        [10_800, 1200, 2.9],
+        [2400, 4600, 2.8],
+        [6000, 4200, 2.6],
+        [9600, 4400, 2.7],
+        [1200, 7000, 3.0],
+        [4600, 6800, 2.7],
+        [7800, 6900, 2.8],
+        [11_000, 6900, 2.6],
+      ]),
     ],
     log: { days: 3, tempC: 20, rhPercent: 48 },
     answers: [

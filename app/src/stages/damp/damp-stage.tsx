@@ -7,6 +7,7 @@ import { DampLayer, SurveyLayer, type DampPin } from '../../sheet/damp-layer.tsx
 import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import { Button } from '../../ui/button.tsx';
+import { Tabs } from '../../ui/tabs.tsx';
 import { Words } from '../../ui/text.tsx';
 import { CriteriaList } from '../criteria-list.tsx';
 import { NoCard } from '../no-card.tsx';
@@ -129,17 +130,7 @@ export function DampStage(props: StageProps) {
         </View>
       }
     >
-      <View style={styles.tabs} role="group" accessibilityLabel="Damp">
-        {TABS.map((t) => (
-          <Button
-            key={t.tab}
-            label={t.label}
-            selected={tab === t.tab}
-            onPress={() => setTab(t.tab)}
-            style={styles.tab}
-          />
-        ))}
-      </View>
+      <Tabs label="Damp" tabs={TABS} chosen={tab} onChoose={setTab} />
       {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
       {shown.card && !damp ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
       {damp ? (
@@ -176,8 +167,6 @@ export function DampStage(props: StageProps) {
 }
 
 const styles = StyleSheet.create({
-  tabs: { flexDirection: 'row', gap: 4, paddingHorizontal: 16, paddingTop: 6 },
-  tab: { minHeight: 48, paddingHorizontal: 4 },
   actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
   note: { padding: 16 },
 });

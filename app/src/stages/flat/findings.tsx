@@ -9,6 +9,7 @@ import { LegendSwatch } from '../../sheet/level-layer.tsx';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
+import { CriterionLine } from '../criteria-list.tsx';
 import { Mark, VERDICT_WORDS } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import { ProfileChart } from './profile-chart.tsx';
@@ -73,13 +74,7 @@ export function Findings({ room, card, picture, schools, shown, onShow }: Props)
       <Words>{first.margin}</Words>
       <Words bold>{first.next}</Words>
       {others.map((c) => (
-        <View key={c.id} style={styles.line}>
-          <Mark verdict={c.verdict} />
-          <Words
-            size="small"
-            style={styles.grow}
-          >{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
-        </View>
+        <CriterionLine key={c.id} criterion={c} />
       ))}
       {placement && rule ? (
         <>

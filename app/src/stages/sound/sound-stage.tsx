@@ -12,6 +12,7 @@ import { Sheet } from '../../sheet/sheet.tsx';
 import { MarksLayer, WalkLayer } from '../../sheet/sound-layer.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import { Button } from '../../ui/button.tsx';
+import { Tabs } from '../../ui/tabs.tsx';
 import { CriteriaList } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { MarkCard } from './mark-card.tsx';
@@ -118,15 +119,15 @@ export function SoundStage(props: StageProps) {
         </View>
       }
     >
-      <View style={styles.tabs} role="group" accessibilityLabel="Soundness">
-        <Button label="Walk" selected={tab === 'walk'} onPress={() => setTab('walk')} style={styles.tab} />
-        <Button
-          label={`Marks (${marks.length})`}
-          selected={tab === 'marks'}
-          onPress={() => setTab('marks')}
-          style={styles.tab}
-        />
-      </View>
+      <Tabs
+        label="Soundness"
+        tabs={[
+          { tab: 'walk', label: 'Walk' },
+          { tab: 'marks', label: `Marks (${marks.length})` },
+        ]}
+        chosen={tab}
+        onChoose={setTab}
+      />
       <CriteriaList criteria={picture?.criteria.filter((c) => /^(sound|lips)/.test(c.id)) ?? []} />
       <View style={styles.box}>
         {tab === 'walk' ? <WalkTab shown={shown} room={room} steps={steps} step={step} onStep={setStep} /> : null}
@@ -157,8 +158,6 @@ export function SoundStage(props: StageProps) {
 }
 
 const styles = StyleSheet.create({
-  tabs: { flexDirection: 'row', gap: 4, paddingHorizontal: 16, paddingTop: 6 },
-  tab: { minHeight: 48 },
   actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
   box: { padding: 16, gap: 12 },
 });

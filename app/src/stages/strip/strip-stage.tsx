@@ -15,6 +15,7 @@ import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import { Button } from '../../ui/button.tsx';
 import { PlacePhotoContext } from '../../ui/place-photo.tsx';
+import { Tabs } from '../../ui/tabs.tsx';
 import { Words } from '../../ui/text.tsx';
 import { NoCard } from '../no-card.tsx';
 import type { StageProps } from '../stage-props.ts';
@@ -151,17 +152,7 @@ export function StripStage(props: StageProps) {
           </View>
         }
       >
-        <View style={styles.tabs} role="group" accessibilityLabel="Strip-out">
-          {TABS.map((t) => (
-            <Button
-              key={t.tab}
-              label={t.label}
-              selected={tab === t.tab}
-              onPress={() => setTab(t.tab)}
-              style={styles.tab}
-            />
-          ))}
-        </View>
+        <Tabs label="Strip-out" tabs={TABS} chosen={tab} onChoose={setTab} />
         {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
         {shown.card && !strip ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
         {tab === 'layers' ? (
@@ -206,8 +197,6 @@ export function StripStage(props: StageProps) {
 }
 
 const styles = StyleSheet.create({
-  tabs: { flexDirection: 'row', gap: 4, paddingHorizontal: 16, paddingTop: 6 },
-  tab: { minHeight: 48, paddingHorizontal: 4 },
   note: { padding: 16 },
   actions: { paddingHorizontal: 16, paddingVertical: 8 },
 });
