@@ -1,5 +1,6 @@
 import { airHistory, bandClock, dewPointC, samplesOf } from '../air/index.ts';
 import { answerTo } from '../layers/index.ts';
+import { formatReach } from '../units/index.ts';
 import type { DampContext, DampReading, DampTest } from './facts.ts';
 import { GRADES_OF, METHOD_SPECS } from './methods.ts';
 import { absorbencyOf, carbidePercent, emissionGM2Day, emissionLb, pinPercent, probeDepthMm } from './values.ts';
@@ -73,6 +74,7 @@ type Draft = Omit<DampResult, 'valid' | 'ageDays'>;
 
 function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft {
   const spec = METHOD_SPECS[test.method];
+  const reach = (mm: number) => formatReach(mm, ctx.room.units);
   const faults: string[] = [];
   const remarks: string[] = [];
   const done = (value: number, formula: string, text = `${round(value)} ${spec.givesUnit}`): Draft => ({
@@ -98,9 +100,7 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     else {
       const asked = probeDepthMm(slab, facesOf(ctx));
       if (Math.abs(test.depthMm - asked) > DEPTH_TOLERANCE * asked)
-        faults.push(
-          `hole is ${round(test.depthMm, 0)} mm deep: ${round(asked, 0)} mm of a ${slab} mm slab is asked for`,
-        );
+        faults.push(`hole is ${reach(test.depthMm)} deep: ${reach(asked)} of a ${reach(slab)} slab is asked for`);
     }
     return done(reading.value, `As read: ${round(reading.value)} %RH.`);
   }
@@ -141,7 +141,7 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
   if (test.method === 'carbide') {
     const slab = ctx.room.base.slabMm;
     if (slab !== null && test.depthMm !== null && test.depthMm < slab / 2)
-      faults.push(`sample from ${round(test.depthMm, 0)} mm: the lower half of ${slab} mm is asked for`);
+      faults.push(`sample from ${reach(test.depthMm)}: the lower half of ${reach(slab)} is asked for`);
     if (reading.sampleG === null)
       return done(
         reading.value,

@@ -8,6 +8,7 @@ import {
   type Series,
 } from '../drying/index.ts';
 import { answerTo } from '../layers/index.ts';
+import { formatReach } from '../units/index.ts';
 import type { DampContext } from './facts.ts';
 import { facesOf, type DampResult } from './result.ts';
 
@@ -153,6 +154,6 @@ export function ruleOfThumb(ctx: DampContext): { days: number; readyUtc: string 
   return {
     days,
     readyUtc: since ? new Date(Date.parse(since) + days * DAY_MS).toISOString() : null,
-    words: `${slabMm} mm drying through ${faces === 1 ? 'one face' : 'both faces'}: about ${Math.round(days)} days at 20 °C and 60 %RH from weathertight and cured.`,
+    words: `${formatReach(slabMm, ctx.room.units)} drying through ${faces === 1 ? 'one face' : 'both faces'}: about ${Math.round(days)} days at 20 °C and 60 %RH from weathertight and cured.`,
   };
 }

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { METHOD_SPECS, type DampContext, type DampResult } from '../damp/index.ts';
 import { MARK_WORDS, type SoundFacts } from '../soundness/index.ts';
+import { formatReach } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
 
 /** One line of a room's evidence: what was measured or seen, when, where and how it stands. */
@@ -93,7 +94,7 @@ export function evidenceOf({ damp, results, sound, photos, versions }: EvidenceF
           id: t.id,
           at: t.startedAt!,
           what: `${METHOD_SPECS[t.method].words} ${t.name} set`,
-          value: t.depthMm === null ? '' : `${t.depthMm} mm deep`,
+          value: t.depthMm === null ? '' : `${formatReach(t.depthMm, damp.room.units)} deep`,
           xMm: t.xMm,
           yMm: t.yMm,
           instrument: instrumentOf(t),

@@ -1,4 +1,5 @@
 import { boundsMm, contains, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
+import { formatReach } from '../units/index.ts';
 import type { Check } from './facts.ts';
 
 /** One line to walk, or one spot to try. */
@@ -60,7 +61,13 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
       steps.push(
         timber
           ? { key: `joist/${n}`, kind: 'joist', words: `Walk joist line ${n}, heel to toe`, from, to }
-          : { key: `tap/${n}`, kind: 'tap', words: `Tap along row ${n}, every ${tapMm} mm`, from, to },
+          : {
+              key: `tap/${n}`,
+              kind: 'tap',
+              words: `Tap along row ${n}, every ${formatReach(tapMm, room.units)}`,
+              from,
+              to,
+            },
       );
     }
   const spots = spread(steps);

@@ -70,7 +70,7 @@ export async function seedDamp(
     await put('answers', `${id}-damp-answer-${n + 1}`, id, { topic, value, note: '' });
   for (const [n, { id: _, ...mark }] of (story.marks ?? []).entries())
     await put('marks', `${id}-damage-${n + 1}`, id, mark);
-  const facts = { baseKind: room.baseKind, base: { ...UNKNOWN_BASE, ...room.base } } as RoomFacts;
+  const facts = { baseKind: room.baseKind, base: { ...UNKNOWN_BASE, ...room.base }, units: room.units } as RoomFacts;
   const steps = walkOf(facts, planOf(shape), [], FIGURES['tap-mm'].value);
   const walked = story.walked === 'all' ? steps.length : (story.walked ?? 0);
   for (const [n, step] of steps.slice(0, walked).entries())

@@ -12,7 +12,7 @@ import { Words } from '../../ui/text.tsx';
 const HOW: Record<WalkStep['kind'], string> = {
   joist: 'Slow steps with your weight on each heel. Listen for a squeak, feel for give.',
   tap: 'A light tap with a knuckle or a rod. A dull, hollow note is a finding. Nothing is broken loose.',
-  bounce: 'Rise on your toes and drop. Things rattling, or more than 2 mm of give, is a finding.',
+  bounce: 'Rise on your toes and drop. Things rattling, or more give than a coin is thick, is a finding.',
   scratch: 'A grid with a hard point, even pressure. Dust or break-out is a finding.',
   drop: 'A drop of water: soaked in within a minute is thirsty, longer than five is dense. A bead that stands is a finding.',
 };
