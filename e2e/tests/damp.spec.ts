@@ -153,7 +153,8 @@ test('the evidence is listed, a correction keeps what it replaced, and it goes o
 
 test('the reading that was replaced can still be read', async ({ page }) => {
   await openDamp(page, 'demo-hall', 'Log');
-  const [held] = (await roomFacts(running.url, 'demo-hall')).dampReadings;
+  // The list draws what is near its top first: the newest reading is.
+  const held = (await roomFacts(running.url, 'demo-hall')).dampReadings.sort((a, b) => (a.id < b.id ? 1 : -1))[0];
   await fetch(`${running.url}/api/rooms/demo-hall/dampReadings/${held!.id}`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
