@@ -3,7 +3,7 @@ import { isTimber, type PointMm } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import { METHOD_SPECS, methodsFor, qualifyingMethods, type DampMethod } from './methods.ts';
 import { needOf, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
-import { dampResults, type DampResult } from './result.ts';
+import { DISH_HOURS, dampResults, hoodWaitH, probeWaitH, type DampResult } from './result.ts';
 
 export interface DampLimit {
   value: number;
@@ -172,9 +172,9 @@ const HOUR_MS = 3_600_000;
 /** Tests that stand and wait, soonest first. */
 function dueTests(ctx: DampContext, results: readonly DampResult[]): DueTest[] {
   const waits: Partial<Record<DampMethod, [number, number | null]>> = {
-    probe: [answerTo(ctx.answers, 'damp/wait') === '72' ? 72 : 24, null],
-    hood: [answerTo(ctx.answers, 'damp/surface') === 'dense' ? 168 : 72, null],
-    dish: [60, 72],
+    probe: [probeWaitH(ctx), null],
+    hood: [hoodWaitH(ctx), null],
+    dish: [DISH_HOURS.min, DISH_HOURS.max],
     film: [24, null],
   };
   return ctx.facts.dampTests

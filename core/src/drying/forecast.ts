@@ -1,4 +1,4 @@
-import { seeded } from '../units/index.ts';
+import { normal, seeded } from '../units/index.ts';
 import { fitSeries, slabOf, type Fit, type Series } from './fit.ts';
 import { dayReached, march, type SlabClimate } from './slab.ts';
 
@@ -55,7 +55,8 @@ export function forecastSeries(
   const fit = fitSeries(series, check);
   const lastDay = series.readings[series.readings.length - 1]!.day;
   const horizonDay = lastDay + HORIZON_DAYS;
-  const random = normals(SEED);
+  const chance = seeded(SEED);
+  const random = () => normal(chance);
   const [varD, cov, varRh] = fit.spread;
   const sdD = Math.sqrt(varD);
   const slope = cov / sdD;
@@ -118,10 +119,4 @@ function curveOf(members: readonly Parameters<typeof march>[0][], depthMm: numbe
     const at = (q: number) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
     return { day, lowPercent: at(0.1), middlePercent: at(0.5), highPercent: at(0.9) };
   });
-}
-
-/** Standard normal numbers from a seed (Box and Muller). */
-function normals(seed: number): () => number {
-  const random = seeded(seed);
-  return () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 }

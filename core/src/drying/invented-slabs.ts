@@ -1,4 +1,4 @@
-import { seeded } from '../units/index.ts';
+import { normal, seeded } from '../units/index.ts';
 import type { Series } from './fit.ts';
 import { dayReached, humidityOn, type Slab, type SlabClimate } from './slab.ts';
 
@@ -18,21 +18,20 @@ export interface InventedSlab {
 export function inventSlabs(count: number, seed: number): InventedSlab[] {
   const random = seeded(seed);
   const between = (low: number, high: number) => low + (high - low) * random();
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
   const made: InventedSlab[] = [];
   while (made.length < count) {
     const thicknessMm = Math.round(between(60, 180));
     const roomRh = between(0.4, 0.6);
     const climates: SlabClimate[] = Array.from({ length: 150 }, (_, week) => ({
       fromDay: week * 7,
-      roomRh: roomRh + 0.05 * normal(),
-      speed: 1 + 0.1 * normal(),
+      roomRh: roomRh + 0.05 * normal(random),
+      speed: 1 + 0.1 * normal(random),
       faces: 1,
     }));
     const slab: Slab = {
       thicknessMm,
-      diffusivityM2S: 10 ** (-9.55 + 0.35 * normal()),
-      startRh: Math.min(0.995, 0.96 + 0.02 * normal()),
+      diffusivityM2S: 10 ** (-9.55 + 0.35 * normal(random)),
+      startRh: Math.min(0.995, 0.96 + 0.02 * normal(random)),
       climates,
       law: 'concrete',
     };
@@ -42,12 +41,12 @@ export function inventSlabs(count: number, seed: number): InventedSlab[] {
     const truth = humidityOn(slab, depthMm, days);
     const limitPercent = Math.round(truth[6]! * 100 - between(3, 9));
     if (limitPercent < 65 || truth[6]! * 100 > 97) continue;
-    const bias = 0.5 * normal();
+    const bias = 0.5 * normal(random);
     made.push({
       series: {
         thicknessMm,
         depthMm,
-        readings: truth.map((rh, i) => ({ day: days[i]!, rhPercent: rh * 100 + bias + 0.7 * normal() })),
+        readings: truth.map((rh, i) => ({ day: days[i]!, rhPercent: rh * 100 + bias + 0.7 * normal(random) })),
         climates: [{ fromDay: 0, roomRh, speed: 1, faces: 1 }],
       },
       limitPercent,

@@ -9,3 +9,8 @@ export function seeded(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+/** A standard normal number from two of `chance` (Box and Muller). */
+export function normal(chance: () => number): number {
+  return Math.sqrt(-2 * Math.log(1 - chance())) * Math.cos(2 * Math.PI * chance());
+}

@@ -1,8 +1,7 @@
 import { FIGURES } from '@maquette/core/figures';
 import { planOf, UNKNOWN_BASE, type RoomFacts } from '@maquette/core/room';
 import { walkOf } from '@maquette/core/soundness';
-import { roundTo } from '@maquette/core/units';
-import { normal } from './chance.ts';
+import { normal, roundTo } from '@maquette/core/units';
 import { DAMP_STORIES } from './damp-story.ts';
 import type { DemoRoom } from './scenario.ts';
 import type { Put } from './seed.ts';

@@ -1,13 +1,12 @@
 import { assessRoom } from '@maquette/core';
 import { NO_STRIP_FACTS } from '@maquette/core/stripout';
 import { findCard } from '@maquette/core/coverings';
-import { seeded } from '@maquette/core/units';
+import { normal, seeded } from '@maquette/core/units';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readBook, readRoomFacts } from '../store/facts.ts';
 import { openStore } from '../store/open.ts';
-import { normal } from './chance.ts';
 import { seedDemo } from './seed.ts';
 
 test('the demo’s rooms stand where the story says: one inside the rule, one to level, one half read', async () => {

@@ -1,11 +1,10 @@
 import { defaultSpacingMm, findCard } from '@maquette/core/coverings';
 import { stationsOf } from '@maquette/core/flat';
 import { BLANK_SHAPE, entryPoint, newFixture, newOpening, planOf, UNKNOWN_BASE } from '@maquette/core/room';
-import { roundTo, seeded } from '@maquette/core/units';
+import { normal, roundTo, seeded } from '@maquette/core/units';
 import { BLANK_JOB, type FactKind, type WriteOf } from '@maquette/contract';
 import { putFact } from '../store/facts.ts';
 import type { Store } from '../store/open.ts';
-import { normal } from './chance.ts';
 import { SCENARIO, type DemoRoom } from './scenario.ts';
 import { seedDamp } from './seed-damp.ts';
 import { seedOldFloor } from './seed-old-floor.ts';

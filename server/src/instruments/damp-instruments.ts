@@ -1,5 +1,4 @@
-import { seeded } from '@maquette/core/units';
-import { normal } from '../demo/chance.ts';
+import { normal, seeded } from '@maquette/core/units';
 
 /** Instruments of damp that the server stands in for. */
 export const DAMP_INSTRUMENTS = ['hygrometer', 'probe-reader', 'pin-meter', 'survey-meter'] as const;

@@ -1,5 +1,4 @@
-import { seeded } from '@maquette/core/units';
-import { normal } from '../demo/chance.ts';
+import { normal, seeded } from '@maquette/core/units';
 import { SCENARIO } from '../demo/scenario.ts';
 
 /** One length as a meter sends it. */
