@@ -1,4 +1,4 @@
-import type { CoveringCard } from './coverings/index.ts';
+import { defaultSpacingMm, type CoveringCard } from './coverings/index.ts';
 import { entryPoint, planOf, type BaseKind, type Plan, type RoomFacts } from './room/index.ts';
 import { mayDo, type Gate } from './hazards/index.ts';
 import { fromTheTop } from './layers/index.ts';
@@ -24,7 +24,6 @@ import {
   type Criterion,
   type Verdict,
 } from './verdict/index.ts';
-import { defaultSpacingMm } from './coverings/index.ts';
 
 /** All facts of one room. */
 export interface AllRoomFacts {
@@ -65,7 +64,7 @@ export function dampContext(facts: AllRoomFacts, card: CoveringCard, atUtc: stri
     answers: strip.facts.answers,
     hazards: strip.hazards,
     figure: strip.figure,
-    atUtc,
+    atUtc: wholeMinute(atUtc),
   };
 }
 
@@ -78,6 +77,20 @@ function stripPlanOf(context: StripContext): StripPlan {
   if (lastStrip?.key !== key) lastStrip = { key, plan: planStripOut(context) };
   return lastStrip.plan;
 }
+
+/** The last judgement of damp with what it was made from: a rod reading changes nothing in it. */
+let lastDamp: { key: string; state: DampState } | null = null;
+
+function dampStateOf(context: DampContext, facts: AllRoomFacts): DampState {
+  const key = JSON.stringify([context.room, context.card, facts.strip, facts.damp, context.atUtc]);
+  if (lastDamp?.key !== key) lastDamp = { key, state: judgeDamp(context) };
+  return lastDamp.state;
+}
+
+const MINUTE_MS = 60_000;
+
+/** The minute that ends at or after a time: evidence ages by days and waits by hours, and nothing read lies in the future. */
+const wholeMinute = (atUtc: string) => new Date(Math.ceil(Date.parse(atUtc) / MINUTE_MS) * MINUTE_MS).toISOString();
 
 /**
  * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at:
@@ -96,7 +109,7 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
   const context = stripContext(room, card, facts.strip ?? NO_STRIP_FACTS);
   const strip = stripPlanOf(context);
   const damp = facts.damp ? dampContext(facts, card, atUtc) : null;
-  const dampState = damp ? judgeDamp(damp) : null;
+  const dampState = damp ? dampStateOf(damp, facts) : null;
   const criteria = [
     ...stripCriteria(context, strip),
     ...(damp && dampState ? dampCriteria(damp, dampState) : []),

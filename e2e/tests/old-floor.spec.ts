@@ -221,45 +221,61 @@ test('tile is tapped over its grid on the sheet: touched once full, twice hollow
   await expect.poll(hollow).toBe(was + 1);
 });
 
-test('a photograph taken without signal survives a reload and arrives once; removing it can be undone', async ({
+test('fifty photographs taken without signal survive a reload and arrive once each; removing one can be undone', async ({
   page,
 }) => {
-  await page.goto(`${running.url}/rooms/demo-parlour/strip`);
+  const id = await newRoom(page, running.url, 'Photographed', '3000', '2000');
+  await page.goto(`${running.url}/rooms/${id}/strip`);
   await button(page, 'Work').click();
   await fold(page, 'What was found').click();
   await page.waitForTimeout(600);
   await running.kill();
+  // Pictures the browser itself draws, 40 x 30 px, each of its own colour.
+  const drawn = await page.evaluate(() =>
+    Array.from({ length: 50 }, (_, i) => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [40, 30];
+      const pen = canvas.getContext('2d')!;
+      pen.fillStyle = `hsl(${i * 7} 60% 40%)`;
+      pen.fillRect(0, 0, 40, 30);
+      return canvas.toDataURL('image/png').split(',')[1]!;
+    }),
+  );
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: /^Photograph the room/ }).click();
-  // A picture the browser itself draws: 40 x 30 px, brick.
-  const png = await page.evaluate(() => {
-    const canvas = document.createElement('canvas');
-    [canvas.width, canvas.height] = [40, 30];
-    const pen = canvas.getContext('2d')!;
-    pen.fillStyle = '#A8452E';
-    pen.fillRect(0, 0, 40, 30);
-    return canvas.toDataURL('image/png').split(',')[1]!;
-  });
-  await (await chooser).setFiles({ name: 'floor.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
-  await expect(page.getByRole('button', { name: /^Photograph of/ })).toBeVisible();
+  await (
+    await chooser
+  ).setFiles(
+    drawn.map((png, i) => ({ name: `floor-${i}.png`, mimeType: 'image/png', buffer: Buffer.from(png, 'base64') })),
+  );
+  const shown = page.getByRole('button', { name: /^Photograph of/ });
+  await expect(shown).toHaveCount(50);
   await page.waitForTimeout(400);
   await page.reload();
   await button(page, 'Work').click();
   await fold(page, 'What was found').click();
-  await expect(page.getByRole('button', { name: /^Photograph of/ })).toBeVisible();
+  await expect(shown).toHaveCount(50);
   await running.start();
-  const photos = async () => (await roomFacts(running.url, 'demo-parlour'))['photos'] as { id: string }[];
-  await expect.poll(async () => (await photos()).length, { timeout: 20_000 }).toBe(1);
-  const [photo] = await photos();
-  const picture = () =>
-    fetch(`${running.url}/api/rooms/demo-parlour/photos/${photo!.id}/picture`).then((r) => r.status);
-  await expect.poll(picture, { timeout: 20_000 }).toBe(200);
-  await page.getByRole('button', { name: /^Photograph of/ }).click();
+  const photos = async () => (await roomFacts(running.url, id)).photos;
+  await expect.poll(async () => (await photos()).length, { timeout: 20_000 }).toBe(50);
+  const hashes = async () =>
+    new Set(
+      await Promise.all(
+        (await photos()).map(async (photo) => {
+          const answer = await fetch(`${running.url}/api/rooms/${id}/photos/${photo.id}/picture`);
+          return answer.ok ? Buffer.from(await answer.arrayBuffer()).toString('base64') : 'missing';
+        }),
+      ),
+    );
+  await expect
+    .poll(async () => [(await hashes()).size, (await hashes()).has('missing')], { timeout: 20_000 })
+    .toEqual([50, false]);
+  await shown.first().click();
   page.once('dialog', (dialog) => void dialog.accept());
   await page.getByRole('button', { name: 'Remove photograph' }).click();
-  await expect(page.getByRole('button', { name: /^Photograph of/ })).toHaveCount(0);
+  await expect(shown).toHaveCount(49);
   await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(page.getByRole('button', { name: /^Photograph of/ })).toHaveCount(1);
+  await expect(shown).toHaveCount(50);
 });
 
 test('walls come from the meter, a dividing line makes areas, and layers lie in one of them', async ({ page }) => {

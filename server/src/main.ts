@@ -3,7 +3,7 @@ import { count } from 'drizzle-orm';
 import { createApp } from './http/app.ts';
 import { seedDemo } from './demo/seed.ts';
 import { openStore } from './store/open.ts';
-import { jobs } from './store/schema.ts';
+import { jobs } from './store/schema/index.ts';
 
 const { values } = parseArgs({
   options: {

@@ -11,6 +11,15 @@ export interface Live {
   batteryPct: number | null;
 }
 
+/** What a key says while there is no value to hold. */
+export const STATE_WORDS: Record<Live['state'], string> = {
+  off: 'Off',
+  connecting: 'Connecting …',
+  on: 'Settling …',
+  lost: 'No connection: key it',
+  flat: 'Battery flat: key it',
+};
+
 const OFF: Live = { state: 'off', value: null, tempC: null, batteryPct: null };
 
 /**

@@ -135,3 +135,30 @@ test('a server that stumbles is no refusal: the write stays and is tried again',
   await settle();
   expect(outbox.outbox.get()).toMatchObject({ reachable: false, waiting: [{ writeId: 'w1', trouble: null }] });
 });
+
+test('answers that come quickly one after another are told together; none is sent twice or lost', async () => {
+  const outbox = load();
+  let redrawn = 0;
+  const stored: string[] = [];
+  await outbox.startOutbox((_, fact) => void stored.push((fact as { writeId: string }).writeId));
+  const ids = Array.from({ length: 40 }, (_, i) => `w${i}`);
+  outbox.outbox.subscribe(() => redrawn++);
+  await outbox.post(ids.map((id, i) => reading(id, 0, i, `r${i}`)));
+  for (let i = 0; i < 20; i++) await settle();
+  expect(sent.map((s) => s.body.writeId)).toEqual(ids);
+  expect(stored).toEqual(ids);
+  expect(outbox.outbox.get().waiting).toEqual([]);
+  // Once when they were put in, and far less than once for each answer.
+  expect(redrawn).toBeLessThan(10);
+});
+
+test('what was answered before the signal went is told, not asked again', async () => {
+  answer = (one) => (one.body.writeId === 'w3' ? null : { status: 201, body: { ...one.body, id: 'x', version: 1 } });
+  const outbox = load();
+  const stored: string[] = [];
+  await outbox.startOutbox((_, fact) => void stored.push((fact as { writeId: string }).writeId));
+  await outbox.post(['w1', 'w2', 'w3'].map((id, i) => reading(id, 0, i, `r${i}`)));
+  await settle();
+  expect(stored).toEqual(['w1', 'w2']);
+  expect(outbox.outbox.get().waiting.map((w) => w.writeId)).toEqual(['w3']);
+});

@@ -80,13 +80,9 @@ export async function post(writes: readonly Omit<Waiting, 'seq' | 'trouble'>[]):
   void send();
 }
 
-function dropFromList(writeId: string): void {
-  change({ waiting: state.waiting.filter((waiting) => waiting.writeId !== writeId) });
-}
-
 async function drop(writeId: string): Promise<void> {
   await del(writeId, store());
-  dropFromList(writeId);
+  change({ waiting: state.waiting.filter((waiting) => waiting.writeId !== writeId) });
   others?.postMessage('changed');
 }
 
@@ -111,10 +107,32 @@ async function replace(writeId: string, next: Waiting): Promise<void> {
   change({ waiting: state.waiting.map((waiting) => (waiting.writeId === writeId ? next : waiting)) });
 }
 
+/** Answers that the screen has not been told of yet, by the write they answer. */
+const untold = new Map<string, { kind: FactKind; fact: FactOf<FactKind> }>();
+let toldAt = -Infinity;
+
+/** How often the screen is told while many writes go out in a row, ms: each telling redraws and judges the room anew. */
+const TELL_EVERY_MS = 250;
+
+/** Lays what the server has taken into the cache and takes it off the list, in one step for the screen. */
+function tellAnswers(): void {
+  if (untold.size === 0) return;
+  toldAt = performance.now();
+  const told = [...untold];
+  untold.clear();
+  // Before they are laid into the cache: the snapshot that this sets off is the one that holds them.
+  for (const [writeId] of told) answered.add(writeId);
+  for (const [, { kind, fact }] of told) onStored(kind, fact);
+  const gone = new Set(told.map(([writeId]) => writeId));
+  change({ waiting: state.waiting.filter((waiting) => !gone.has(waiting.writeId)) });
+}
+
 /** A fact with a write in trouble sends nothing more until the user has decided. */
 function nextToSend(): Waiting | undefined {
   const held = new Set(state.waiting.filter((w) => w.trouble).map((w) => w.id));
-  return state.waiting.find((w) => !w.trouble && !held.has(w.id) && !(w.roomId && held.has(w.roomId)));
+  return state.waiting.find(
+    (w) => !w.trouble && !untold.has(w.writeId) && !held.has(w.id) && !(w.roomId && held.has(w.roomId)),
+  );
 }
 
 let sending = false;
@@ -144,6 +162,14 @@ export async function send(): Promise<void> {
 }
 
 async function sendAll(): Promise<void> {
+  try {
+    await sendEach();
+  } finally {
+    tellAnswers();
+  }
+}
+
+async function sendEach(): Promise<void> {
   for (let next = nextToSend(); next; next = nextToSend()) {
     const { kind, id, roomId, baseVersion, writeId, deleted, body } = next;
     try {
@@ -151,10 +177,8 @@ async function sendAll(): Promise<void> {
         method: 'PUT',
         body: { ...body, baseVersion, writeId, deleted },
       });
-      // Before it is laid into the cache: the snapshot that this sets off is the one that holds it.
-      answered.add(writeId);
-      onStored(kind, fact);
-      dropFromList(writeId);
+      untold.set(writeId, { kind, fact });
+      if (performance.now() - toldAt >= TELL_EVERY_MS) tellAnswers();
       noteReachable(true);
     } catch (error) {
       if (!(error instanceof Refused)) throw error;

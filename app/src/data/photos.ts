@@ -1,6 +1,7 @@
 import { createStore, del, entries, get, set } from 'idb-keyval';
 import { newId, nowUtc } from './ids.ts';
 import { noteReachable, outbox } from './outbox.ts';
+import type { ChosenFile } from './save-text.ts';
 import { write } from './write.ts';
 
 /** A picture on this device, until the server has it. */
@@ -39,32 +40,50 @@ export async function redrawn(file: Blob): Promise<Blob> {
     throw new Error('This file is not a picture the browser can open: take JPEG, PNG or WebP');
   }
   const scale = Math.min(1, SIDE_PX / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
-  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
-  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  const width = Math.max(1, Math.round(bitmap.width * scale));
+  const height = Math.max(1, Math.round(bitmap.height * scale));
+  const canvas = new OffscreenCanvas(width, height);
+  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();
-  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/jpeg', QUALITY));
-  if (!blob) throw new Error('The picture could not be drawn');
-  return blob;
+  return canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
 }
 
-/** Keeps a picture with its photograph's fact: on the device first, sent when there is signal. Resolves to its id. */
-export async function keepPhoto(roomId: string, { about, aboutId, at }: PhotoAbout, file: Blob): Promise<string> {
-  const id = newId();
-  const blob = await redrawn(file);
-  await set(id, { roomId, blob } satisfies KeptPicture, store());
-  const result = await write('Photograph taken', [
-    {
-      kind: 'photos',
-      id,
-      roomId,
-      body: { about, aboutId, xMm: at?.xMm ?? null, yMm: at?.yMm ?? null, takenAt: nowUtc(), note: '' },
-    },
-  ]);
-  if (!result.ok) throw new Error(result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
+/** Pictures worked on at once: a browser draws when it finds the time, and a dozen megapixels each fill a phone's memory. */
+const BUNCH = 4;
+
+/**
+ * Keeps pictures with their photographs' facts: on the device first, sent when there is signal. Resolves to what was wrong with
+ * those that could not be kept, by file.
+ */
+export async function keepPhotos(
+  roomId: string,
+  { about, aboutId, at }: PhotoAbout,
+  files: readonly ChosenFile[],
+  note = '',
+): Promise<string[]> {
+  const wrong: string[] = [];
+  const keep = async (file: ChosenFile): Promise<string[]> => {
+    const id = newId();
+    try {
+      const blob = await redrawn(new Blob([file.bytes as BlobPart]));
+      await set(id, { roomId, blob } satisfies KeptPicture, store());
+      return [id];
+    } catch (error) {
+      wrong.push(`${file.name}: ${error instanceof Error ? error.message : String(error)}`);
+      return [];
+    }
+  };
+  for (let from = 0; from < files.length; from += BUNCH) {
+    const kept = (await Promise.all(files.slice(from, from + BUNCH).map(keep))).flat();
+    const body = { about, aboutId, xMm: at?.xMm ?? null, yMm: at?.yMm ?? null, takenAt: nowUtc(), note };
+    const result = await write(
+      kept.length === 1 ? 'Photograph taken' : `${kept.length} photographs taken`,
+      kept.map((id) => ({ kind: 'photos' as const, id, roomId, body })),
+    );
+    if (!result.ok) wrong.push(...result.problems.map((p) => `${p.field} ${p.message}`));
+  }
   void sendPictures();
-  return id;
+  return wrong;
 }
 
 /** Where a picture can be shown from: this device while it is held here, else the server. */

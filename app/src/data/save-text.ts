@@ -8,25 +8,36 @@ export function saveText(name: string, type: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-/** Lets the user choose a file and gives its bytes, or null when none was chosen. */
-export function chooseFile(accept: string): Promise<{ name: string; bytes: Uint8Array } | null> {
-  return new Promise((resolve) => {
+export interface ChosenFile {
+  name: string;
+  bytes: Uint8Array;
+}
+
+/** Lets the user choose files and gives their bytes; none when nothing was chosen. */
+export function chooseFiles(accept: string, several = true): Promise<ChosenFile[]> {
+  return new Promise((resolve, reject) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
+    input.multiple = several;
     input.style.display = 'none';
     input.setAttribute('data-testid', 'file');
     input.addEventListener('change', () => {
-      const file = input.files?.[0];
+      const files = [...(input.files ?? [])];
       input.remove();
-      if (!file) return resolve(null);
-      return void file.arrayBuffer().then((buffer) => resolve({ name: file.name, bytes: new Uint8Array(buffer) }));
+      Promise.all(
+        files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
+      ).then(resolve, reject);
     });
     input.addEventListener('cancel', () => {
       input.remove();
-      resolve(null);
+      resolve([]);
     });
     document.body.append(input);
     input.click();
   });
 }
+
+/** Lets the user choose one file; null when none was chosen. */
+export const chooseFile = async (accept: string): Promise<ChosenFile | null> =>
+  (await chooseFiles(accept, false))[0] ?? null;

@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react';
 import { Image, Pressable, StyleSheet, View } from 'react-native';
 import type { ShownRoom } from '../data/use-facts.ts';
 import { bodyOf } from '../data/merge.ts';
-import { keepPhoto, pictureUrl, type PhotoAbout } from '../data/photos.ts';
-import { chooseFile } from '../data/save-text.ts';
+import { keepPhotos, pictureUrl, type PhotoAbout } from '../data/photos.ts';
+import { chooseFiles } from '../data/save-text.ts';
 import { write } from '../data/write.ts';
 import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from './button.tsx';
@@ -12,30 +12,27 @@ import { Words } from './text.tsx';
 
 type Photo = ShownRoom['photos'][number];
 
-/** Photographs of one thing: taken, looked at, removed. */
+/** Photographs of one thing: taken or chosen, several at once; looked at, removed. Each of its `views` has a key of its own. */
 export function PhotoStrip({
   shown,
   about,
   label = 'Photograph',
+  views = [],
 }: {
   shown: ShownRoom;
   about: PhotoAbout;
   label?: string;
+  views?: readonly string[];
 }) {
   const palette = usePalette();
   const place = usePlacePhoto();
   const [problem, setProblem] = useState<string | null>(null);
   const [large, setLarge] = useState<string | null>(null);
   const photos = shown.photos.filter((p) => p.about === about.about && p.aboutId === about.aboutId);
-  const take = async () => {
+  const take = async (note: string) => {
     setProblem(null);
-    const file = await chooseFile('image/*');
-    if (!file) return;
-    try {
-      await keepPhoto(shown.room!.id, about, new Blob([file.bytes as BlobPart]));
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    const wrong = await keepPhotos(shown.room!.id, about, await chooseFiles('image/*'), note);
+    if (wrong.length > 0) setProblem(wrong.join('. '));
   };
   const remove = (photo: Photo) => {
     if (!globalThis.confirm('Remove this photograph? Undo brings it back.')) return;
@@ -51,10 +48,11 @@ export function PhotoStrip({
             <View key={photo.id} role="listitem" style={large === photo.id ? styles.wide : null}>
               <Pressable
                 role="button"
-                accessibilityLabel={`Photograph of ${photo.takenAt.slice(0, 16).replace('T', ' ')}${large === photo.id ? ', smaller' : ', larger'}`}
+                accessibilityLabel={`Photograph of ${photo.note ? `${photo.note.toLowerCase()}, ` : ''}${photo.takenAt.slice(0, 16).replace('T', ' ')}${large === photo.id ? ', smaller' : ', larger'}`}
                 onPress={() => setLarge(large === photo.id ? null : photo.id)}
               >
                 <Picture roomId={shown.room!.id} id={photo.id} large={large === photo.id} />
+                {photo.note ? <Words size="small">{photo.note}</Words> : null}
               </Pressable>
               {large === photo.id ? (
                 <ButtonRow>
@@ -73,11 +71,17 @@ export function PhotoStrip({
         </View>
       ) : null}
       <ButtonRow>
-        <Button
-          label={photos.length > 0 ? `${label} again` : label}
-          hint="Take or choose a picture"
-          onPress={() => void take()}
-        />
+        {(views.length > 0 ? views : ['']).map((view) => {
+          const words = view ? `Photograph the ${view.toLowerCase()}` : label;
+          return (
+            <Button
+              key={view}
+              label={photos.some((p) => p.note === view) ? `${words} again` : words}
+              hint="Take or choose pictures"
+              onPress={() => void take(view)}
+            />
+          );
+        })}
       </ButtonRow>
       {problem ? (
         <Words size="small" role="alert" color={palette.verdict.stop}>

@@ -11,7 +11,7 @@ import {
   type WriteOf,
 } from '@maquette/contract';
 import type { Database, Transaction } from './open.ts';
-import * as schema from './schema.ts';
+import * as schema from './schema/index.ts';
 
 const TABLES = {
   jobs: schema.jobs,

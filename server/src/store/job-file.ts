@@ -9,7 +9,7 @@ import {
 } from '@maquette/contract';
 import { bodyOf, find, isRoomKind, TABLES, type AnyFact } from './facts.ts';
 import type { Database, Transaction } from './open.ts';
-import * as schema from './schema.ts';
+import * as schema from './schema/index.ts';
 
 async function rowsOf(db: Database, kind: FactKind, roomIds: readonly string[]): Promise<AnyFact[]> {
   const table = TABLES[kind] as typeof schema.readings;

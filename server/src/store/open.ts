@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import * as schema from './schema.ts';
+import * as schema from './schema/index.ts';
 import { writeQueue, type WriteQueue } from './write-queue.ts';
 
 export type Database = LibSQLDatabase<typeof schema>;

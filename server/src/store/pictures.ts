@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Store } from './open.ts';
-import * as schema from './schema.ts';
+import * as schema from './schema/index.ts';
 
 export type Picture = typeof schema.pictures.$inferSelect;
 

@@ -1,18 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import {
-  AIR_RANGES,
-  airHistory,
-  bandClock,
-  dewPointC,
-  equilibriumMcPercent,
-  inBand,
-  samplesOf,
-} from '@maquette/core/air';
+import { AIR_RANGES, airHistory, bandClock, dewPointC, equilibriumMcPercent, inBand } from '@maquette/core/air';
 import { surfaceMarginC, type DampContext } from '@maquette/core/damp';
 import { decodeText, readClimateFile, type ClimateFile } from '@maquette/core/formats';
 import { answerTo } from '@maquette/core/layers';
-import { useInstrument } from '../../bench/use-instrument.ts';
+import { roomAir } from '@maquette/core/verdict';
+import { STATE_WORDS, useInstrument } from '../../bench/use-instrument.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import { chooseFile } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -31,8 +24,7 @@ import { localTime } from './times.ts';
 export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const palette = usePalette();
   const answers = useAnswers(shown);
-  const samples = samplesOf(ctx.facts.airReadings, ctx.facts.airLogs);
-  const history = airHistory(samples, ctx.card, ctx.figure('air-gap-h'));
+  const history = roomAir(ctx);
   const service = bandClock(history, ctx.figure('service-h'), null);
   const boxesIn = answerTo(ctx.answers, 'acclimatise/from');
   const acclimatising = bandClock(history, ctx.card.acclimatiseH, boxesIn);
@@ -172,11 +164,7 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
         <Button
           label={
             live.value === null || live.tempC === null
-              ? live.state === 'flat'
-                ? 'Battery flat: key it'
-                : live.state === 'lost'
-                  ? 'No connection: key it'
-                  : 'Settling …'
+              ? STATE_WORDS[live.state]
               : `Hold ${live.tempC.toFixed(1)} °C, ${live.value.toFixed(1)} %RH`
           }
           disabled={live.value === null}

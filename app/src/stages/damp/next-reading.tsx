@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { DAMP_RANGES, GRADES_OF, METHOD_SPECS, type DampTest } from '@maquette/core/damp';
 import type { RoomFacts } from '@maquette/core/room';
-import { useInstrument, type InstrumentName } from '../../bench/use-instrument.ts';
+import { STATE_WORDS, useInstrument, type InstrumentName } from '../../bench/use-instrument.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
@@ -132,14 +132,6 @@ export function NextReading({
     </View>
   );
 }
-
-const STATE_WORDS = {
-  off: 'Off',
-  connecting: 'Connecting …',
-  on: 'Settling …',
-  lost: 'No connection: key it',
-  flat: 'Battery flat: key it',
-} as const;
 
 const styles = StyleSheet.create({
   body: { gap: 10 },

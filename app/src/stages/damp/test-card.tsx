@@ -63,7 +63,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
           <PhotoStrip
             shown={shown}
             about={{ about: 'damp', aboutId: test.id, at: { xMm: test.xMm, yMm: test.yMm } }}
-            label="Photograph the display, and the place"
+            views={['Display', 'Place']}
           />
           <Fold title="About this test" aside={test.startedAt ? localTime(test.startedAt) : ''}>
             <TestDetails test={test} change={change} units={ctx.room.units} />

@@ -1,0 +1,6 @@
+export * from './book.ts';
+export * from './strip.ts';
+export * from './damp.ts';
+export * from './flat.ts';
+export * from './sound.ts';
+export * from './record.ts';
