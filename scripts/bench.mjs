@@ -9,7 +9,7 @@ await install();
 await buildApp();
 await buildServer();
 const esbuild = await import('esbuild');
-for (const name of ['core', 'strip', 'drying', 'api', 'redraw', 'drag']) {
+for (const name of ['core', 'strip', 'drying', 'api', 'redraw', 'drag', 'evidence']) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
     outfile: join(ROOT, `dist/bench/${name}.mjs`),
@@ -34,5 +34,6 @@ const address = await new Promise((resolve) =>
 await run(process.execPath, ['dist/bench/api.mjs', address]);
 await run(process.execPath, ['dist/bench/redraw.mjs', address]);
 await run(process.execPath, ['dist/bench/drag.mjs', address]);
+await run(process.execPath, ['dist/bench/evidence.mjs', address]);
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

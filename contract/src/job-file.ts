@@ -53,7 +53,7 @@ export class JobFile {
   @Moment() writtenAt!: string;
 
   @IsArray({ message: 'takes a list of facts' })
-  @ArrayMaxSize(20_000, { message: 'takes at most 20000 facts' })
+  @ArrayMaxSize(100_000, { message: 'takes at most 100000 facts' })
   @IsObject({ each: true, message: 'takes facts' })
   @ValidateNested({ each: true })
   @Type(() => FiledFact)

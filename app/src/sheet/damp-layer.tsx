@@ -1,9 +1,9 @@
-import { memo } from 'react';
-import { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
-import type { DampResult } from '@maquette/core/damp';
-import { boundsMm, contains, type PointMm, type Polygon } from '@maquette/core/room';
+import { memo, useMemo } from 'react';
+import { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { surveyMap, type DampResult } from '@maquette/core/damp';
+import type { PointMm, Polygon } from '@maquette/core/room';
 import { FACE, usePalette } from '../theme/theme.tsx';
-import { toPx, type SheetView } from './view.ts';
+import { atOrigin, originTransform, planTransform, toPx, type SheetView } from './view.ts';
 
 /** One test on the sheet: what it shows and how it stands. */
 export interface DampPin extends PointMm {
@@ -12,23 +12,57 @@ export interface DampPin extends PointMm {
   state: 'over' | 'under' | 'waits' | 'void';
 }
 
-const CELL_MM = 250;
-/** How far one survey reading is carried, mm. */
-const CARRY_MM = 1500;
+/** From here on the dots are drawn as one path for each state: a survey may hold thousands. */
+const MANY = 150;
 
-/** Tests at their places with their values; places proposed and not yet made as open rings with a number. */
-export const DampLayer = memo(function DampLayer({
-  pins,
-  places,
-  chosen,
-  view,
-}: {
+/** Where figures may stand without covering one another, those over the limit first. Boxes in px. */
+function labelled(
+  pins: readonly DampPin[],
+  view: SheetView,
+  middleYMm: number,
+): Map<string, { x: number; top: number; half: number }> {
+  const placed = new Map<string, { x: number; top: number; half: number }>();
+  const taken = new Set<string>();
+  for (const pin of [...pins].sort((a, b) => Number(b.state === 'over') - Number(a.state === 'over'))) {
+    const [x, y] = toPx(view, pin.xMm, pin.yMm);
+    const half = pin.text.length * 4.4 + 7;
+    // In the lower half of the room the figure stands above its place, away from the wall below.
+    const top = pin.yMm < middleYMm ? y - 29 : y + 10;
+    const cells = [x - half, x, x + half].flatMap((px) =>
+      [top, top + 19].map((py) => `${Math.floor(px / LABEL_PX.wide)}:${Math.floor(py / LABEL_PX.high)}`),
+    );
+    if (pins.length > FEW && cells.some((cell) => taken.has(cell))) continue;
+    for (const cell of cells) taken.add(cell);
+    placed.set(pin.id, { x, top, half });
+  }
+  return placed;
+}
+
+/** So few that every figure is drawn, even one over another. */
+const FEW = 12;
+const LABEL_PX = { wide: 24, high: 20 };
+
+interface Props {
   pins: readonly DampPin[];
   places: readonly PointMm[];
   chosen: string | null;
-  view: SheetView;
-}) {
+  /** Middle of the room across, plan mm. */
+  middleYMm: number;
+}
+
+/** Tests at their places with their values; places proposed and not yet made as open rings with a number. */
+export function DampLayer({ view, ...props }: Props & { view: SheetView }) {
+  return (
+    <G transform={originTransform(view)}>
+      <Pins {...props} pxPerMm={view.pxPerMm} />
+    </G>
+  );
+}
+
+const Pins = memo(function Pins({ pins, places, chosen, middleYMm, pxPerMm }: Props & { pxPerMm: number }) {
+  const view = atOrigin(pxPerMm);
   const palette = usePalette();
+  const labels = labelled(pins, view, middleYMm);
   const ink = { over: palette.high, under: palette.verdict.lay, waits: palette.chalk, void: palette.quiet };
   return (
     <G>
@@ -58,21 +92,37 @@ export const DampLayer = memo(function DampLayer({
           </G>
         );
       })}
+      {pins.length > MANY
+        ? (['void', 'waits', 'under', 'over'] as const).map((state) => (
+            <Path
+              key={state}
+              d={dots(
+                pins.filter((pin) => pin.state === state),
+                view,
+              )}
+              fill={ink[state]}
+            />
+          ))
+        : pins.map((pin) => {
+            const [x, y] = toPx(view, pin.xMm, pin.yMm);
+            return (
+              <Circle
+                key={pin.id}
+                cx={x}
+                cy={y}
+                r={pin.id === chosen ? 9 : 6}
+                fill={pin.state === 'waits' || pin.state === 'void' ? palette.paper : ink[pin.state]}
+                stroke={ink[pin.state]}
+                strokeWidth={2.5}
+              />
+            );
+          })}
       {pins.map((pin) => {
-        const [x, y] = toPx(view, pin.xMm, pin.yMm);
-        const half = pin.text.length * 4.4 + 7;
-        // In the lower half of the sheet the figure stands above its place, away from the wall below.
-        const top = y > view.heightPx / 2 ? y - 29 : y + 10;
+        const label = labels.get(pin.id);
+        if (!label) return null;
+        const { x, top, half } = label;
         return (
           <G key={pin.id}>
-            <Circle
-              cx={x}
-              cy={y}
-              r={pin.id === chosen ? 9 : 6}
-              fill={pin.state === 'waits' || pin.state === 'void' ? palette.paper : ink[pin.state]}
-              stroke={ink[pin.state]}
-              strokeWidth={2.5}
-            />
             <Rect x={x - half} y={top} width={half * 2} height={19} fill={palette.paper} opacity={0.9} />
             <SvgText
               x={x}
@@ -91,51 +141,49 @@ export const DampLayer = memo(function DampLayer({
   );
 });
 
-/**
- * The survey meter's readings as a map: nearest readings weighted by distance, no farther than a reading carries. A map of where
- * to test, and of nothing else.
- */
-export const SurveyLayer = memo(function SurveyLayer({
-  results,
-  corners,
-  view,
-}: {
+const DOT_PX = 5;
+
+/** Little squares as one path, no two in the same place to the eye. */
+function dots(pins: readonly DampPin[], view: SheetView): string {
+  const places = new Set<string>();
+  for (const pin of pins) {
+    const [x, y] = toPx(view, pin.xMm, pin.yMm);
+    places.add(`M${Math.round(x / DOT_PX) * DOT_PX - 2} ${Math.round(y / DOT_PX) * DOT_PX - 2}h4v4h-4z`);
+  }
+  return [...places].join('');
+}
+
+/** Shades the map is drawn in. */
+const SHADES = 8;
+
+/** The survey meter's readings as a map: of where to test, and of nothing else. */
+export function SurveyLayer({ view, ...props }: SurveyProps & { view: SheetView }) {
+  return (
+    <G transform={planTransform(view)}>
+      <SurveyCells {...props} />
+    </G>
+  );
+}
+
+interface SurveyProps {
   results: readonly DampResult[];
   corners: Polygon;
-  view: SheetView;
-}) {
+}
+
+const SurveyCells = memo(function SurveyCells({ results, corners }: SurveyProps) {
   const palette = usePalette();
-  if (results.length < 3) return null;
-  const values = results.map((r) => r.value);
-  const [least, most] = [Math.min(...values), Math.max(...values)];
-  const box = boundsMm(corners);
-  const cells = [];
-  for (let y = box.minY; y < box.maxY; y += CELL_MM)
-    for (let x = box.minX; x < box.maxX; x += CELL_MM) {
-      const [cx, cy] = [x + CELL_MM / 2, y + CELL_MM / 2];
-      if (!contains(corners, cx, cy)) continue;
-      let [sum, weight] = [0, 0];
-      for (const r of results) {
-        const d = Math.hypot(r.test.xMm - cx, r.test.yMm - cy);
-        if (d > CARRY_MM) continue;
-        const w = 1 / (d + 100) ** 2;
-        sum += w * r.value;
-        weight += w;
-      }
-      if (weight === 0) continue;
-      const share = most > least ? (sum / weight - least) / (most - least) : 0;
-      const [px, py] = toPx(view, x, y + CELL_MM);
-      cells.push(
-        <Rect
-          key={`${x}:${y}`}
-          x={px}
-          y={py}
-          width={CELL_MM * view.pxPerMm}
-          height={CELL_MM * view.pxPerMm}
-          fill={palette.low}
-          opacity={0.08 + 0.5 * share}
-        />,
-      );
-    }
-  return <G>{cells}</G>;
+  const shades = useMemo(() => {
+    const { cellMm, cells } = surveyMap(results, corners);
+    const paths = Array.from({ length: SHADES }, () => '');
+    for (const { xMm, yMm, share } of cells)
+      paths[Math.min(SHADES - 1, Math.floor(share * SHADES))] += `M${xMm} ${yMm}h${cellMm}v${cellMm}h${-cellMm}z`;
+    return paths;
+  }, [results, corners]);
+  return (
+    <G>
+      {shades.map((path, i) =>
+        path ? <Path key={i} d={path} fill={palette.low} opacity={0.1 + (0.48 * i) / (SHADES - 1)} /> : null,
+      )}
+    </G>
+  );
 });

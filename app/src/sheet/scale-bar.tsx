@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { G, Path, Text as SvgText } from 'react-native-svg';
+import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { UnitSystem } from '@maquette/core/units';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { scaleBar, type SheetView } from './view.ts';
@@ -11,6 +11,7 @@ export const ScaleBar = memo(function ScaleBar({ view, units }: { view: SheetVie
   const [right, low] = [view.widthPx - 16, view.heightPx - 10];
   return (
     <G>
+      <Rect x={right - bar.px - 4} y={low - 20} width={bar.px + 8} height={26} fill={palette.sheet} opacity={0.9} />
       <Path
         d={`M${right - bar.px} ${low - 4}V${low + 4}M${right - bar.px} ${low}H${right}M${right} ${low - 4}V${low + 4}`}
         stroke={palette.ink}

@@ -61,6 +61,17 @@ export function planTransform(view: SheetView): string {
   return `matrix(${k} 0 0 ${-k} ${view.widthPx / 2 - view.cxMm * k} ${view.heightPx / 2 + view.cyMm * k})`;
 }
 
+/** The same scale with the plan's origin in the corner: what is drawn in it is only shifted when the sheet is moved. */
+export function atOrigin(pxPerMm: number): SheetView {
+  return { pxPerMm, cxMm: 0, cyMm: 0, widthPx: 0, heightPx: 0 };
+}
+
+/** The shift that puts what was drawn `atOrigin` where the sheet shows it. */
+export function originTransform(view: SheetView): string {
+  const [x, y] = toPx(view, 0, 0);
+  return `translate(${x} ${y})`;
+}
+
 /** A round length for the scale bar that takes between 50 and 140 px, with its unit in words. */
 export function scaleBar(view: SheetView, units: 'metric' | 'imperial'): { px: number; words: string } {
   const choices =

@@ -6,3 +6,4 @@ export * from './result.ts';
 export * from './series.ts';
 export * from './values.ts';
 export * from './ways-out.ts';
+export * from './survey-map.ts';

@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { METHOD_SPECS, methodsFor, type DampMethod } from '@maquette/core/damp';
 import { mayDo } from '@maquette/core/hazards';
+import { boundsMm, type Polygon } from '@maquette/core/room';
 import { RoomFrame } from '../../room/room-frame.tsx';
-import { DampLayer, SurveyLayer, type DampPin } from '../../sheet/damp-layer.tsx';
+import { DampLayer, SurveyLayer } from '../../sheet/damp-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import { Button } from '../../ui/button.tsx';
@@ -15,6 +16,7 @@ import type { StageProps } from '../stage-props.ts';
 import { AirTab } from './air-tab.tsx';
 import { ForecastTab } from './forecast-tab.tsx';
 import { LogTab } from './log-tab.tsx';
+import { pinsOf } from './pins.ts';
 import { setTest } from './set-test.ts';
 import { TestsTab } from './tests-tab.tsx';
 import { useDamp } from './use-damp.ts';
@@ -28,6 +30,7 @@ const TABS = [
 type Tab = (typeof TABS)[number]['tab'];
 
 const REACH_PX = 26;
+const NO_CORNERS: Polygon = [];
 
 /** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */
 export function DampStage(props: StageProps) {
@@ -44,29 +47,12 @@ export function DampStage(props: StageProps) {
     : null;
   const allowed = gate?.allowed ?? false;
   const state = damp?.state.methods.find((m) => m.method === method) ?? null;
-  const onSheet = damp?.state.results.filter((r) => r.test.method === method) ?? [];
-  const wordy = method === 'film' || method === 'scratch' || method === 'water-drop';
-  const pins: DampPin[] = (damp?.ctx.facts.dampTests ?? [])
-    .filter((t) => t.method === method)
-    .map((test) => {
-      const last = onSheet.findLast((r) => r.test.id === test.id);
-      const limit = state?.limit ?? null;
-      return {
-        id: test.id,
-        xMm: test.xMm,
-        yMm: test.yMm,
-        text: !last ? test.name || '?' : wordy ? last.valueText : last.value.toFixed(method === 'carbide' ? 2 : 1),
-        state: !last
-          ? 'waits'
-          : !last.valid
-            ? 'void'
-            : limit && last.value > limit.value
-              ? 'over'
-              : damp?.state.outliers.some((o) => o.reading.id === last.reading.id)
-                ? 'over'
-                : 'under',
-      };
-    });
+  const results = damp?.state.results;
+  const onSheet = useMemo(() => results?.filter((r) => r.test.method === method) ?? [], [results, method]);
+  const survey = useMemo(() => onSheet.filter((r) => r.test.method === 'survey' && r.valid), [onSheet]);
+  const pins = useMemo(() => (damp ? pinsOf(damp, method) : []), [damp, method]);
+  const corners = damp?.ctx.plan.corners ?? NO_CORNERS;
+  const box = boundsMm(corners);
   const places = tab === 'tests' && allowed ? (state?.places ?? []) : [];
   const add = (xMm: number, yMm: number) => {
     setPlacing(false);
@@ -88,14 +74,15 @@ export function DampStage(props: StageProps) {
     const place = near(places);
     return place ? add(place.xMm, place.yMm) : undefined;
   };
-  const survey = onSheet.filter((r) => r.test.method === 'survey' && r.valid);
   const sheet = (
     <Sheet
       room={room}
       onTap={tap}
       description={`${room.name}: ${pins.length} tests by ${METHOD_SPECS[method].words.toLowerCase()}, ${places.length} places proposed.${method === 'survey' ? ' Map of where to test.' : ''}`}
-      under={(view) => <SurveyLayer results={survey} corners={damp?.ctx.plan.corners ?? []} view={view} />}
-      over={(view) => <DampLayer pins={pins} places={places} chosen={open} view={view} />}
+      under={(view) => <SurveyLayer results={survey} corners={corners} view={view} />}
+      over={(view) => (
+        <DampLayer pins={pins} places={places} chosen={open} middleYMm={(box.minY + box.maxY) / 2} view={view} />
+      )}
     />
   );
   const next = places[0];

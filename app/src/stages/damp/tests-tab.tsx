@@ -1,3 +1,4 @@
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Gate } from '@maquette/core/hazards';
 import {
@@ -9,11 +10,13 @@ import {
   qualifyingMethods,
   type DampContext,
   type DampMethod,
+  type DampResult,
   type DampState,
 } from '@maquette/core/damp';
 import { BASE_RANGES, type RoomFacts } from '@maquette/core/room';
 import { formatReach } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
+import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { bodyOf } from '../../data/merge.ts';
 import { write } from '../../data/write.ts';
@@ -38,6 +41,10 @@ interface Props {
   onOpen: (id: string | null) => void;
 }
 
+/** Tests listed before the rest is asked for. */
+const SHOWN = 30;
+const NONE: readonly DampResult[] = [];
+
 /** Which test, how many, where and with what waiting; and the tests themselves. */
 export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOpen }: Props) {
   const answers = useAnswers(shown);
@@ -46,6 +53,17 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
   const standing = state.methods.find((m) => m.method === method);
   const qualifying = qualifyingMethods(room.baseKind);
   const tests = ctx.facts.dampTests.filter((t) => t.method === method);
+  const [show, setShow] = useState(SHOWN);
+  const listed = tests.filter((test, i) => i < show || test.id === open);
+  const byTest = useMemo(() => {
+    const lists = new Map<string, DampResult[]>();
+    for (const result of state.results) {
+      const list = lists.get(result.test.id);
+      if (list) list.push(result);
+      else lists.set(result.test.id, [result]);
+    }
+    return lists;
+  }, [state.results]);
   return (
     <View style={styles.box}>
       <Known shown={shown} room={room} ctx={ctx} />
@@ -126,18 +144,25 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
           ))}
         </View>
       ) : null}
-      {tests.map((test) => (
+      {listed.map((test) => (
         <TestCard
           key={test.id}
           shown={shown}
           ctx={ctx}
           test={test}
-          results={state.results.filter((r) => r.test.id === test.id)}
+          results={byTest.get(test.id) ?? NONE}
           limit={standing?.limit ?? null}
           open={open === test.id}
           onOpen={() => onOpen(open === test.id ? null : test.id)}
         />
       ))}
+      {tests.length > listed.length ? (
+        <Button
+          label={`Show ${Math.min(SHOWN, tests.length - listed.length)} more tests`}
+          hint={`${listed.length} of ${tests.length}; any is opened from the sheet`}
+          onPress={() => setShow(show + SHOWN)}
+        />
+      ) : null}
       {tests.length === 0 && gate.allowed ? (
         <Words quiet size="small">
           {standing && standing.places.length > 0
