@@ -6,6 +6,7 @@ import { judgeFlat, stationsOf, type FlatFacts, type FlatMemo, type FlatState, t
 import { planLevelling, type LevellingPlan } from './levelling/index.ts';
 import {
   laidOver,
+  layersLeft,
   NO_STRIP_FACTS,
   planStripOut,
   stripContext,
@@ -60,7 +61,7 @@ export function dampContext(facts: AllRoomFacts, card: CoveringCard, atUtc: stri
     plan: strip.plan,
     card,
     facts: facts.damp ?? NO_DAMP_FACTS,
-    layers: strip.facts.layers,
+    layers: layersLeft(strip.facts),
     answers: strip.facts.answers,
     hazards: strip.hazards,
     figure: strip.figure,

@@ -38,3 +38,14 @@ export function laidOver(
   if (top.kind === 'overlay-panel') return 'panels-on-joists';
   return room.baseKind;
 }
+
+/** Prefix of the key under which the taking up of a pack of layers is ticked; their ids follow. */
+export const TAKEN_UP = 'layer/';
+
+/** Layers that still lie on the floor: those whose taking up is not ticked. */
+export function layersLeft({ layers, ticks }: Pick<StripFacts, 'layers' | 'ticks'>): Layer[] {
+  const gone = new Set(
+    ticks.flatMap(({ key }) => (key.startsWith(TAKEN_UP) ? key.slice(TAKEN_UP.length).split('+') : [])),
+  );
+  return layers.filter((layer) => !gone.has(layer.id));
+}

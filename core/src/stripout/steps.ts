@@ -2,6 +2,7 @@ import { mayDo, type Caution, type Stop } from '../hazards/index.ts';
 import { LAYERS, answerTo, layerName, type Layer } from '../layers/index.ts';
 import { perimeterMm } from '../room/index.ts';
 import { formatMass, formatReach, gapWords } from '../units/index.ts';
+import { TAKEN_UP } from './context.ts';
 import type { StripContext } from './facts.ts';
 import { layerAreaM2, rateOf } from './options.ts';
 import type { CutPlan, SawDepth } from './pieces.ts';
@@ -116,7 +117,7 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
   }
   const steps: Undone[] = [
     {
-      key: `layer/${pack.key}`,
+      key: `${TAKEN_UP}${pack.key}`,
       group: 'layer',
       words: `Take up the ${pack.words}`,
       lines,
