@@ -1,5 +1,13 @@
 import type { FlatnessRule } from '../coverings/index.ts';
-import { CERTIFIED_DIRECTIONS, edgeSteps, gapsAlong, visitRuns, edgeScratch, type Grid } from '../flat/index.ts';
+import {
+  CERTIFIED_DIRECTIONS,
+  crownsAlong,
+  edgeSteps,
+  gapsAlong,
+  visitRuns,
+  edgeScratch,
+  type Grid,
+} from '../flat/index.ts';
 
 /** Gaps closer to the limit than this count as met, mm: arithmetic, not a safety margin. */
 export const FILL_TOLERANCE_MM = 0.004;
@@ -16,7 +24,9 @@ export interface Fill {
 /**
  * The smallest fill with which no edge of any rule leaves more than its gap (flatness definitions, section 3).
  * Repeats f += max(0, gap - T), direction by direction, until nothing changes: every step stays at or under the least
- * solution, so what it settles on is that solution. Rocking is not cured by it and is left to the caller to report.
+ * solution, so what it settles on is that solution. With `rocking` the free ends of an edge that rocks too far are raised as
+ * well, the lower one first and never above its middle less the gap: there is no smallest fill against rocking, but this one is
+ * bounded by the highest place and always holds.
  */
 export function smallestFill(
   grid: Grid,
@@ -24,6 +34,7 @@ export function smallestFill(
   rules: readonly FlatnessRule[],
   directions = CERTIFIED_DIRECTIONS,
   shouldStop?: () => boolean,
+  rocking = false,
 ): Fill {
   const filled = heights.slice();
   const rise = new Float64Array(filled.length);
@@ -44,12 +55,29 @@ export function smallestFill(
         const touched: number[] = [];
         visitRuns(grid, filled, stepMm, direction, directions, (run) => {
           gapsAlong(run.heights, run.length, window, scratch);
+          const raise = (s: number, by: number) => {
+            const cell = run.cells[s]!;
+            if (by <= 0 || by <= rise[cell]!) return;
+            if (rise[cell] === 0) touched.push(cell);
+            rise[cell] = by;
+          };
           for (let s = 0; s < run.length; s++) {
             const excess = scratch.gap[s]! - target;
+            if (excess > FILL_TOLERANCE_MM / 2) raise(s, excess);
+          }
+          if (!rocking) return;
+          crownsAlong(run.heights, run.length, window, scratch.crown);
+          for (let s = 1; s < run.length - 1; s++) {
+            const excess = scratch.crown[s]! - target;
             if (excess <= FILL_TOLERANCE_MM / 2) continue;
-            const cell = run.cells[s]!;
-            if (rise[cell] === 0) touched.push(cell);
-            if (excess > rise[cell]!) rise[cell] = excess;
+            const a = Math.min(window / 2, s, run.length - 1 - s);
+            const ends = [s - Math.ceil(a), s + Math.ceil(a)].sort((i, j) => run.heights[i]! - run.heights[j]!);
+            let need = 2 * excess;
+            for (const end of ends) {
+              const by = Math.min(need, run.heights[s]! - target - run.heights[end]!);
+              raise(end, by);
+              need -= Math.max(0, by);
+            }
           }
         });
         for (const cell of touched) {
