@@ -1,5 +1,5 @@
 import { checkWrite, FACT_KINDS } from './index.ts';
-import { GOOD, wall } from './sound-writes.ts';
+import { GOOD, wall } from './valid-writes.ts';
 
 test.each(FACT_KINDS)('a sound write of %s passes', (kind) => {
   expect(checkWrite(kind, GOOD[kind])).toEqual([]);

@@ -1,5 +1,5 @@
 import { checkJobFile, checkWrite, JOB_FILE_VERSION, upgradeJobFile } from './index.ts';
-import { wall, write } from './sound-writes.ts';
+import { wall, write } from './valid-writes.ts';
 
 const fact = {
   kind: 'jobs',

@@ -3,7 +3,7 @@ import type { FactKind } from './index.ts';
 
 export const write = { baseVersion: 0, writeId: 'write-1', deleted: false };
 export const wall = { lengthMm: 3000, turnDeg: 90 };
-/** A sound write of every kind of fact. */
+/** A write of every kind of fact that passes. */
 export const GOOD: Record<FactKind, Record<string, unknown>> = {
   jobs: {
     ...write,
