@@ -25,8 +25,8 @@ export interface Fill {
  * The smallest fill with which no edge of any rule leaves more than its gap (flatness definitions, section 3).
  * Repeats f += max(0, gap - T), direction by direction, until nothing changes: every step stays at or under the least
  * solution, so what it settles on is that solution. With `rocking` the free ends of an edge that rocks too far are raised as
- * well, the lower one first and never above its middle less the gap: there is no smallest fill against rocking, but this one is
- * bounded by the highest place and always holds.
+ * well, the lower one first and to no more than the height of its middle less the gap; the cell nearest to an end is the one
+ * that rises. There is no smallest fill against rocking: this is one that settles, not the least.
  */
 export function smallestFill(
   grid: Grid,

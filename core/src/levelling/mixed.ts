@@ -20,6 +20,7 @@ export interface MixedOptions extends ProgrammeOptions {
 
 export interface MixedChange extends Change {
   certificates: Certificate[];
+  /** Every certificate holds, and no cell is filled deeper than its limit. */
   holds: boolean;
   /** Priced by `rates`, the charge for each m2 touched included. */
   cost: number;
@@ -54,13 +55,12 @@ export function mixedChange(
   options: MixedOptions,
 ): MixedChange | null {
   const coarse = coarsen(grid, options.every);
-  const cells = coarse.grid.inside.length;
   const perL = litreRates(rates, SPREAD_OVER_MM);
   const solved = solveProgramme(
     coarse.grid,
     sampled(coarse, grid, heights),
     rules,
-    { fill: new Float64Array(cells).fill(perL.fill), grind: new Float64Array(cells).fill(perL.grind) },
+    perL,
     { fillMm: least(coarse.grid, grid, limits.fillMm), grindMm: least(coarse.grid, grid, limits.grindMm) },
     options,
   );
@@ -80,7 +80,8 @@ export function mixedChange(
     fillMm: fill,
     grindMm: grind,
     certificates,
-    holds: certificates.every((c) => c.holds),
+    // Mending raises without asking how deep a place may be: where it went too far the plan does not stand.
+    holds: certificates.every((c) => c.holds) && fill.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM),
     ...sums,
     cost: sums.fillL * rates.fillPerL + sums.grindL * rates.grindPerL + sums.touchedM2 * rates.touchPerM2,
     linearCost: sums.fillL * perL.fill + sums.grindL * perL.grind,

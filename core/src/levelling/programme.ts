@@ -54,13 +54,14 @@ export function litreRates(rates: PlanRates, spreadOverMm: number): { fill: numb
 
 /**
  * The cheapest fill and grinding that keeps every rule (flatness definitions, section 3): a linear programme over the cells
- * with a row for each straightedge that would be broken, added until none is. Null when the limits leave no solution.
+ * with a row for each straightedge that would be broken, added until none is. `rates` are for a litre of each. Null when the
+ * limits leave no solution.
  */
 export function solveProgramme(
   grid: Grid,
   heights: Float64Array,
   rules: readonly FlatnessRule[],
-  rates: { fill: Float64Array; grind: Float64Array },
+  rates: { fill: number; grind: number },
   limits: PlanLimits,
   options: ProgrammeOptions,
 ): Solved | null {
@@ -68,9 +69,7 @@ export function solveProgramme(
   const cells = Array.from(grid.inside.keys()).filter((cell) => grid.inside[cell]);
   const column = new Int32Array(grid.inside.length);
   cells.forEach((cell, i) => (column[cell] = i));
-  const cost = Float64Array.from(
-    [rates.fill, rates.grind].flatMap((rate) => cells.map((cell) => grid.cellAreaM2 * rate[cell]!)),
-  );
+  const cost = Float64Array.from([rates.fill, rates.grind].flatMap((rate) => cells.map(() => grid.cellAreaM2 * rate)));
   const upper = Float64Array.from(
     [limits.fillMm, limits.grindMm].flatMap((limit) => cells.map((cell) => limit[cell]!)),
   );
