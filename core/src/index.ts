@@ -55,12 +55,15 @@ export interface RoomAssessment {
 
 /** Everything damp is judged from, looked up once from a room's facts. */
 export function dampContext(facts: AllRoomFacts, card: CoveringCard, atUtc: string): DampContext {
-  const strip = stripContext(facts.room, card, facts.strip ?? NO_STRIP_FACTS);
+  return dampUnder(stripContext(facts.room, card, facts.strip ?? NO_STRIP_FACTS), facts.damp, atUtc);
+}
+
+function dampUnder(strip: StripContext, damp: DampFacts | undefined, atUtc: string): DampContext {
   return {
-    room: facts.room,
+    room: strip.room,
     plan: strip.plan,
-    card,
-    facts: facts.damp ?? NO_DAMP_FACTS,
+    card: strip.card,
+    facts: damp ?? NO_DAMP_FACTS,
     layers: layersLeft(strip.facts),
     answers: strip.facts.answers,
     hazards: strip.hazards,
@@ -109,7 +112,7 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
   });
   const context = stripContext(room, card, facts.strip ?? NO_STRIP_FACTS);
   const strip = stripPlanOf(context);
-  const damp = facts.damp ? dampContext(facts, card, atUtc) : null;
+  const damp = facts.damp ? dampUnder(context, facts.damp, atUtc) : null;
   const dampState = damp ? dampStateOf(damp, facts) : null;
   const criteria = [
     ...stripCriteria(context, strip),
