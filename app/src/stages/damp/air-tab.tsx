@@ -5,7 +5,7 @@ import { surfaceMarginC, type DampContext } from '@maquette/core/damp';
 import { decodeText, readClimateFile, type ClimateFile } from '@maquette/core/formats';
 import { answerTo } from '@maquette/core/layers';
 import { roomAir } from '@maquette/core/verdict';
-import { STATE_WORDS, useInstrument } from '../../bench/use-instrument.ts';
+import { Listen } from '../../bench/listen.tsx';
 import { newId, nowUtc } from '../../data/ids.ts';
 import { chooseFile } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -107,8 +107,7 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const [rh, setRh] = useState<number | null>(null);
   const [surfaceC, setSurface] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [listening, setListening] = useState(false);
-  const live = useInstrument(listening ? 'hygrometer' : null, ctx.room);
+  const [held, setHeld] = useState<{ tempC: number | null; rh: number } | null>(null);
   const keep = async () => {
     const missing = [...(tempC === null ? ['temperature'] : []), ...(rh === null ? ['humidity'] : [])];
     if (missing.length > 0) return setProblem(`Still needed: ${missing.join(', ')}`);
@@ -122,7 +121,8 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
           tempC: tempC!,
           rhPercent: rh!,
           surfaceC,
-          instrument: listening ? 'hygrometer' : '',
+          // What was keyed over a held value is no longer the instrument's.
+          instrument: held?.tempC === tempC && held?.rh === rh ? 'hygrometer' : '',
           who: '',
           note: '',
         },
@@ -132,6 +132,7 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
     setProblem(null);
     setTemp(null);
     setRh(null);
+    setHeld(null);
     return setSurface(null);
   };
   const out = tempC !== null && rh !== null && !inBand({ tempC, rhPercent: rh }, ctx.card);
@@ -155,25 +156,18 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
       ) : null}
       <ButtonRow>
         <Button kind="main" label="Keep this air" onPress={() => void keep()} />
-        <Button
-          label={listening ? 'Stop listening' : 'Listen to the hygrometer'}
-          onPress={() => setListening(!listening)}
-        />
       </ButtonRow>
-      {listening ? (
-        <Button
-          label={
-            live.value === null || live.tempC === null
-              ? STATE_WORDS[live.state]
-              : `Hold ${live.tempC.toFixed(1)} °C, ${live.value.toFixed(1)} %RH`
-          }
-          disabled={live.value === null}
-          onPress={() => {
-            setTemp(Math.round(live.tempC! * 10) / 10);
-            setRh(Math.round(live.value! * 10) / 10);
-          }}
-        />
-      ) : null}
+      <Listen
+        name="hygrometer"
+        words="the hygrometer"
+        room={ctx.room}
+        shows={(percent, there) => `${there === null ? '' : `${there.toFixed(1)} °C, `}${percent.toFixed(1)} %RH`}
+        onHold={(percent, there) => {
+          setRh(percent);
+          if (there !== null) setTemp(there);
+          setHeld({ tempC: there, rh: percent });
+        }}
+      />
     </View>
   );
 }

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { DAMP_RANGES, GRADES_OF, METHOD_SPECS, type DampTest } from '@maquette/core/damp';
 import type { RoomFacts } from '@maquette/core/room';
-import { STATE_WORDS, useInstrument, type InstrumentName } from '../../bench/use-instrument.ts';
+import { Listen } from '../../bench/listen.tsx';
+import type { InstrumentName } from '../../bench/use-instrument.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
@@ -40,9 +41,7 @@ export function NextReading({
   const [at, setAt] = useState(nowUtc);
   const [own, setOwn] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const [listening, setListening] = useState(false);
   const name = INSTRUMENT_OF[test.method] ?? null;
-  const live = useInstrument(listening ? name : null, room, test);
   const grades = test.method === 'film' ? GRADES_OF.film : test.method === 'scratch' ? GRADES_OF.scratch : null;
   const [who, setWho] = useState(
     () => [...shown.dampReadings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1)?.who ?? '',
@@ -102,23 +101,17 @@ export function NextReading({
       <Field label="Read by" value={who} onChange={setWho} />
       {own ? <TimeField label="Read at" utc={at} onTaken={setAt} /> : null}
       {name ? (
-        <View style={styles.live}>
-          <Button
-            label={listening ? 'Stop listening' : 'Listen to the instrument'}
-            onPress={() => setListening(!listening)}
-          />
-          {listening ? (
-            <Button
-              label={live.value === null ? STATE_WORDS[live.state] : `Hold ${live.value.toFixed(1)} ${spec.unit}`}
-              disabled={live.value === null}
-              hint={live.batteryPct === null ? undefined : `battery ${live.batteryPct} %`}
-              onPress={() => {
-                setValue(Math.round(live.value! * 10) / 10);
-                if (live.tempC !== null) setTemp(Math.round(live.tempC * 10) / 10);
-              }}
-            />
-          ) : null}
-        </View>
+        <Listen
+          name={name}
+          words="the instrument"
+          room={room}
+          at={test}
+          shows={(shown) => `${shown.toFixed(1)} ${spec.unit}`}
+          onHold={(shown, there) => {
+            setValue(shown);
+            if (there !== null) setTemp(there);
+          }}
+        />
       ) : null}
       {problem ? (
         <Words role="alert" size="small" color={palette.verdict.stop}>
@@ -135,5 +128,4 @@ export function NextReading({
 
 const styles = StyleSheet.create({
   body: { gap: 10 },
-  live: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });
