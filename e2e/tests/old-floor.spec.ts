@@ -278,6 +278,28 @@ test('fifty photographs taken without signal survive a reload and arrive once ea
   await expect(shown).toHaveCount(50);
 });
 
+test('a file that is no picture is named beside the key; the pictures chosen with it are kept', async ({ page }) => {
+  const id = await newRoom(page, running.url, 'Wrong file', '3000', '2000');
+  await page.goto(`${running.url}/rooms/${id}/strip`);
+  await button(page, 'Work').click();
+  await fold(page, 'What was found').click();
+  const choose = async (files: { name: string; mimeType: string; buffer: Buffer }[]) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: /^Photograph the room/ }).click();
+    await (await chooser).setFiles(files);
+  };
+  const wrong = { name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') };
+  await choose([wrong]);
+  await expect(page.getByRole('alert')).toContainText('notes.png: This file is not a picture');
+  // Asked at once: the bar goes by itself after a while.
+  expect(await page.getByText('0 photographs taken').count()).toBe(0);
+  const png = await page.evaluate(() => document.createElement('canvas').toDataURL('image/png').split(',')[1]!);
+  await choose([wrong, { name: 'floor.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') }]);
+  await expect(page.getByRole('alert')).toContainText('notes.png');
+  await expect(page.getByRole('button', { name: /^Photograph of/ })).toHaveCount(1);
+  await expect(page.getByRole('status').getByText('Photograph taken', { exact: true })).toBeVisible();
+});
+
 test('walls come from the meter, a dividing line makes areas, and layers lie in one of them', async ({ page }) => {
   const id = await newRoom(page, running.url, 'Two floors', '5000', '3000');
   await page.getByRole('button', { name: /^Walk the walls/ }).click();

@@ -75,6 +75,7 @@ export async function keepPhotos(
   };
   for (let from = 0; from < files.length; from += BUNCH) {
     const kept = (await Promise.all(files.slice(from, from + BUNCH).map(keep))).flat();
+    if (kept.length === 0) continue;
     const body = { about, aboutId, xMm: at?.xMm ?? null, yMm: at?.yMm ?? null, takenAt: nowUtc(), note };
     const result = await write(
       kept.length === 1 ? 'Photograph taken' : `${kept.length} photographs taken`,
