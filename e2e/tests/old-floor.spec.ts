@@ -170,6 +170,8 @@ test('a shut gate shows no way to take the layer up; results for every material 
 
 test('a step is ticked with its time, and the verdict follows when the work is done', async ({ page }) => {
   await page.goto(`${running.url}/rooms/demo-wash-house/strip`);
+  await button(page, 'Work').click();
+  await expect(page.getByText('Nothing chosen yet')).toBeVisible();
   await button(page, 'Decide').click();
   await page
     .getByTestId('option-remove')

@@ -26,7 +26,7 @@ interface Props {
 const STATE_WORDS = {
   clear: 'not suspect',
   released: 'let go by its year',
-  shut: 'suspect: shut',
+  shut: 'suspect, shut',
   negative: 'negative: open',
   positive: 'positive: left alone',
 } as const;
@@ -62,7 +62,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
                   bold
                   color={m.state === 'shut' || m.state === 'positive' ? palette.verdict.stop : palette.ink}
                 >
-                  {`${m.part}, ${m.hazard.replace('-', ' ')}: ${STATE_WORDS[m.state]}`}
+                  {`${m.part[0]!.toUpperCase()}${m.part.slice(1)}, ${m.hazard.replace('-', ' ')}: ${STATE_WORDS[m.state]}`}
                 </Words>
                 <Words size="small">{`${m.words}.`}</Words>
               </View>

@@ -44,13 +44,18 @@ export function PlanTab(props: Props) {
   const currency = shown.job?.currency ?? '';
   const shownPack = plan.packs.find((p) => p.key === pack) ?? plan.packs[0];
   const open = plan.steps.filter((s) => s.doneAt === null).length;
+  const undecided = plan.comparisons.filter((c) => c.chosen === null && !c.forced).length;
   if (plan.steps.length === 0) {
     return (
       <View style={styles.box}>
         <Words bold size="large">
-          Nothing to strip out
+          {undecided > 0 ? 'Nothing chosen yet' : 'Nothing to strip out'}
         </Words>
-        <Words>{`The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}</Words>
+        <Words>
+          {undecided > 0
+            ? `${undecided} layer${undecided === 1 ? ' is' : 's are'} not decided: compare keeping, making good and taking up under Decide.`
+            : `The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}
+        </Words>
         <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
         <FiguresFold shown={shown} />
       </View>
