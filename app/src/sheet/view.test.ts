@@ -1,5 +1,5 @@
 import { outlineOf, rectangleWalls } from '@maquette/core/room';
-import { fitView, panned, scaleBar, toMmPoint, toPx, zoomed } from './view.ts';
+import { atOrigin, fitView, originTransform, panned, scaleBar, toMmPoint, toPx, zoomed } from './view.ts';
 
 const corners = outlineOf(rectangleWalls(5400, 4200)).corners;
 const view = fitView(corners, 390, 320);
@@ -37,4 +37,13 @@ test('the scale bar is a round length of a readable size', () => {
     expect(bar.px).toBeGreaterThan(45);
     expect(bar.px).toBeLessThan(145);
   }
+});
+
+test('what is drawn at the origin and shifted stands where the view would have drawn it', () => {
+  const moved = panned(zoomed(view, 1.7, 40, 60, view), 25, -8);
+  const [dx, dy] = /translate\((\S+) (\S+)\)/.exec(originTransform(moved))!.slice(1).map(Number) as [number, number];
+  const [x, y] = toPx(atOrigin(moved.pxPerMm), 1234, 987);
+  const [wantedX, wantedY] = toPx(moved, 1234, 987);
+  expect(x + dx).toBeCloseTo(wantedX, 6);
+  expect(y + dy).toBeCloseTo(wantedY, 6);
 });

@@ -14,7 +14,7 @@ import { tapChange } from './tap-change.ts';
 
 const mockWrite = jest.fn((_words: string, _changes: unknown[]) => Promise.resolve({ ok: true }));
 jest.mock('../../data/write.ts', () => ({ write: (words: string, changes: unknown[]) => mockWrite(words, changes) }));
-jest.mock('../../data/photos.ts', () => ({ keepPhoto: jest.fn(), pictureUrl: () => new Promise(() => undefined) }));
+jest.mock('../../data/photos.ts', () => ({ keepPhotos: jest.fn(), pictureUrl: () => new Promise(() => undefined) }));
 jest.mock('../../data/use-facts.ts', () => ({}));
 
 const layer = (kind: LayerKind) => newLayer(`layer-${kind}`, kind);

@@ -1,0 +1,117 @@
+/** The device's own store of pictures, and the writes of facts that were asked for. */
+const mockDisk = new Map<string, { roomId: string; blob: unknown }>();
+const mockWrites: { words: string; changes: { kind: string; id: string; body: Record<string, unknown> }[] }[] = [];
+const mockOutbox = { waiting: [] as { id: string }[], reachable: true };
+jest.mock('idb-keyval', () => ({
+  createStore: () => null,
+  get: async (key: string) => mockDisk.get(key),
+  set: async (key: string, value: never) => void mockDisk.set(key, value),
+  del: async (key: string) => void mockDisk.delete(key),
+  entries: async () => [...mockDisk.entries()],
+}));
+jest.mock('./outbox.ts', () => ({
+  noteReachable: jest.fn(),
+  outbox: { get: () => mockOutbox, subscribe: () => () => undefined },
+}));
+jest.mock('./write.ts', () => ({
+  write: async (words: string, changes: never) => {
+    mockWrites.push({ words, changes });
+    return { ok: true };
+  },
+}));
+
+const { keepPhotos, sendPictures, pictureUrl } = jest.requireActual<typeof import('./photos.ts')>('./photos.ts');
+
+const sent: string[] = [];
+let answer: () => { ok: boolean; status: number } | null;
+beforeEach(() => {
+  jest.useFakeTimers();
+  mockDisk.clear();
+  mockWrites.length = 0;
+  sent.length = 0;
+  mockOutbox.waiting = [];
+  answer = () => ({ ok: true, status: 200 });
+  Object.assign(globalThis, {
+    createImageBitmap: async (file: Blob) => {
+      if (file.size === 0) throw new Error('undecodable');
+      return { width: 4000, height: 3000, close: () => undefined };
+    },
+    OffscreenCanvas: class {
+      constructor(
+        readonly width: number,
+        readonly height: number,
+      ) {}
+      getContext = () => ({ drawImage: () => undefined });
+      convertToBlob = async () => ({ size: 1, drawn: [this.width, this.height] });
+    },
+    fetch: async (path: string) => {
+      const said = answer();
+      if (!said) throw new TypeError('no network');
+      sent.push(path);
+      return said;
+    },
+  });
+});
+afterEach(() => jest.useRealTimers());
+
+const about = { about: 'mark' as const, aboutId: 'm1', at: { xMm: 5, yMm: 6 } };
+const picture = (name: string) => ({ name, bytes: Uint8Array.of(1, 2, 3) });
+const broken = (name: string) => ({ name, bytes: new Uint8Array() });
+
+test('each picture is redrawn to 2000 px, kept on the device, and written with its place and what it shows', async () => {
+  mockOutbox.waiting = [{ id: 'room' }];
+  expect(await keepPhotos('room', about, [picture('a'), picture('b')], 'Display')).toEqual([]);
+  expect(mockDisk.size).toBe(2);
+  expect([...mockDisk.values()][0]).toMatchObject({ roomId: 'room', blob: { drawn: [2000, 1500] } });
+  expect(mockWrites).toHaveLength(1);
+  expect(mockWrites[0]!.words).toBe('2 photographs taken');
+  expect(mockWrites[0]!.changes.map((c) => c.id).sort()).toEqual([...mockDisk.keys()].sort());
+  expect(mockWrites[0]!.changes[0]!.body).toMatchObject({
+    about: 'mark',
+    aboutId: 'm1',
+    xMm: 5,
+    yMm: 6,
+    note: 'Display',
+  });
+});
+
+test('a file that cannot be drawn is named; the others are kept; with none left nothing is written', async () => {
+  expect(await keepPhotos('room', about, [picture('a'), broken('notes.txt')])).toEqual([
+    expect.stringMatching(/^notes\.txt: .*not a picture/),
+  ]);
+  expect(mockWrites.map((w) => w.words)).toEqual(['Photograph taken']);
+  await keepPhotos('room', about, [broken('x')]);
+  expect(mockWrites).toHaveLength(1);
+});
+
+test('a picture goes out once its fact has, once, and leaves the device when it is acknowledged', async () => {
+  mockDisk.set('p1', { roomId: 'room', blob: {} });
+  mockOutbox.waiting = [{ id: 'p1' }];
+  await sendPictures();
+  expect([sent, mockDisk.size]).toEqual([[], 1]);
+  mockOutbox.waiting = [];
+  await sendPictures();
+  await sendPictures();
+  expect([sent, mockDisk.size]).toEqual([['/api/rooms/room/photos/p1/picture'], 0]);
+});
+
+test.each([404, 415, 500])('answered %d, the picture stays on the device', async (status) => {
+  mockDisk.set('p1', { roomId: 'room', blob: {} });
+  answer = () => ({ ok: false, status });
+  await sendPictures();
+  expect(mockDisk.size).toBe(1);
+});
+
+test('without signal it stays and is tried again by itself', async () => {
+  mockDisk.set('p1', { roomId: 'room', blob: {} });
+  answer = () => null;
+  await sendPictures();
+  expect(mockDisk.size).toBe(1);
+  answer = () => ({ ok: true, status: 201 });
+  await jest.advanceTimersByTimeAsync(6000);
+  expect([sent.length, mockDisk.size]).toEqual([1, 0]);
+});
+
+test('a picture that is not on this device is shown from the server', async () => {
+  expect(await pictureUrl('room', 'elsewhere')).toBe('/api/rooms/room/photos/elsewhere/picture');
+});
