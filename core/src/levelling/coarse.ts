@@ -14,13 +14,14 @@ export function coarsen(fine: Grid, every: number): Coarse {
   const offset: [number, number] = [(fine.nx - 1 - every * (nx - 1)) / 2, (fine.ny - 1 - every * (ny - 1)) / 2];
   const inside = new Uint8Array(nx * ny);
   let [count, fineCount] = [0, 0];
-  for (let cell = 0; cell < inside.length; cell++) {
-    const ix = Math.round(offset[0] + every * (cell % nx));
-    const iy = Math.round(offset[1] + every * Math.floor(cell / nx));
-    const at = Math.min(fine.ny - 1, Math.max(0, iy)) * fine.nx + Math.min(fine.nx - 1, Math.max(0, ix));
-    inside[cell] = fine.inside[at]!;
-    count += inside[cell]!;
+  // Inside is every cell with floor nearer to its middle than to any other's: each fine cell then has one to hang on.
+  for (let cell = 0; cell < fine.inside.length; cell++) {
+    if (!fine.inside[cell]) continue;
+    const ix = Math.round(((cell % fine.nx) - offset[0]) / every);
+    const iy = Math.round((Math.floor(cell / fine.nx) - offset[1]) / every);
+    inside[Math.min(ny - 1, Math.max(0, iy)) * nx + Math.min(nx - 1, Math.max(0, ix))] = 1;
   }
+  for (const on of inside) count += on;
   for (const on of fine.inside) fineCount += on;
   return {
     grid: {
@@ -42,15 +43,6 @@ export function sampled({ grid, every, offset }: Coarse, fine: Grid, values: Flo
   return Float64Array.from({ length: grid.nx * grid.ny }, (_, cell) =>
     grid.inside[cell]
       ? between(fine, values, offset[0] + every * (cell % grid.nx), offset[1] + every * Math.floor(cell / grid.nx))
-      : 0,
-  );
-}
-
-/** Values of the larger cells carried to the finer grid: bilinear over those inside, the nearest ones at the walls. */
-export function refined({ grid, every, offset }: Coarse, fine: Grid, values: Float64Array): Float64Array {
-  return Float64Array.from({ length: fine.nx * fine.ny }, (_, cell) =>
-    fine.inside[cell]
-      ? between(grid, values, ((cell % fine.nx) - offset[0]) / every, (Math.floor(cell / fine.nx) - offset[1]) / every)
       : 0,
   );
 }

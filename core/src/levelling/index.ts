@@ -4,3 +4,6 @@ export * from './fill.ts';
 export * from './patches.ts';
 export * from './plan.ts';
 export * from './plane.ts';
+export * from './mixed.ts';
+export * from './programme.ts';
+export * from './solver.ts';

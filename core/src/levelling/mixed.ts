@@ -1,12 +1,16 @@
 import type { FlatnessRule } from '../coverings/index.ts';
-import { CERTIFIED_DIRECTIONS, type Grid } from '../flat/index.ts';
+import { CERTIFIED_DIRECTIONS, restrict, type Grid } from '../flat/index.ts';
+import { carried, carryOf, cellsOf, leastOf } from './carry.ts';
 import { certify, type Certificate } from './certificate.ts';
-import { coarsen, refined, sampled } from './coarse.ts';
+import { coarsen, sampled, type Coarse } from './coarse.ts';
+import { brokenCuts } from './cuts.ts';
 import { smallestFill } from './fill.ts';
-import { trimmed } from './trim.ts';
 import {
+  latticeProgramme,
   litreRates,
+  PROGRAMME_TOLERANCE_MM,
   solveProgramme,
+  tightened,
   type Change,
   type PlanLimits,
   type PlanRates,
@@ -14,7 +18,8 @@ import {
 } from './programme.ts';
 
 export interface MixedOptions extends ProgrammeOptions {
-  /** Cells of the programme, as multiples of the judgement grid's: 4 for the live plan, 2 to make it tighter. */
+  contactsOnly: boolean;
+  /** Distance between nodes of the programme in cells of the judgement grid: 4 for the live plan, 2 to make it tighter. */
   every: number;
 }
 
@@ -41,10 +46,17 @@ const SPREAD_OVER_MM = 3;
 /** Thinner than this is not touched, mm: a trowel's scrape. */
 const TOUCHED_MM = 0.05;
 
+/** Rows taken in a round: more of them slow each solve, fewer take more rounds. */
+const ROWS_A_ROUND = 500;
+/** Excess that the programme leaves to the last fill, mm: chasing it takes more rounds than all before. */
+const LEFT_MM = 0.04;
+/** The certified directions are shared out over so many rounds before all are asked at once. */
+const SHARED_OVER = 3;
+
 /**
- * Fill and grinding mixed at the least cost: the programme on a coarser grid, carried to the judgement grid, and mended there at
- * 36 directions until every edge of every rule is satisfied (flatness definitions, section 3). Null when the limits of depth
- * leave no solution, or when stopped.
+ * Fill and grinding mixed at the least cost (flatness definitions, section 3). The change is carried from nodes farther apart
+ * than the cells, but every row comes from the judgement grid in the certificate's own directions: the programme's solution
+ * holds as it stands, and only what arithmetic leaves is filled. Null when the limits of depth leave no solution.
  */
 export function mixedChange(
   grid: Grid,
@@ -54,25 +66,49 @@ export function mixedChange(
   limits: PlanLimits,
   options: MixedOptions,
 ): MixedChange | null {
+  const { contactsOnly } = options;
   const coarse = coarsen(grid, options.every);
+  const carry = carryOf(coarse, grid);
+  const count = coarse.grid.inside.length;
   const perL = litreRates(rates, SPREAD_OVER_MM);
+  const tight = tightened(rules);
+  const cuts = (change: Float64Array, stride: number, first: number) =>
+    brokenCuts(grid, heights, carried(carry, change), tight, carry, {
+      contactsOnly,
+      toleranceMm: LEFT_MM,
+      stride,
+      first,
+      most: ROWS_A_ROUND,
+    });
   const solved = solveProgramme(
-    coarse.grid,
-    sampled(coarse, grid, heights),
-    rules,
+    {
+      inside: coarse.grid.inside,
+      areaM2: cellsOf(carry, count).map((cells) => cells * grid.cellAreaM2),
+      limits: { fillMm: leastOf(carry, limits.fillMm, count), grindMm: leastOf(carry, limits.grindMm, count) },
+      sources: [
+        ...latticeProgramme(onFloor(coarse, grid), sampled(coarse, grid, heights), rules, limits, contactsOnly).sources,
+        (change, round) => cuts(change, SHARED_OVER, round % SHARED_OVER),
+        (change) => cuts(change, 1, 0),
+      ],
+    },
     perL,
-    { fillMm: least(coarse.grid, grid, limits.fillMm), grindMm: least(coarse.grid, grid, limits.grindMm) },
     options,
   );
-  if (!solved || options.shouldStop?.()) return null;
-  const grindMm = refined(coarse, grid, solved.grindMm).map((g, cell) =>
-    g > TOUCHED_MM ? Math.min(g, limits.grindMm[cell]!) : 0,
+  if (!solved) return null;
+  const change = carried(
+    carry,
+    solved.fillMm.map((f, node) => f - solved.grindMm[node]!),
   );
-  const ground = heights.map((z, cell) => z - grindMm[cell]!);
-  const raised = raise(grid, ground, refined(coarse, grid, solved.fillMm), rules, options);
-  const spare = trimmed(grid, ground, raised, rules, options.contactsOnly);
-  const now = raise(grid, ground, spare, rules, options).map((f, cell) => ground[cell]! + f);
-  const certificates = rules.map((rule) => certify(grid, now, rule, options.contactsOnly));
+  const left = smallestFill(
+    grid,
+    heights.map((z, cell) => z + change[cell]!),
+    rules,
+    CERTIFIED_DIRECTIONS,
+    options.shouldStop,
+    !contactsOnly,
+  );
+  const now = heights.map((z, cell) => z + change[cell]! + left.fillMm[cell]!);
+  const certificates = rules.map((rule) => certify(grid, now, rule, contactsOnly));
   const fill = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, z - heights[cell]!) : 0));
   const grind = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, heights[cell]! - z) : 0));
   const sums = amounts(grid, fill, grind);
@@ -80,7 +116,7 @@ export function mixedChange(
     fillMm: fill,
     grindMm: grind,
     certificates,
-    // Mending raises without asking how deep a place may be: where it went too far the plan does not stand.
+    // The last fill asks nothing of limits: it is a matter of hundredths unless the programme was stopped.
     holds: certificates.every((c) => c.holds) && fill.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM),
     ...sums,
     cost: sums.fillL * rates.fillPerL + sums.grindL * rates.grindPerL + sums.touchedM2 * rates.touchPerM2,
@@ -90,6 +126,18 @@ export function mixedChange(
     rows: solved.rows,
     settled: solved.settled,
   };
+}
+
+/** The larger grid with only those nodes that stand on the floor: a line may run over these alone. */
+function onFloor({ grid, every, offset }: Coarse, fine: Grid): Grid {
+  return restrict(
+    grid,
+    grid.inside.map((_, node) => {
+      const ix = Math.round(offset[0] + every * (node % grid.nx));
+      const iy = Math.round(offset[1] + every * Math.floor(node / grid.nx));
+      return ix < 0 || iy < 0 || ix >= fine.nx || iy >= fine.ny ? 0 : fine.inside[iy * fine.nx + ix]!;
+    }),
+  );
 }
 
 /** Litres added and taken off, and the area touched by either. */
@@ -102,30 +150,4 @@ export function amounts(grid: Grid, fillMm: Float64Array, grindMm: Float64Array)
     if (fillMm[cell]! > TOUCHED_MM || grindMm[cell]! > TOUCHED_MM) touched++;
   }
   return { fillL: fillL * grid.cellAreaM2, grindL: grindL * grid.cellAreaM2, touchedM2: touched * grid.cellAreaM2 };
-}
-
-/** The smallest limit of the fine cells under each large one: what is kept there is kept everywhere. */
-function least(coarse: Grid, fine: Grid, limitMm: Float64Array): Float64Array {
-  const out = new Float64Array(coarse.inside.length).fill(Infinity);
-  for (let cell = 0; cell < limitMm.length; cell++) {
-    if (!fine.inside[cell]) continue;
-    const ix = Math.round((fine.x0Mm + (cell % fine.nx) * fine.cellMm - coarse.x0Mm) / coarse.cellMm);
-    const iy = Math.round((fine.y0Mm + Math.floor(cell / fine.nx) * fine.cellMm - coarse.y0Mm) / coarse.cellMm);
-    const at = Math.min(coarse.ny - 1, Math.max(0, iy)) * coarse.nx + Math.min(coarse.nx - 1, Math.max(0, ix));
-    out[at] = Math.min(out[at]!, limitMm[cell]!);
-  }
-  return out;
-}
-
-/** A fill raised until every edge is satisfied on the fine grid. */
-function raise(
-  grid: Grid,
-  ground: Float64Array,
-  fillMm: Float64Array,
-  rules: readonly FlatnessRule[],
-  { contactsOnly, shouldStop }: MixedOptions,
-): Float64Array {
-  const from = ground.map((z, cell) => z + fillMm[cell]!);
-  const more = smallestFill(grid, from, rules, CERTIFIED_DIRECTIONS, shouldStop, !contactsOnly);
-  return fillMm.map((f, cell) => f + more.fillMm[cell]!);
 }

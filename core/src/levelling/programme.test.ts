@@ -2,12 +2,13 @@ import loadHighs from 'highs';
 import { gridOver, heightsFrom, randomFloor, rectanglePlan } from '../flat/invented.ts';
 import { amounts, mixedChange } from './mixed.ts';
 import { certify } from './certificate.ts';
-import { coarsen, refined, sampled } from './coarse.ts';
-import { litreRates, PROGRAMME_TOLERANCE_MM, solveProgramme, type PlanLimits } from './programme.ts';
+import { coarsen, sampled } from './coarse.ts';
+import { carried, carryOf, cellsOf, leastOf } from './carry.ts';
+import { brokenCuts } from './cuts.ts';
+import { latticeProgramme, litreRates, PROGRAMME_TOLERANCE_MM, solveProgramme, type PlanLimits } from './programme.ts';
 import { brokenRows } from './rows.ts';
 import { highsModels, type OpenModel } from './solver.ts';
 import { smallestFill } from './fill.ts';
-import { trimmed } from './trim.ts';
 
 let open: OpenModel;
 beforeAll(async () => {
@@ -25,6 +26,17 @@ const at = (cellMm: number, formula: (x: number, y: number) => number) => {
   const grid = gridOver(plan, cellMm);
   return { grid, heights: heightsFrom(grid, formula), limits: limitsOf(grid.inside.length) };
 };
+const solve = (
+  grid: ReturnType<typeof gridOver>,
+  heights: Float64Array,
+  rates: { fill: number; grind: number },
+  limits: PlanLimits,
+  contactsOnly: boolean,
+  shouldStop?: () => boolean,
+) => {
+  const programme = latticeProgramme(grid, heights, [RULE], limits, contactsOnly);
+  return solveProgramme(programme, rates, { open, ...(shouldStop ? { shouldStop } : {}) });
+};
 const trough = (x: number) => -8 * Math.exp(-(((x - 1.3) / 0.5) ** 2));
 const hump = (x: number, y: number) => 8 * Math.exp((-2 * ((x - 1.6) ** 2 + (y - 1.2) ** 2)) / 0.7 ** 2);
 
@@ -36,7 +48,7 @@ test('a floor inside the rule asks for no row, costs nothing and is left as it i
     rows: [],
     worstMm: 0,
   });
-  const solved = solveProgramme(grid, heights, [RULE], RATES, limits, { open, contactsOnly: false })!;
+  const solved = solve(grid, heights, RATES, limits, false)!;
   expect([solved.boundCost, solved.rounds, solved.settled]).toEqual([0, 0, true]);
   expect(amounts(grid, solved.fillMm, solved.grindMm)).toEqual({ fillL: 0, grindL: 0, touchedM2: 0 });
 });
@@ -57,17 +69,7 @@ test('a row says what the edge shows: h = 4x² under 2 m leaves 4.000 mm, worked
 
 test('where only gaps bind and grinding is dear, the programme finds the smallest fill', () => {
   const { grid, heights } = at(100, trough);
-  const solved = solveProgramme(
-    grid,
-    heights,
-    [RULE],
-    { fill: 1, grind: 1000 },
-    limitsOf(heights.length, Infinity, 0),
-    {
-      open,
-      contactsOnly: true,
-    },
-  )!;
+  const solved = solve(grid, heights, { fill: 1, grind: 1000 }, limitsOf(heights.length, Infinity, 0), true)!;
   const asked = { ...RULE, gapMm: RULE.gapMm - PROGRAMME_TOLERANCE_MM };
   const least = amounts(grid, smallestFill(grid, heights, [asked]).fillMm, solved.grindMm).fillL;
   // Lattice lines are fewer than the fill's 36 directions, so the programme may be a little cheaper, never dearer.
@@ -78,10 +80,7 @@ test('where only gaps bind and grinding is dear, the programme finds the smalles
 test('a hump is ground where that is the cheaper way, and only as deep as it may be', () => {
   const { grid, heights } = at(200, hump);
   const cost = (grindMm: number) => {
-    const solved = solveProgramme(grid, heights, [RULE], RATES, limitsOf(heights.length, Infinity, grindMm), {
-      open,
-      contactsOnly: false,
-    })!;
+    const solved = solve(grid, heights, RATES, limitsOf(heights.length, Infinity, grindMm), false)!;
     expect(Math.max(...solved.grindMm)).toBeLessThanOrEqual(grindMm + 1e-6);
     expect(solved.fillMm.every((f, cell) => f === 0 || solved.grindMm[cell] === 0)).toBe(true);
     return solved.boundCost;
@@ -93,18 +92,12 @@ test('a hump is ground where that is the cheaper way, and only as deep as it may
 
 test('limits that leave no way give none: nothing may be raised and too little taken off', () => {
   const { grid, heights } = at(100, trough);
-  expect(
-    solveProgramme(grid, heights, [RULE], RATES, limitsOf(heights.length, 0, 1), { open, contactsOnly: false }),
-  ).toBeNull();
+  expect(solve(grid, heights, RATES, limitsOf(heights.length, 0, 1), false)).toBeNull();
 });
 
 test('stopped, it says so', () => {
   const { grid, heights, limits } = at(100, trough);
-  const solved = solveProgramme(grid, heights, [RULE], RATES, limits, {
-    open,
-    contactsOnly: false,
-    shouldStop: () => true,
-  })!;
+  const solved = solve(grid, heights, RATES, limits, false, () => true)!;
   expect(solved.settled).toBe(false);
 });
 
@@ -114,7 +107,7 @@ test('a coarser grid keeps the floor’s area, and a slope carried there and bac
     const coarse = coarsen(grid, every);
     const area = (g: typeof grid) => g.cellAreaM2 * g.inside.reduce((sum, on) => sum + on, 0);
     expect(area(coarse.grid)).toBeCloseTo(area(grid), 9);
-    const back = refined(coarse, grid, sampled(coarse, grid, heights));
+    const back = carried(carryOf(coarse, grid), sampled(coarse, grid, heights));
     const off = back.map((z, cell) => {
       const [ix, iy] = [cell % grid.nx, Math.floor(cell / grid.nx)];
       const middle = ix > every && iy > every && ix < grid.nx - every && iy < grid.ny - every;
@@ -124,16 +117,51 @@ test('a coarser grid keeps the floor’s area, and a slope carried there and bac
   }
 });
 
-test('trimming takes off what no edge asks for and breaks none', () => {
-  const { grid, heights } = at(50, trough);
-  const least = smallestFill(grid, heights, [RULE]).fillMm;
-  const thick = least.map((f) => (f > 0 ? f + 1 : 0));
-  const trim = trimmed(grid, heights, thick, [RULE], true);
-  const litres = (fill: Float64Array) => amounts(grid, fill, new Float64Array(fill.length)).fillL;
-  expect(litres(trim)).toBeLessThan(litres(thick) - 0.5 * (litres(thick) - litres(least)));
-  const after = heights.map((z, cell) => z + trim[cell]!);
-  expect(smallestFill(grid, after, [RULE]).fillMm.every((f) => f < 0.05)).toBe(true);
+test('nodes share the whole floor among them, and a limit in one cell binds every node that bears on it', () => {
+  const { grid } = at(50, () => 0);
+  const coarse = coarsen(grid, 4);
+  const carry = carryOf(coarse, grid);
+  const count = coarse.grid.inside.length;
+  const cells = cellsOf(carry, count);
+  expect(cells.reduce((sum, n) => sum + n, 0)).toBeCloseTo(
+    grid.inside.reduce((sum, on) => sum + on, 0),
+    6,
+  );
+  const limit = new Float64Array(grid.inside.length).fill(5);
+  const kept = 20 * grid.nx + 25;
+  limit[kept] = 0;
+  const least = leastOf(carry, limit, count);
+  // Every node at its limit: the cell that may not be touched stays as it is, and no cell goes over its own.
+  const most = carried(
+    carry,
+    least.map((l) => (Number.isFinite(l) ? l : 0)),
+  );
+  expect(most[kept]).toBeCloseTo(0, 9);
+  expect(most.every((value, cell) => value <= limit[cell]! + 1e-9)).toBe(true);
 });
+
+test.each([2, 4])(
+  'a cut row at the change it was found under weighs just what the edge is over, nodes %i apart',
+  (every) => {
+    const { grid, heights } = at(50, (x, y) => hump(x, y) + trough(y));
+    const coarse = coarsen(grid, every);
+    const carry = carryOf(coarse, grid);
+    const bend = Float64Array.from({ length: coarse.grid.inside.length }, (_, node) => Math.sin(node * 1.7));
+    const { rows, worstMm } = brokenCuts(grid, heights, carried(carry, bend), [RULE], carry, {
+      contactsOnly: false,
+      toleranceMm: 0.01,
+      stride: 1,
+      first: 0,
+      most: 80,
+    });
+    const over = rows.map((row) =>
+      row.cells.reduce((sum, node, i) => sum + row.weights[i]! * bend[node]!, -row.limitMm),
+    );
+    expect(rows).toHaveLength(80);
+    expect(Math.max(...over)).toBeCloseTo(worstMm, 6);
+    expect(Math.min(...over)).toBeGreaterThan(0.01 - 1e-6);
+  },
+);
 
 test.each([
   ['trough', trough],
@@ -142,7 +170,10 @@ test.each([
 ] as const)('a mixed plan for %s is certified within its limits, and priced by what it moves', (_, formula) => {
   const { grid, heights, limits } = at(50, formula);
   const rates = { fillPerL: 3, grindPerL: 10, touchPerM2: 3 };
-  const mixed = mixedChange(grid, heights, [RULE], rates, limits, { open, contactsOnly: false, every: 2 })!;
+  const mixed = mixedChange(grid, heights, [RULE], rates, limits, { open, contactsOnly: false, every: 4 })!;
+  const tighter = mixedChange(grid, heights, [RULE], rates, limits, { open, contactsOnly: false, every: 2 })!;
+  expect(tighter.holds).toBe(true);
+  expect(tighter.linearCost).toBeLessThanOrEqual(mixed.linearCost * 1.01);
   expect(mixed.holds).toBe(true);
   expect(mixed.certificates[0]).toMatchObject({ directions: 36, cellMm: 50 });
   expect(mixed.certificates[0]!.worstGapMm).toBeLessThanOrEqual(3);

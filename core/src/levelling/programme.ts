@@ -1,6 +1,6 @@
 import type { FlatnessRule } from '../coverings/index.ts';
 import type { Grid } from '../flat/index.ts';
-import { brokenRows, type EdgeRow } from './rows.ts';
+import { brokenRows, type BrokenRows, type EdgeRow } from './rows.ts';
 import type { OpenModel } from './solver.ts';
 
 /** What a litre costs; money in the job's own currency. */
@@ -34,7 +34,6 @@ export interface Solved extends Change {
 
 export interface ProgrammeOptions {
   open: OpenModel;
-  contactsOnly: boolean;
   /** Told after each round: rounds done, rows, and the worst excess left, mm. */
   progress?: (told: { rounds: number; rows: number; worstMm: number }) => void;
   shouldStop?: () => boolean;
@@ -52,63 +51,94 @@ export function litreRates(rates: PlanRates, spreadOverMm: number): { fill: numb
   };
 }
 
+/** Looks for rows that a change at the nodes breaks; none: this source is content. */
+export type RowSource = (changeMm: Float64Array, round: number) => BrokenRows;
+
+/** What is solved: nodes with the floor each stands for, how far each may go, and where rows come from, in turn. */
+export interface Programme {
+  inside: Uint8Array;
+  /** Floor that each node stands for, m2. */
+  areaM2: Float64Array;
+  limits: PlanLimits;
+  /** The next is asked when the one before is content; the last decides. */
+  sources: readonly RowSource[];
+}
+
+/** The programme over a grid's own cells, with rows along its lattice. */
+export function latticeProgramme(
+  grid: Grid,
+  heights: Float64Array,
+  rules: readonly FlatnessRule[],
+  limits: PlanLimits,
+  contactsOnly: boolean,
+): Programme {
+  const tight = tightened(rules);
+  return {
+    inside: grid.inside,
+    areaM2: Float64Array.from(grid.inside, (on) => on * grid.cellAreaM2),
+    limits,
+    sources: [
+      (change) => brokenRows(grid, heights, change, tight, { contactsOnly, toleranceMm: PROGRAMME_TOLERANCE_MM }),
+    ],
+  };
+}
+
+/** Rules asked for less the tolerance they are met within. */
+export function tightened(rules: readonly FlatnessRule[]): FlatnessRule[] {
+  return rules.map((rule) => ({ ...rule, gapMm: rule.gapMm - PROGRAMME_TOLERANCE_MM }));
+}
+
 /**
- * The cheapest fill and grinding that keeps every rule (flatness definitions, section 3): a linear programme over the cells
+ * The cheapest fill and grinding that keeps every rule (flatness definitions, section 3): a linear programme over the nodes
  * with a row for each straightedge that would be broken, added until none is. `rates` are for a litre of each. Null when the
  * limits leave no solution.
  */
 export function solveProgramme(
-  grid: Grid,
-  heights: Float64Array,
-  rules: readonly FlatnessRule[],
+  { inside, areaM2, limits, sources }: Programme,
   rates: { fill: number; grind: number },
-  limits: PlanLimits,
   options: ProgrammeOptions,
 ): Solved | null {
-  // Fill of each cell inside first, then its grinding.
-  const cells = Array.from(grid.inside.keys()).filter((cell) => grid.inside[cell]);
-  const column = new Int32Array(grid.inside.length);
-  cells.forEach((cell, i) => (column[cell] = i));
-  const cost = Float64Array.from([rates.fill, rates.grind].flatMap((rate) => cells.map(() => grid.cellAreaM2 * rate)));
-  const upper = Float64Array.from(
-    [limits.fillMm, limits.grindMm].flatMap((limit) => cells.map((cell) => limit[cell]!)),
+  // Fill of each node inside first, then its grinding.
+  const nodes = Array.from(inside.keys()).filter((node) => inside[node]);
+  const column = new Int32Array(inside.length);
+  nodes.forEach((node, i) => (column[node] = i));
+  const cost = Float64Array.from(
+    [rates.fill, rates.grind].flatMap((rate) => nodes.map((node) => areaM2[node]! * rate)),
   );
-  const tight = rules.map((rule) => ({ ...rule, gapMm: rule.gapMm - PROGRAMME_TOLERANCE_MM }));
+  const upper = Float64Array.from(
+    [limits.fillMm, limits.grindMm].flatMap((limit) => nodes.map((node) => limit[node]!)),
+  );
   const model = options.open(cost, new Float64Array(cost.length), upper);
   try {
-    const change = new Float64Array(heights.length);
-    let [boundCost, rounds, rows, settled] = [0, 0, 0, false];
-    for (; rounds < MOST_ROUNDS && !options.shouldStop?.(); rounds++) {
-      const broken = brokenRows(grid, heights, change, tight, {
-        contactsOnly: options.contactsOnly,
-        toleranceMm: PROGRAMME_TOLERANCE_MM,
-      });
-      options.progress?.({ rounds, rows, worstMm: broken.worstMm });
+    const change = new Float64Array(inside.length);
+    const [fillMm, grindMm] = [new Float64Array(inside.length), new Float64Array(inside.length)];
+    let [boundCost, rounds, rows, source] = [0, 0, 0, 0];
+    while (rounds < MOST_ROUNDS && source < sources.length && !options.shouldStop?.()) {
+      const broken = sources[source]!(change, rounds);
       if (broken.rows.length === 0) {
-        settled = true;
-        break;
+        source++;
+        continue;
       }
+      options.progress?.({ rounds, rows, worstMm: broken.worstMm });
+      rounds++;
       rows += broken.rows.length;
-      model.addRows(broken.rows.map((row) => onColumns(row, column, cells.length)));
+      model.addRows(broken.rows.map((row) => onColumns(row, column, nodes.length)));
       const solved = model.solve();
       if (!solved) return null;
       boundCost = solved.cost;
-      cells.forEach((cell, i) => (change[cell] = solved.values[i]! - solved.values[cells.length + i]!));
+      nodes.forEach((node, i) => {
+        fillMm[node] = solved.values[i]!;
+        grindMm[node] = solved.values[nodes.length + i]!;
+        change[node] = fillMm[node]! - grindMm[node]!;
+      });
     }
-    return {
-      fillMm: change.map((x) => Math.max(0, x)),
-      grindMm: change.map((x) => Math.max(0, -x)),
-      boundCost,
-      rounds,
-      rows,
-      settled,
-    };
+    return { fillMm, grindMm, boundCost, rounds, rows, settled: source >= sources.length };
   } finally {
     model.close();
   }
 }
 
-/** A row over cells rewritten for the unknowns. */
+/** A row over nodes rewritten for the unknowns. */
 function onColumns({ cells, weights, limitMm }: EdgeRow, column: Int32Array, count: number): EdgeRow {
   return {
     cells: [...cells.map((cell) => column[cell]!), ...cells.map((cell) => count + column[cell]!)],

@@ -36,7 +36,10 @@ export function brokenRows(
   const excess = new Float64Array(scratch.gap.length);
   const take = (cells: number[], weights: number[], allowedMm: number) => {
     const limitMm = cells.reduce((left, cell, i) => left - weights[i]! * heights[cell]!, allowedMm);
-    found.rows.push({ cells, weights, limitMm });
+    // Half an edge shorter than a step has its ends between its middle and the next node: a cell then counts more than once.
+    const sum = new Map<number, number>();
+    cells.forEach((cell, i) => sum.set(cell, (sum.get(cell) ?? 0) + weights[i]!));
+    found.rows.push({ cells: [...sum.keys()], weights: [...sum.values()], limitMm });
   };
   for (const direction of LATTICE)
     visitLattice(grid, now, direction, (run) => {
