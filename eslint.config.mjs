@@ -16,7 +16,7 @@ const CORE_PARTS = {
   soundness: ['units', 'figures', 'room', 'layers'],
   stripout: ['units', 'figures', 'room', 'coverings', 'layers', 'hazards', 'soundness'],
   flat: ['units', 'room', 'coverings'],
-  levelling: ['units', 'room', 'coverings', 'flat'],
+  levelling: ['units', 'figures', 'room', 'coverings', 'flat'],
   verdict: [
     'units',
     'figures',

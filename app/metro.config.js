@@ -8,6 +8,9 @@ const commonJs = new Set(['class-validator', 'class-transformer']);
 const original = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, name, platform) => {
   if (commonJs.has(name)) return { type: 'sourceFile', filePath: require.resolve(name) };
+  // The solver looks for Node only when it runs there; its wasm file is served beside the app.
+  if (name === 'highs') return { type: 'sourceFile', filePath: require.resolve('highs') };
+  if (name.startsWith('node:')) return { type: 'empty' };
   // Phone number metadata: 150 kB behind a validator we do not use.
   if (name.startsWith('libphonenumber-js')) return { type: 'empty' };
   return (original ?? context.resolveRequest)(context, name, platform);

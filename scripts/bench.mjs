@@ -9,7 +9,7 @@ await install();
 await buildApp();
 await buildServer();
 const esbuild = await import('esbuild');
-for (const name of ['core', 'strip', 'drying', 'api', 'redraw', 'drag', 'evidence']) {
+for (const name of ['core', 'levelling', 'strip', 'drying', 'api', 'redraw', 'drag', 'evidence']) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
     outfile: join(ROOT, `dist/bench/${name}.mjs`),
@@ -18,10 +18,11 @@ for (const name of ['core', 'strip', 'drying', 'api', 'redraw', 'drag', 'evidenc
     target: 'node20',
     format: 'esm',
     logLevel: 'error',
-    external: ['@playwright/test'],
+    external: ['@playwright/test', 'highs'],
   });
 }
 await run(process.execPath, ['dist/bench/core.mjs']);
+await run(process.execPath, ['dist/bench/levelling.mjs']);
 await run(process.execPath, ['dist/bench/strip.mjs']);
 await run(process.execPath, ['dist/bench/drying.mjs']);
 const data = mkdtempSync(join(tmpdir(), 'maquette-bench-'));

@@ -1,7 +1,7 @@
 // Steps the commands share: install what is missing, build the app and the server. No dependencies: runs before npm ci.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -134,7 +134,9 @@ export async function buildApp() {
         quiet: true,
         env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' },
       });
-      if (result.code === 0) writeServiceWorker(join(ROOT, 'dist/app'));
+      if (result.code !== 0) return result;
+      copyFileSync(join(ROOT, 'node_modules/highs/build/highs.wasm'), join(ROOT, 'dist/app/highs.wasm'));
+      writeServiceWorker(join(ROOT, 'dist/app'));
       return result;
     },
   );

@@ -1,5 +1,5 @@
-import { gapMap, gridOver, heightsOver, judgeFlat, flatMemo, krige, stationsOf, type Grid } from '@maquette/core/flat';
-import { planLevelling } from '@maquette/core/levelling';
+import { gapMap, gridOver, heightsOver, judgeFlat, flatMemo, krige, stationsOf, type FlatState, type Grid } from '@maquette/core/flat';
+import { certify, smallestFill } from '@maquette/core/levelling';
 import { outlineOf, rectangleWalls, type Plan } from '@maquette/core/room';
 
 const rule = { gapMm: 3, edgeMm: 2000 };
@@ -58,6 +58,14 @@ function plainScan(grid: Grid, h: Float64Array, window: number): number {
     }
   }
   return worst;
+}
+
+/** The smallest fill of a judged floor and its certificate. */
+function levelled({ judged, surfaceMm, rules }: FlatState): void {
+  const wanted = rules.map((result) => result.rule);
+  const { fillMm } = smallestFill(judged, surfaceMm, wanted);
+  const after = surfaceMm.map((z, cell) => z + fillMm[cell]!);
+  for (const one of wanted) certify(judged, after, one);
 }
 
 export function coreBench(): string[] {
@@ -125,7 +133,7 @@ export function coreBench(): string[] {
   );
   const state = judgeFlat(room, facts(readings.length), [rule])!;
   lines.push(
-    `Smallest fill with certificate, 40 m2, 36 directions: ${timed(() => void planLevelling(state, [state.rules[0]!.rule], false), 3).toFixed(0)} ms`,
+    `Smallest fill with certificate, 40 m2, 36 directions: ${timed(() => levelled(state), 3).toFixed(0)} ms`,
   );
   return lines;
 }

@@ -17,7 +17,7 @@ interface Tried {
 }
 
 /** Levelling of fourteen invented floors of 40 m2: live plan against the tighter programme, each certified. */
-export async function levellingBench(): Promise<string[]> {
+async function levellingBench(): Promise<string[]> {
   const open = highsModels(await loadHighs());
   const tried = INVENTED_FLOORS.map((floor): Tried => {
     const { grid, heights } = floorOf(floor);
@@ -67,3 +67,5 @@ export async function levellingBench(): Promise<string[]> {
 
 const share = (value: number, of: number) => (of > 0 ? `${((value / of - 1) * 100).toFixed(1)} %` : '-');
 const median = (list: number[]) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
+
+for (const line of await levellingBench()) console.log(line);

@@ -3,7 +3,7 @@ import { entryPoint, planOf, type BaseKind, type Plan, type RoomFacts } from './
 import { mayDo, type Gate } from './hazards/index.ts';
 import { fromTheTop } from './layers/index.ts';
 import { judgeFlat, stationsOf, type FlatFacts, type FlatMemo, type FlatState, type Station } from './flat/index.ts';
-import { planLevelling, type LevellingPlan } from './levelling/index.ts';
+import { levellingJob, planLevelling, type KeepOff, type LevellingJob, type LevellingPlan } from './levelling/index.ts';
 import {
   laidOver,
   layersLeft,
@@ -15,7 +15,7 @@ import {
   type StripPlan,
 } from './stripout/index.ts';
 import { judgeDamp, NO_DAMP_FACTS, type DampContext, type DampFacts, type DampState } from './damp/index.ts';
-import type { SoundFacts } from './soundness/index.ts';
+import type { Mark, SoundFacts } from './soundness/index.ts';
 import {
   dampCriteria,
   flatCriteria,
@@ -141,13 +141,53 @@ function surfaceGatesOf(context: StripContext, strip: StripPlan): RoomAssessment
   return { grind: mayDo(context.hazards, 'grind', target), prime: mayDo(context.hazards, 'prime', target) };
 }
 
-/** Treatments for a judged room: levelling today. Null where nothing has been read, or when stopped. */
+/** What levelling of a judged room is planned from, or null where nothing has been read. */
+export function levellingOf(
+  assessment: RoomAssessment,
+  facts: AllRoomFacts,
+  card: CoveringCard,
+): { job: LevellingJob; state: FlatState } | null {
+  const { flat: state, plan, surfaceGates, laidOver: over } = assessment;
+  if (!state) return null;
+  const job = levellingJob({
+    room: facts.room,
+    plan,
+    state,
+    rules: card.rules,
+    figures: facts.strip?.figures ?? [],
+    keepOff: keptOff(facts.sound?.marks ?? []),
+    gates: { grind: surfaceGates.grind.allowed, prime: surfaceGates.prime.allowed },
+    laidOver: over,
+  });
+  return { job, state };
+}
+
+/** How far a marked point or line keeps work off, where no size is given, mm. */
+const KEEP_OFF_MM = 100;
+
+/** Places marked to be kept off by the grinder or by compound. */
+function keptOff(marks: readonly Mark[]): KeepOff[] {
+  return marks.flatMap((mark): KeepOff[] => {
+    if (mark.kind !== 'no-grind' && mark.kind !== 'no-fill') return [];
+    const { shape, sizeMm } = mark;
+    return [
+      {
+        what: mark.kind === 'no-grind' ? 'grind' : 'fill',
+        shape,
+        points: shape === 'point' ? [mark] : mark.points,
+        reachMm: sizeMm === null ? (shape === 'area' ? 0 : KEEP_OFF_MM) : sizeMm / 2,
+      },
+    ];
+  });
+}
+
+/** The first ways to level a judged room. Null where nothing has been read, or when stopped. */
 export function planRoom(
   assessment: RoomAssessment,
   facts: AllRoomFacts,
   card: CoveringCard,
   shouldStop?: () => boolean,
 ): LevellingPlan | null {
-  return assessment.flat ? planLevelling(assessment.flat, card.rules, facts.room.contactsOnly, shouldStop) : null;
+  const work = levellingOf(assessment, facts, card);
+  return work ? planLevelling(work.job, work.state, shouldStop) : null;
 }
-export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';

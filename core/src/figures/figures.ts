@@ -1,24 +1,12 @@
-/** A default of the trade: what it is, its value, the range taken, and where it comes from. Editable per job. */
-export interface FigureSpec {
-  words: string;
-  value: number;
-  unit: string;
-  min: number;
-  max: number;
-  source: string;
-}
+import { figure, PRICE, type FigureSpec } from './figure.ts';
+import { LEVELLING_FIGURES } from './levelling-figures.ts';
 
-const USUAL = 'Usual figure of the trade; your own timing wins.';
 const SAFE = 'Common lifting guidance; the employer’s rules win.';
 const SHEET = 'Usual figure; the maker’s sheet wins.';
-const PRICE = 'Invented price to compare with; put in your own.';
 
-function figure(words: string, value: number, unit: string, min: number, max: number, source = USUAL): FigureSpec {
-  return { words, value, unit, min, max, source };
-}
-
-/** Every default of strip-out by name. A job's own figure of the same name takes its place. */
+/** Every default by name. A job's own figure of the same name takes its place. */
 export const FIGURES = {
+  ...LEVELLING_FIGURES,
   'carry-kg': figure('Heaviest piece one person carries', 25, 'kg', 5, 60, SAFE),
   'piece-mm': figure('Longest side of a sawn piece', 1200, 'mm', 300, 3000),
   'strip-wide-mm': figure('Width of a carpet or sheet strip', 1000, 'mm', 300, 2000),

@@ -1,1 +1,3 @@
+export * from './figure.ts';
 export * from './figures.ts';
+export * from './levelling-figures.ts';

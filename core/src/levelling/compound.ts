@@ -1,3 +1,5 @@
+import { LEVELLING_FIGURES, type FigureSpec, type OwnFigure } from '../figures/index.ts';
+
 /** A levelling product as its bag describes it. Generic kinds with invented figures inside the usual ranges. */
 export interface CompoundCard {
   id: string;
@@ -6,10 +8,17 @@ export interface CompoundCard {
   kgPerM2Mm: number;
   leastMm: number;
   mostPerLiftMm: number;
-  /** Whether it may be drawn out to nothing at its edge. */
+  /** Whether it may be drawn out to nothing at its edge; what does is spread by trowel, the others flow out level. */
   feathers: boolean;
   bagKg: number;
   waterLPerKg: number;
+  /** In the job's own money. */
+  bagCost: number;
+  potLifeMin: number;
+  walkH: number;
+  /** Hours until it may be covered up to 5 mm deep, and more for each further mm; 20 °C, 65 %RH. */
+  coverH: number;
+  coverHPerMm: number;
   source: string;
 }
 
@@ -25,6 +34,11 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
     feathers: true,
     bagKg: 20,
     waterLPerKg: 0.22,
+    bagCost: 24,
+    potLifeMin: 20,
+    walkH: 1,
+    coverH: 6,
+    coverHPerMm: 1,
     source: GENERIC,
   },
   {
@@ -36,6 +50,11 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
     feathers: false,
     bagKg: 25,
     waterLPerKg: 0.22,
+    bagCost: 28,
+    potLifeMin: 18,
+    walkH: 3,
+    coverH: 24,
+    coverHPerMm: 8,
     source: GENERIC,
   },
   {
@@ -47,6 +66,11 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
     feathers: false,
     bagKg: 25,
     waterLPerKg: 0.2,
+    bagCost: 31,
+    potLifeMin: 20,
+    walkH: 4,
+    coverH: 24,
+    coverHPerMm: 8,
     source: GENERIC,
   },
   {
@@ -58,12 +82,63 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
     feathers: false,
     bagKg: 20,
     waterLPerKg: 0.24,
+    bagCost: 34,
+    potLifeMin: 20,
+    walkH: 3,
+    coverH: 24,
+    coverHPerMm: 8,
     source: GENERIC,
   },
 ];
 
-/** Share added for what stays in the bucket. */
-export const WASTE_SHARE = 0.05;
+/** What of a product can be changed for a job, with the range taken. */
+const COMPOUND_FIGURES = {
+  kgPerM2Mm: { words: 'covers', unit: 'kg/(m² mm)', min: 0.5, max: 3 },
+  leastMm: { words: 'least thickness', unit: 'mm', min: 0, max: 20 },
+  mostPerLiftMm: { words: 'most in one lift', unit: 'mm', min: 1, max: 100 },
+  bagKg: { words: 'bag', unit: 'kg', min: 1, max: 50 },
+  bagCost: { words: 'price of a bag', unit: '', min: 0, max: 500 },
+  waterLPerKg: { words: 'mixing water', unit: 'l/kg', min: 0.05, max: 0.6 },
+  potLifeMin: { words: 'pot life', unit: 'min', min: 3, max: 120 },
+  walkH: { words: 'walk on after', unit: 'h', min: 0.5, max: 72 },
+  coverH: { words: 'cover after, up to 5 mm', unit: 'h', min: 0.5, max: 336 },
+  coverHPerMm: { words: 'and for each mm more', unit: 'h', min: 0, max: 72 },
+} as const;
+
+/** Figures of one product by the name a job keeps its own under. */
+export function compoundFigures(compound: CompoundCard): [name: string, spec: FigureSpec][] {
+  return (Object.keys(COMPOUND_FIGURES) as (keyof typeof COMPOUND_FIGURES)[]).map((field) => [
+    `compound/${compound.id}/${field}`,
+    {
+      ...COMPOUND_FIGURES[field],
+      words: `${compound.name}: ${COMPOUND_FIGURES[field].words}`,
+      value: compound[field],
+      source: compound.source,
+    },
+  ]);
+}
+
+/** The shipped products with a job's own figures put in. */
+export function compoundsOf(own: readonly OwnFigure[]): CompoundCard[] {
+  const byName = new Map(own.map((f) => [f.name, f.value]));
+  return SHIPPED_COMPOUNDS.map((compound) => ({
+    ...compound,
+    ...Object.fromEntries(
+      Object.keys(COMPOUND_FIGURES).flatMap((field) => {
+        const value = byName.get(`compound/${compound.id}/${field}`);
+        return value === undefined ? [] : [[field, value]];
+      }),
+    ),
+  }));
+}
+
+/** Hours until a depth may be covered: a first stretch up to 5 mm, then by the mm. At 20 °C and 65 %RH. */
+export function coverHours(compound: CompoundCard, deepestMm: number): number {
+  return compound.coverH + Math.max(0, deepestMm - 5) * compound.coverHPerMm;
+}
+
+/** Share added for what stays in the bucket, where the job names none. */
+const WASTE_SHARE = LEVELLING_FIGURES['waste-pct'].value / 100;
 
 export interface CompoundNeed {
   compound: CompoundCard;
@@ -79,8 +154,14 @@ export interface CompoundNeed {
  * Bags of one product for a volume whose depth runs from `thinnestMm` to `deepestMm`.
  * Mass = volume in litres (m2 x mm) x kg per m2 and mm, plus waste; bags are rounded up once, not per patch.
  */
-export function needOf(compound: CompoundCard, volumeL: number, thinnestMm: number, deepestMm: number): CompoundNeed {
-  const massKg = volumeL * compound.kgPerM2Mm * (1 + WASTE_SHARE);
+export function needOf(
+  compound: CompoundCard,
+  volumeL: number,
+  thinnestMm: number,
+  deepestMm: number,
+  wasteShare = WASTE_SHARE,
+): CompoundNeed {
+  const massKg = volumeL * compound.kgPerM2Mm * (1 + wasteShare);
   const lifts = Math.max(1, Math.ceil(deepestMm / compound.mostPerLiftMm - 1e-9));
   const tooThin = !compound.feathers && thinnestMm < compound.leastMm - 1e-9;
   return {
@@ -89,10 +170,13 @@ export function needOf(compound: CompoundCard, volumeL: number, thinnestMm: numb
     bags: Math.ceil(massKg / compound.bagKg - 1e-9),
     waterL: massKg * compound.waterLPerKg,
     lifts,
-    unsuited: tooThin
-      ? `needs ${compound.leastMm} mm everywhere: it does not feather`
-      : lifts > 3
-        ? `would take ${lifts} lifts`
-        : null,
+    unsuited:
+      compound.feathers && thinnestMm > 0
+        ? 'is spread by trowel: it does not flow out level'
+        : tooThin
+          ? `needs ${compound.leastMm} mm everywhere: it does not feather`
+          : lifts > 3
+            ? `would take ${lifts} lifts`
+            : null,
   };
 }

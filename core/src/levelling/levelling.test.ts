@@ -1,5 +1,6 @@
-import { gapMap, judgeFlat, stationsOf } from '../flat/index.ts';
-import { factsAt, gridOver, heightsFrom, randomFloor, rectanglePlan } from '../flat/invented.ts';
+import { gapMap } from '../flat/index.ts';
+import { gridOver, heightsFrom, randomFloor, rectanglePlan } from '../flat/invented.ts';
+import { inventedLevelling, inventedRoom } from './invented-job.ts';
 import { certify, needOf, patchesOf, planLevelling, pourToPlane, SHIPPED_COMPOUNDS, smallestFill } from './index.ts';
 
 const rule = { gapMm: 3, edgeMm: 2000 };
@@ -48,19 +49,15 @@ test('less fill would not do: taking a tenth of a millimetre off any patch break
 });
 
 test('a ridge that only rocks gets no fill and says that filling is not the cure', () => {
-  const plan = rectanglePlan(5000, 3000);
-  const stations = stationsOf(plan, 600, [], [], { xMm: 0, yMm: 0 });
-  const state = judgeFlat(
-    plan,
-    factsAt(stations, (x) => -4 * (x - 2.5) ** 2),
-    [rule],
-  )!;
-  const planned = planLevelling(state, [rule], false)!;
+  const ridge = (x: number) => -4 * (x - 2.5) ** 2;
+  const { job, state } = inventedLevelling(inventedRoom(5000, 3000), ridge);
+  const planned = planLevelling(job, state)!;
   expect(planned.fill.holds).toBe(false);
   expect(planned.fill.rocking!.kind).toBe('crown');
-  expect(planned.fill.volumeL).toBeLessThan(1);
+  expect(planned.fill.fillL).toBeLessThan(1);
   expect(planned.nothingToDo).toBe(false);
-  expect(planLevelling(state, [rule], true)!.fill.holds).toBe(true);
+  const contacts = inventedLevelling(inventedRoom(5000, 3000, { contactsOnly: true }), ridge);
+  expect(planLevelling(contacts.job, contacts.state)!.fill.holds).toBe(true);
 });
 
 test('patches add up to the fill, are lettered by size and outline the wet cells', () => {

@@ -5,6 +5,7 @@ import { certify, type Certificate } from './certificate.ts';
 import { coarsen, sampled, type Coarse } from './coarse.ts';
 import { brokenCuts } from './cuts.ts';
 import { smallestFill } from './fill.ts';
+import { trimmed } from './trim.ts';
 import {
   latticeProgramme,
   litreRates,
@@ -55,8 +56,8 @@ const SHARED_OVER = 3;
 
 /**
  * Fill and grinding mixed at the least cost (flatness definitions, section 3). The change is carried from nodes farther apart
- * than the cells, but every row comes from the judgement grid in the certificate's own directions: the programme's solution
- * holds as it stands, and only what arithmetic leaves is filled. Null when the limits of depth leave no solution.
+ * than the cells, but every row comes from the judgement grid in the certificate's own directions, so that the programme's
+ * solution all but holds as it stands. What no edge asks for between the nodes is taken off, and what is left over filled. Null when the limits of depth leave no solution.
  */
 export function mixedChange(
   grid: Grid,
@@ -71,7 +72,9 @@ export function mixedChange(
   const carry = carryOf(coarse, grid);
   const count = coarse.grid.inside.length;
   const perL = litreRates(rates, SPREAD_OVER_MM);
-  const tight = tightened(rules);
+  // Where nothing may be filled the last fill has no say: there the programme itself has to keep the whole rule.
+  const everywhere = limits.fillMm.every((mm, cell) => !grid.inside[cell] || mm > LEFT_MM);
+  const tight = tightened(rules, everywhere ? 0 : LEFT_MM);
   const cuts = (change: Float64Array, stride: number, first: number) =>
     brokenCuts(grid, heights, carried(carry, change), tight, carry, {
       contactsOnly,
@@ -99,15 +102,11 @@ export function mixedChange(
     carry,
     solved.fillMm.map((f, node) => f - solved.grindMm[node]!),
   );
-  const left = smallestFill(
-    grid,
-    heights.map((z, cell) => z + change[cell]!),
-    rules,
-    CERTIFIED_DIRECTIONS,
-    options.shouldStop,
-    !contactsOnly,
-  );
-  const now = heights.map((z, cell) => z + change[cell]! + left.fillMm[cell]!);
+  const ground = heights.map((z, cell) => z + Math.min(0, change[cell]!));
+  const raised = change.map((x, cell) => (grid.inside[cell] ? Math.max(0, x) : 0));
+  const lean = trimmed(grid, ground, raised, rules, contactsOnly).map((f, cell) => ground[cell]! + f);
+  const { fillMm: last } = smallestFill(grid, lean, rules, CERTIFIED_DIRECTIONS, options.shouldStop, !contactsOnly);
+  const now = lean.map((z, cell) => z + last[cell]!);
   const certificates = rules.map((rule) => certify(grid, now, rule, contactsOnly));
   const fill = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, z - heights[cell]!) : 0));
   const grind = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, heights[cell]! - z) : 0));

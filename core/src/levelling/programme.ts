@@ -84,8 +84,8 @@ export function latticeProgramme(
 }
 
 /** Rules asked for less the tolerance they are met within. */
-export function tightened(rules: readonly FlatnessRule[]): FlatnessRule[] {
-  return rules.map((rule) => ({ ...rule, gapMm: rule.gapMm - PROGRAMME_TOLERANCE_MM }));
+export function tightened(rules: readonly FlatnessRule[], marginMm = 0): FlatnessRule[] {
+  return rules.map((rule) => ({ ...rule, gapMm: rule.gapMm - PROGRAMME_TOLERANCE_MM - marginMm }));
 }
 
 /**

@@ -22,6 +22,8 @@ export const MARK_KINDS = [
   'lippage',
   'damp',
   'insect',
+  'no-grind',
+  'no-fill',
   'other',
 ] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
@@ -47,8 +49,13 @@ export const MARK_WORDS: Record<MarkKind, string> = {
   lippage: 'Lip between tiles or panels',
   damp: 'Wet',
   insect: 'Insect damage',
+  'no-grind': 'Keep the grinder off',
+  'no-fill': 'Keep compound off',
   other: 'Something else',
 };
+
+/** Marks that find no damage: levelling works round them. */
+export const KEEP_OFF_KINDS: readonly MarkKind[] = ['no-grind', 'no-fill'];
 
 export const MARK_SHAPES = ['point', 'line', 'area'] as const;
 export type MarkShape = (typeof MARK_SHAPES)[number];
@@ -75,6 +82,8 @@ export const USUAL_SHAPE: Record<MarkKind, MarkShape> = {
   lippage: 'line',
   damp: 'area',
   insect: 'area',
+  'no-grind': 'area',
+  'no-fill': 'line',
   other: 'point',
 };
 

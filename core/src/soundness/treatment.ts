@@ -145,6 +145,10 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
         words: 'Fresh dust or soft wood: treatment and strength are looked at first.',
         decides: 'timber treatment specialist; structural engineer where joists are touched',
       };
+    case 'no-grind':
+      return { verdict: 'lay', words: 'The levelling plan grinds nothing here.' };
+    case 'no-fill':
+      return { verdict: 'lay', words: 'The levelling plan pours and fills nothing here.' };
     default:
       return { verdict: 'measure', words: 'Say what it is, so that its treatment can be named.' };
   }

@@ -1,6 +1,6 @@
 import type { FigureOf } from '../figures/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
-import { MARK_WORDS, treatmentOf, walkOf, type SoundFacts } from '../soundness/index.ts';
+import { KEEP_OFF_KINDS, MARK_WORDS, treatmentOf, walkOf, type SoundFacts } from '../soundness/index.ts';
 import { placeWords } from './flat.ts';
 import { VERDICTS, type Criterion } from './words.ts';
 
@@ -16,7 +16,7 @@ export function soundCriteria(
   figure: FigureOf,
 ): Criterion[] {
   const open = facts.marks
-    .filter((mark) => !done.some((tick) => tick.key === markTick(mark.id)))
+    .filter((mark) => !KEEP_OFF_KINDS.includes(mark.kind) && !done.some((tick) => tick.key === markTick(mark.id)))
     .map((mark) => ({ mark, treatment: treatmentOf(mark, room, figure) }))
     .sort((a, b) => VERDICTS.indexOf(a.treatment.verdict) - VERDICTS.indexOf(b.treatment.verdict));
   const steps = walkOf(room, plan, facts.checks, figure('tap-mm'));

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isTimber, type RoomFacts } from '@maquette/core/room';
-import { MARK_KINDS, MARK_WORDS, USUAL_SHAPE, type MarkKind } from '@maquette/core/soundness';
+import { KEEP_OFF_KINDS, MARK_KINDS, MARK_WORDS, USUAL_SHAPE, type MarkKind } from '@maquette/core/soundness';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 
@@ -39,7 +39,9 @@ export function MarkKinds({
         ))}
         {!all ? <Button label="Other kinds" onPress={() => setAll(true)} /> : null}
       </ButtonRow>
-      {kind ? <Words size="small">{HOW[USUAL_SHAPE[kind]]}</Words> : null}
+      {kind ? (
+        <Words size="small">{`${KEEP_OFF_KINDS.includes(kind) ? 'Levelling will work round it. ' : ''}${HOW[USUAL_SHAPE[kind]]}`}</Words>
+      ) : null}
     </View>
   );
 }

@@ -1,0 +1,58 @@
+import { figure, PRICE, type FigureSpec } from './figure.ts';
+
+/** Rates, limits and prices the levelling planner works with. */
+export const LEVELLING_FIGURES = {
+  'grind-most-mm': figure(
+    'Ground off at most',
+    3,
+    'mm',
+    0,
+    5,
+    'Usual for sound concrete; deeper opens the aggregate and nears pipes.',
+  ),
+  'grind-pass-mm': figure('Taken off in one pass', 1, 'mm', 0.2, 3),
+  'grind-l-h': figure('Hand grinder with shroud takes off', 4, 'l/h', 0.2, 40),
+  'fill-most-mm': figure(
+    'Filled at most',
+    40,
+    'mm',
+    1,
+    100,
+    'Beyond it a screed or a raised floor is the cheaper way.',
+  ),
+  'door-fill-mm': figure(
+    'Filled at most at an opening',
+    8,
+    'mm',
+    0,
+    50,
+    'Doors and thresholds take up little; measure what clears.',
+  ),
+  'door-reach-mm': figure('An opening’s limit reaches in by', 150, 'mm', 0, 1000),
+  'touch-h-m2': figure('Vacuum, key and mark out each m² touched', 0.06, 'h/m²', 0, 1),
+  'primer-l-m2': figure(
+    'Primer',
+    0.12,
+    'l/m²',
+    0.02,
+    1,
+    'Usual on dense concrete; 0.2 on porous. The maker’s sheet wins.',
+  ),
+  'primer-cost-l': figure('Primer', 9, '/l', 0, 200, PRICE),
+  'primer-dry-h': figure('Primer dries in', 2, 'h', 0.2, 48, 'Usual 1 to 3 h; the maker’s sheet wins.'),
+  'bag-min': figure('Mixing and placing a bag', 8, 'min', 1, 60),
+  'waste-pct': figure('Added for what stays in the bucket', 5, '%', 0, 40),
+  mixers: figure('People mixing', 1, '', 1, 8, 'Change it to the crew you bring.'),
+  'wet-edge-min': figure(
+    'A wet edge can be joined for',
+    10,
+    'min',
+    2,
+    60,
+    'Usual in mild air; less when warm or draughty.',
+  ),
+  'ribbon-mm': figure('Width of one poured ribbon', 500, 'mm', 100, 2000),
+  'panel-mm': figure('Overlay panel', 6, 'mm', 3, 22),
+  'panel-cost-m2': figure('Overlay panel with fixings', 12, '/m²', 0, 200, PRICE),
+  'panel-h-m2': figure('Overlay panel laid and fixed', 0.28, 'h/m²', 0.05, 2),
+} as const satisfies Record<string, FigureSpec>;

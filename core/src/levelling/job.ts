@@ -1,0 +1,186 @@
+import type { FlatnessRule } from '../coverings/index.ts';
+import { figuresOf, type FigureOf, type OwnFigure } from '../figures/index.ts';
+import { cellAt, cellCentre, type FlatState, type Grid } from '../flat/index.ts';
+import {
+  contains,
+  distanceToSegmentMm,
+  fixtureOutline,
+  isTimber,
+  FIXTURES,
+  openingName,
+  pointOnWall,
+  type BaseKind,
+  type PointMm,
+  type RoomFacts,
+  type Plan,
+} from '../room/index.ts';
+import { compoundsOf, type CompoundCard } from './compound.ts';
+import type { PlanLimits, PlanRates } from './programme.ts';
+
+/** A place that may not be ground, or not be filled. */
+export interface KeepOff {
+  what: 'grind' | 'fill';
+  shape: 'point' | 'line' | 'area';
+  points: readonly PointMm[];
+  /** How far it reaches about its points or line, mm. */
+  reachMm: number;
+}
+
+/** Why a cell is held back, for telling which limit binds. */
+export type LimitName = 'grind-depth' | 'fill-depth' | 'opening' | 'keep-off' | 'fixture' | 'gate';
+
+export const LIMIT_WORDS: Record<LimitName, string> = {
+  'grind-depth': 'the depth that may be ground',
+  'fill-depth': 'the depth that may be filled',
+  opening: 'how far an opening lets the floor rise',
+  'keep-off': 'a place marked to keep off',
+  fixture: 'a flange or register that must stay clear',
+  gate: 'a hazard that forbids it',
+};
+
+/** An opening with the cells along it. */
+export interface OpeningCells {
+  id: string;
+  name: string;
+  cells: number[];
+}
+
+/** Everything levelling of one room is planned from. */
+export interface LevellingJob {
+  grid: Grid;
+  heights: Float64Array;
+  rules: readonly FlatnessRule[];
+  contactsOnly: boolean;
+  limits: PlanLimits;
+  /** Which limit holds each cell's fill and grinding. */
+  boundBy: { fill: LimitName[]; grind: LimitName[] };
+  compounds: CompoundCard[];
+  /** The product the programme prices a litre of fill by. */
+  priced: CompoundCard;
+  rates: PlanRates;
+  figure: FigureOf;
+  timber: boolean;
+  openings: OpeningCells[];
+  provisional: boolean;
+}
+
+export interface LevellingAsk {
+  room: RoomFacts;
+  plan: Plan;
+  state: FlatState;
+  rules: readonly FlatnessRule[];
+  figures: readonly OwnFigure[];
+  keepOff: readonly KeepOff[];
+  gates: { grind: boolean; prime: boolean };
+  laidOver: BaseKind;
+}
+
+/** How far a toilet flange or register stays clear of compound, mm. */
+const FIXTURE_CLEAR_MM = 30;
+
+/** Rates in money for a litre filled, a litre ground and a m2 touched (handbook arithmetic: kg, bags and hours of each). */
+export function ratesOf(compound: CompoundCard, figure: FigureOf): PlanRates {
+  const bagsPerL = (compound.kgPerM2Mm * (1 + figure('waste-pct') / 100)) / compound.bagKg;
+  const labour = figure('labour-h');
+  return {
+    fillPerL: bagsPerL * (compound.bagCost + (figure('bag-min') / 60) * labour),
+    grindPerL: labour / figure('grind-l-h'),
+    touchPerM2: figure('touch-h-m2') * labour + figure('primer-l-m2') * figure('primer-cost-l'),
+  };
+}
+
+/** Gathers what levelling is planned from: the judged surface, rules, rates, and limits for every cell. */
+export function levellingJob(ask: LevellingAsk): LevellingJob {
+  const { room, plan, state, figures, laidOver } = ask;
+  const figure = figuresOf(figures);
+  const compounds = compoundsOf(figures);
+  const grid = state.judged;
+  const timber = isTimber(laidOver);
+  const priced = compounds.find((c) => c.id === 'patching')!;
+  const openings = room.openings.map((opening): OpeningCells => {
+    const [a, b] = [opening.fromMm, opening.fromMm + opening.widthMm].map((at) =>
+      pointOnWall(plan.corners, opening.wall, at),
+    ) as [PointMm, PointMm];
+    return {
+      id: opening.id,
+      name: openingName(room, opening),
+      cells: cellsWithin(grid, a, b, figure('door-reach-mm')),
+    };
+  });
+  return {
+    grid,
+    heights: state.surfaceMm,
+    rules: state.rules.map((result) => result.rule).filter((rule) => ask.rules.includes(rule)),
+    contactsOnly: room.contactsOnly,
+    ...limitsOf(ask, grid, figure, openings),
+    compounds,
+    priced,
+    rates: ratesOf(priced, figure),
+    figure,
+    timber,
+    openings,
+    provisional: state.evidence.coveredShare < 0.99,
+  };
+}
+
+function limitsOf(
+  { room, keepOff, gates }: LevellingAsk,
+  grid: Grid,
+  figure: FigureOf,
+  openings: readonly OpeningCells[],
+): Pick<LevellingJob, 'limits' | 'boundBy'> {
+  const cells = grid.inside.length;
+  const limits: PlanLimits = {
+    fillMm: new Float64Array(cells).fill(gates.prime ? figure('fill-most-mm') : 0),
+    grindMm: new Float64Array(cells).fill(gates.grind ? figure('grind-most-mm') : 0),
+  };
+  const boundBy = {
+    fill: new Array<LimitName>(cells).fill(gates.prime ? 'fill-depth' : 'gate'),
+    grind: new Array<LimitName>(cells).fill(gates.grind ? 'grind-depth' : 'gate'),
+  };
+  const hold = (what: 'fill' | 'grind', cell: number, mm: number, why: LimitName) => {
+    const held = what === 'fill' ? limits.fillMm : limits.grindMm;
+    if (mm >= held[cell]!) return;
+    held[cell] = mm;
+    boundBy[what][cell] = why;
+  };
+  for (const { cells: along } of openings)
+    for (const cell of along) hold('fill', cell, figure('door-fill-mm'), 'opening');
+  for (const fixture of room.fixtures) {
+    if (FIXTURES[fixture.kind].standing !== 'hole' || fixture.kind === 'pipe') continue;
+    const outline = fixtureOutline(fixture, FIXTURE_CLEAR_MM);
+    eachCell(grid, (cell, x, y) => contains(outline, x, y) && hold('fill', cell, 0, 'fixture'));
+  }
+  for (const { what, shape, points, reachMm } of keepOff) {
+    const [first] = points;
+    if (!first) continue;
+    const ends = points.length > 1 ? points : [first, first];
+    eachCell(grid, (cell, x, y) => {
+      const near = ends.slice(1).some((b, i) => distanceToSegmentMm(x, y, ends[i]!, b) <= reachMm);
+      if (near || (shape === 'area' && contains(points, x, y))) hold(what, cell, 0, 'keep-off');
+    });
+  }
+  return { limits, boundBy };
+}
+
+function eachCell(grid: Grid, visit: (cell: number, xMm: number, yMm: number) => void): void {
+  for (let cell = 0; cell < grid.inside.length; cell++) {
+    if (!grid.inside[cell]) continue;
+    const { xMm, yMm } = cellCentre(grid, cell);
+    visit(cell, xMm, yMm);
+  }
+}
+
+function cellsWithin(grid: Grid, a: PointMm, b: PointMm, reachMm: number): number[] {
+  const found: number[] = [];
+  eachCell(grid, (cell, x, y) => {
+    if (distanceToSegmentMm(x, y, a, b) <= reachMm) found.push(cell);
+  });
+  return found;
+}
+
+/** What a map says at a place of the plan, mm; 0 off the floor. */
+export function mapAt(grid: Grid, values: Float64Array, at: PointMm): number {
+  const cell = cellAt(grid, at.xMm, at.yMm);
+  return cell < 0 || !grid.inside[cell] ? 0 : values[cell]!;
+}

@@ -1,0 +1,145 @@
+import { certify, type Certificate } from './certificate.ts';
+import { coverHours, needOf, type CompoundCard, type CompoundNeed } from './compound.ts';
+import type { LevellingJob } from './job.ts';
+import { amounts } from './mixed.ts';
+import { patchesOf, type Patch } from './patches.ts';
+import type { Change } from './programme.ts';
+import type { Placement } from '../flat/index.ts';
+
+/** Ways a programme or a fill leads to; pours to a plane and panels are worked out apart. */
+export const WAYS = ['mixed', 'fill', 'grind'] as const;
+export type WayId = (typeof WAYS)[number];
+
+/** One line of a cost, as it is worked out: how much of what at which rate. */
+export interface CostLine {
+  words: string;
+  amount: number;
+  unit: string;
+  rate: number;
+  cost: number;
+}
+
+/** How far the floor rises at an opening, mm: negative where it is taken down. */
+export interface OpeningRise {
+  id: string;
+  name: string;
+  leastMm: number;
+  mostMm: number;
+}
+
+/** A way of making the floor keep its rules, worked out to bags, hours and money, and certified. */
+export interface Way {
+  id: WayId;
+  /** Places to fill, A, B ..., and to grind, G1, G2 ... */
+  patches: Patch[];
+  grinding: Patch[];
+  fillL: number;
+  grindL: number;
+  touchedM2: number;
+  deepestFillMm: number;
+  deepestGrindMm: number;
+  /** Products for this fill, the one that suits and costs least first; empty where nothing is filled. */
+  needs: CompoundNeed[];
+  primerL: number;
+  cost: number;
+  costLines: CostLine[];
+  hours: number;
+  /** Hours before the floor may be covered: primer, compound. */
+  dryH: number;
+  rises: OpeningRise[];
+  certificates: Certificate[];
+  /** Rocking left over the rule: filling alone is not the cure there. */
+  rocking: Placement | null;
+  holds: boolean;
+  change: Change;
+}
+
+/** Thinner than this is not worked, mm. */
+const WORKED_MM = 0.05;
+
+/** Works a change of the floor out: patches, bags, cost, hours, drying, rise at each opening; re-checked at 36 directions. */
+export function wayOf(job: LevellingJob, id: WayId, change: Change, thinnestMm = 0): Way {
+  const { grid, heights, rules, contactsOnly } = job;
+  const after = heights.map((z, cell) => z + change.fillMm[cell]! - change.grindMm[cell]!);
+  const certificates = rules.map((rule) => certify(grid, after, rule, contactsOnly));
+  const patches = patchesOf(grid, change.fillMm);
+  const grinding = patchesOf(grid, change.grindMm).map((area, i) => ({ ...area, label: `G${i + 1}` }));
+  const { fillL, grindL, touchedM2 } = amounts(grid, change.fillMm, change.grindMm);
+  const deepestFillMm = Math.max(0, ...patches.map((p) => p.deepestMm));
+  const needs = fillL > 0 ? needsFor(job, fillL, thinnestMm, deepestFillMm) : [];
+  const priced = costOf(job, { fillL, grindL, touchedM2, need: needs[0] ?? null });
+  return {
+    id,
+    patches,
+    grinding,
+    fillL,
+    grindL,
+    touchedM2,
+    deepestFillMm,
+    deepestGrindMm: Math.max(0, ...grinding.map((p) => p.deepestMm)),
+    needs,
+    ...priced,
+    dryH: needs[0] ? job.figure('primer-dry-h') + coverHours(needs[0].compound, deepestFillMm) : 0,
+    rises: risesOf(job, change),
+    certificates,
+    rocking: contactsOnly ? null : (certificates.find((c) => !c.crownHolds)?.worstCrown ?? null),
+    holds: certificates.every((certificate) => certificate.holds),
+    change,
+  };
+}
+
+/** Needs of every product for a volume: those that suit first, the cheapest of them at the top. */
+export function needsFor(job: LevellingJob, volumeL: number, thinnestMm: number, deepestMm: number): CompoundNeed[] {
+  const waste = job.figure('waste-pct') / 100;
+  const cost = ({ compound, bags }: CompoundNeed) => bags * compound.bagCost;
+  // The fibre product gives with boards: on timber it leads wherever it suits, elsewhere it comes last.
+  const turn = (compound: CompoundCard) => Number((compound.id === 'fibre-levelling') !== job.timber);
+  return job.compounds
+    .map((compound) => needOf(compound, volumeL, thinnestMm, deepestMm, waste))
+    .sort(
+      (a, b) =>
+        Number(a.unsuited !== null) - Number(b.unsuited !== null) ||
+        turn(a.compound) - turn(b.compound) ||
+        cost(a) - cost(b),
+    );
+}
+
+/** Cost of materials and hours, line by line, so that each can be traced. */
+export function costOf(
+  { figure }: LevellingJob,
+  { fillL, grindL, touchedM2, need }: { fillL: number; grindL: number; touchedM2: number; need: CompoundNeed | null },
+): Pick<Way, 'cost' | 'costLines' | 'hours' | 'primerL'> {
+  const labour = figure('labour-h');
+  const primerL = fillL > 0 ? touchedM2 * figure('primer-l-m2') : 0;
+  const mixingH = need ? (need.bags * figure('bag-min')) / 60 : 0;
+  const grindingH = grindL / figure('grind-l-h');
+  const touchH = touchedM2 * figure('touch-h-m2');
+  const days = Math.ceil((grindingH + 1e-9) / figure('hours-a-day'));
+  const line = (words: string, amount: number, unit: string, rate: number): CostLine[] =>
+    amount > 0 ? [{ words, amount, unit, rate, cost: amount * rate }] : [];
+  const costLines = [
+    ...(need ? line(need.compound.name, need.bags, 'bags', need.compound.bagCost) : []),
+    ...line('Primer', primerL, 'l', figure('primer-cost-l')),
+    ...line('Mixing and placing', mixingH, 'h', labour),
+    ...line('Grinding', grindingH, 'h', labour),
+    ...line('Vacuum, key and mark out', touchH, 'h', labour),
+    ...(grindL > 0 ? line('Grinder and extractor', days, 'days', figure('grinder-day') + figure('extractor-day')) : []),
+  ];
+  return {
+    primerL,
+    hours: mixingH + grindingH + touchH,
+    costLines,
+    cost: costLines.reduce((sum, { cost }) => sum + cost, 0),
+  };
+}
+
+/** What a change does at each opening. */
+export function risesOf({ openings }: LevellingJob, { fillMm, grindMm }: Change): OpeningRise[] {
+  return openings.map(({ id, name, cells }) => {
+    const rises = cells.map((cell) => {
+      const rise = fillMm[cell]! - grindMm[cell]!;
+      return Math.abs(rise) < WORKED_MM ? 0 : rise;
+    });
+    return { id, name, leastMm: Math.min(0, ...rises), mostMm: Math.max(0, ...rises) };
+  });
+}

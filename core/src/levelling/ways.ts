@@ -1,0 +1,116 @@
+import { cellCentre } from '../flat/index.ts';
+import { smallestFill } from './fill.ts';
+import { LIMIT_WORDS, type LevellingJob, type LimitName } from './job.ts';
+import { mixedChange, type MixedChange } from './mixed.ts';
+import type { PlanLimits, ProgrammeOptions } from './programme.ts';
+import { wayOf, type Way, type WayId } from './way.ts';
+
+/** Why a way cannot be gone: the limit that binds, and the place where it would have to give most. */
+export interface Refusal {
+  limit: LimitName;
+  words: string;
+  /** Plan place, and how much more than the limit it would take there, mm. */
+  at: [number, number];
+  overMm: number;
+}
+
+export interface Programmed {
+  id: WayId;
+  way: Way | null;
+  refusal: Refusal | null;
+  /** Cost by the programme's own linear rates, and what nothing on the same nodes can go under. */
+  linearCost: number;
+  boundCost: number;
+  nodesMm: number;
+  rounds: number;
+  rows: number;
+  settled: boolean;
+}
+
+/** Which of filling and grinding a programmed way may use. */
+const USES: Record<WayId, { fill: boolean; grind: boolean }> = {
+  mixed: { fill: true, grind: true },
+  fill: { fill: true, grind: false },
+  grind: { fill: false, grind: true },
+};
+
+/** Nodes of the live programme stand this many cells apart, and of the tighter one. */
+export const NODES_APART = { live: 4, tighter: 2 } as const;
+
+/** The cheapest way by fill, grinding or both that keeps every rule within its limits; or which limit refuses it, and where. */
+export function programmedWay(job: LevellingJob, id: WayId, every: number, options: ProgrammeOptions): Programmed {
+  const limits = limitsFor(job.limits, USES[id]);
+  const solve = (within: PlanLimits) =>
+    mixedChange(job.grid, job.heights, job.rules, job.rates, within, {
+      ...options,
+      contactsOnly: job.contactsOnly,
+      every,
+    });
+  const solved = solve(limits);
+  const nodesMm = every * job.grid.cellMm;
+  if (!solved)
+    return {
+      id,
+      way: null,
+      refusal: options.shouldStop?.() ? null : refusalOf(job, id, limits, solve),
+      linearCost: 0,
+      boundCost: 0,
+      nodesMm,
+      rounds: 0,
+      rows: 0,
+      settled: false,
+    };
+  const { linearCost, boundCost, rounds, rows, settled, holds } = solved;
+  const way = wayOf(job, id, solved);
+  return {
+    id,
+    way: { ...way, holds: way.holds && holds },
+    refusal: null,
+    linearCost,
+    boundCost,
+    nodesMm,
+    rounds,
+    rows,
+    settled,
+  };
+}
+
+function limitsFor({ fillMm, grindMm }: PlanLimits, uses: { fill: boolean; grind: boolean }): PlanLimits {
+  return {
+    fillMm: uses.fill ? fillMm : new Float64Array(fillMm.length),
+    grindMm: uses.grind ? grindMm : new Float64Array(grindMm.length),
+  };
+}
+
+/** Solved again with depths set free: where it then goes farthest past a limit, that limit is the one that refuses. */
+function refusalOf(
+  { grid, limits, boundBy }: LevellingJob,
+  id: WayId,
+  asked: PlanLimits,
+  solve: (limits: PlanLimits) => MixedChange | null,
+): Refusal | null {
+  const free = limits.fillMm.map(() => Infinity);
+  const freed = solve({ fillMm: USES[id].fill ? free : asked.fillMm, grindMm: USES[id].grind ? free : asked.grindMm });
+  if (!freed) return null;
+  let worst: { cell: number; overMm: number; what: 'fill' | 'grind' } | null = null;
+  for (let cell = 0; cell < free.length; cell++) {
+    if (!grid.inside[cell]) continue;
+    for (const what of ['fill', 'grind'] as const) {
+      const overMm =
+        (what === 'fill' ? freed.fillMm : freed.grindMm)[cell]! -
+        (what === 'fill' ? asked.fillMm : asked.grindMm)[cell]!;
+      if (overMm > (worst?.overMm ?? 0)) worst = { cell, overMm, what };
+    }
+  }
+  if (!worst) return null;
+  const limit = boundBy[worst.what][worst.cell]!;
+  const { xMm, yMm } = cellCentre(grid, worst.cell);
+  return { limit, words: LIMIT_WORDS[limit], at: [xMm, yMm], overMm: worst.overMm };
+}
+
+/** The smallest fill against gaps, at once: what fill alone does, whether or not an edge still rocks after it. */
+export function smallestFillWay(job: LevellingJob, shouldStop?: () => boolean): Way | null {
+  const { fillMm, settled } = smallestFill(job.grid, job.heights, job.rules, undefined, shouldStop);
+  if (!settled && shouldStop?.()) return null;
+  return wayOf(job, 'fill', { fillMm, grindMm: new Float64Array(fillMm.length) });
+}
