@@ -145,7 +145,6 @@ function surfaceGatesOf(context: StripContext, strip: StripPlan): RoomAssessment
 export function levellingOf(
   assessment: RoomAssessment,
   facts: AllRoomFacts,
-  card: CoveringCard,
 ): { job: LevellingJob; state: FlatState } | null {
   const { flat: state, plan, surfaceGates, laidOver: over } = assessment;
   if (!state) return null;
@@ -153,7 +152,6 @@ export function levellingOf(
     room: facts.room,
     plan,
     state,
-    rules: card.rules,
     figures: facts.strip?.figures ?? [],
     keepOff: keptOff(facts.sound?.marks ?? []),
     gates: { grind: surfaceGates.grind.allowed, prime: surfaceGates.prime.allowed },
@@ -185,9 +183,10 @@ function keptOff(marks: readonly Mark[]): KeepOff[] {
 export function planRoom(
   assessment: RoomAssessment,
   facts: AllRoomFacts,
-  card: CoveringCard,
   shouldStop?: () => boolean,
 ): LevellingPlan | null {
-  const work = levellingOf(assessment, facts, card);
+  const work = levellingOf(assessment, facts);
   return work ? planLevelling(work.job, work.state, shouldStop) : null;
 }
+
+export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';

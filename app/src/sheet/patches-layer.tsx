@@ -4,13 +4,13 @@ import type { Patch } from '@maquette/core/levelling';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
 
-/** Outlines of the places to fill, each with its letter. */
+/** Outlines of the places to fill and to grind, each with its letter; what is ground is drawn broken. */
 export const PatchesLayer = memo(function PatchesLayer({
-  patches,
+  areas,
   view,
   chosen,
 }: {
-  patches: readonly Patch[];
+  areas: readonly { area: Patch; what: 'fill' | 'grind' }[];
   view: SheetView;
   chosen: string | null;
 }) {
@@ -18,23 +18,31 @@ export const PatchesLayer = memo(function PatchesLayer({
   return (
     <G>
       <G transform={planTransform(view)}>
-        {patches.map((patch) => (
+        {areas.map(({ area, what }) => (
           <Path
-            key={patch.label}
-            d={ringsPath(patch.outlines)}
+            key={area.label}
+            d={ringsPath(area.outlines)}
             fillRule="evenodd"
-            fill={palette.low}
-            fillOpacity={patch.label === chosen ? 0.35 : 0.12}
-            stroke={palette.low}
-            strokeWidth={(patch.label === chosen ? 4 : 2.5) / view.pxPerMm}
+            fill={what === 'fill' ? palette.low : palette.high}
+            fillOpacity={area.label === chosen ? 0.35 : 0.12}
+            stroke={what === 'fill' ? palette.low : palette.high}
+            strokeWidth={(area.label === chosen ? 4 : 2.5) / view.pxPerMm}
+            {...(what === 'grind' ? { strokeDasharray: `${9 / view.pxPerMm} ${4 / view.pxPerMm}` } : {})}
           />
         ))}
       </G>
-      {patches.map((patch) => {
-        const [x, y] = toPx(view, ...patch.deepestAt);
+      {areas.map(({ area, what }) => {
+        const [x, y] = toPx(view, ...area.deepestAt);
+        const half = 6 + 6 * area.label.length;
         return (
-          <G key={patch.label}>
-            <Rect x={x - 12} y={y - 12} width={24} height={24} fill={palette.low} />
+          <G key={area.label}>
+            <Rect
+              x={x - half}
+              y={y - 12}
+              width={2 * half}
+              height={24}
+              fill={what === 'fill' ? palette.low : palette.high}
+            />
             <SvgText
               x={x}
               y={y + 6}
@@ -43,7 +51,7 @@ export const PatchesLayer = memo(function PatchesLayer({
               fontSize={16}
               fill={palette.onChalk}
             >
-              {patch.label}
+              {area.label}
             </SvgText>
           </G>
         );

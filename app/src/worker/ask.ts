@@ -1,9 +1,9 @@
-import type { Answers, Ask, Told } from './messages.ts';
+import type { Answers, Ask, Progress, Told } from './messages.ts';
 import { startWorker } from './start-worker.ts';
 
 type Without<T> = T extends unknown ? Omit<T, 'id'> : never;
 type Question = Without<Ask>;
-type Finished = Exclude<Told, { progress: number }>;
+type Finished = Exclude<Told, { progress: Progress }>;
 
 /**
  * A worker that answers the newest question only: one asked while it works replaces any that waits. A question asked
@@ -14,7 +14,7 @@ export interface Desk {
     question: Question & { kind: K },
     told: (answer: Answers[K] | null, reason: string | null) => void,
     when?: 'now' | 'later',
-    progress?: (share: number) => void,
+    progress?: (progress: Progress) => void,
   ) => void;
   /** Ends what is being worked on at once. */
   stop: () => void;
@@ -23,7 +23,7 @@ export interface Desk {
 interface Asked {
   question: Question;
   told: (told: Finished) => void;
-  progress?: (share: number) => void;
+  progress?: (progress: Progress) => void;
 }
 
 export function openDesk(): Desk {

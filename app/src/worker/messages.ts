@@ -3,7 +3,7 @@ import type { CoveringCard } from '@maquette/core/coverings';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
 import type { SchoolResult } from '@maquette/core/flat';
-import type { LevellingPlan } from '@maquette/core/levelling';
+import type { LevellingPlan, Programmed, WayId } from '@maquette/core/levelling';
 
 /** A forecast asked for: which probe, to which limit, under which air. */
 export interface ForecastAsk {
@@ -12,26 +12,38 @@ export interface ForecastAsk {
   plan: DryingPlan;
 }
 
-interface RoomAsk {
+interface FromFacts {
   id: number;
-  kind: 'judge' | 'schools' | 'plan';
   facts: AllRoomFacts;
   card: CoveringCard;
   atUtc: string;
 }
 
+type RoomAsk = FromFacts & { kind: 'judge' | 'schools' | 'plan' };
+
+/** A way to be worked out by the programme, its nodes so many cells apart. */
+export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; every: number };
+
 /** What the screen asks of the worker. */
-export type Ask = RoomAsk | { id: number; kind: 'forecast'; forecast: ForecastAsk };
+export type Ask = RoomAsk | ProgrammeAsk | { id: number; kind: 'forecast'; forecast: ForecastAsk };
 
 export interface Answers {
   judge: RoomPicture;
   schools: SchoolResult[];
   plan: LevellingPlan | null;
+  programme: Programmed | null;
   forecast: DryingForecast;
+}
+
+/** How far a piece of work is: a share, and of a programme its rounds and the worst edge left, mm over the rule. */
+export interface Progress {
+  share: number;
+  rounds?: number;
+  worstMm?: number;
 }
 
 /** What comes back: how far it is, an answer, or why there is none. */
 export type Told =
   | { id: number; ok: true; answer: Answers[Ask['kind']]; tookMs: number }
   | { id: number; ok: false; reason: string }
-  | { id: number; progress: number };
+  | { id: number; progress: Progress };

@@ -1,7 +1,9 @@
-import { assessRoom, pictureOf, planRoom, type RoomAssessment } from '@maquette/core';
+import { assessRoom, levellingOf, pictureOf, planRoom, type RoomAssessment } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
 import { flatMemo, underEachSchool, type FlatMemo } from '@maquette/core/flat';
-import type { Ask, Told } from './messages.ts';
+import { programmedWay, type Programmed } from '@maquette/core/levelling';
+import type { Answers, Ask, ProgrammeAsk, Told } from './messages.ts';
+import { openModels } from './open-models.ts';
 
 /** Work kept from one judgement of a room to the next: it saves time and changes no answer. */
 const memos = new Map<string, FlatMemo>();
@@ -18,24 +20,41 @@ function assess({ facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' }>): Roo
   return last.assessment;
 }
 
-function answer(ask: Ask) {
+/** Works a way out by the programme, telling after each round how much is left over the rule. */
+async function programmed(ask: ProgrammeAsk): Promise<Programmed | null> {
+  const work = levellingOf(assess(ask), ask.facts);
+  if (!work) return null;
+  const open = await openModels();
+  let first = 0;
+  return programmedWay(work.job, ask.way, ask.every, {
+    open,
+    progress: ({ rounds, worstMm }) => {
+      first ||= worstMm;
+      tell({ id: ask.id, progress: { share: 1 - Math.min(1, worstMm / first), rounds, worstMm } });
+    },
+  });
+}
+
+async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'forecast') {
     const { probe, limitPercent, plan } = ask.forecast;
-    return forecastProbe(probe, limitPercent, plan, undefined, (progress) => tell({ id: ask.id, progress }));
+    const progress = (share: number) => tell({ id: ask.id, progress: { share } });
+    return forecastProbe(probe, limitPercent, plan, undefined, progress);
   }
+  if (ask.kind === 'programme') return programmed(ask);
   const assessment = assess(ask);
   if (ask.kind === 'judge') return pictureOf(assessment, ask.facts.room);
-  if (ask.kind === 'plan') return planRoom(assessment, ask.facts, ask.card);
+  if (ask.kind === 'plan') return planRoom(assessment, ask.facts);
   return assessment.flat ? underEachSchool(assessment.flat, ask.card.rules, ask.facts.room.contactsOnly) : [];
 }
 
 const tell = (told: Told) => self.postMessage(told);
 
-self.onmessage = (event: MessageEvent<Ask>) => {
+self.onmessage = async (event: MessageEvent<Ask>) => {
   const started = performance.now();
   let told: Told;
   try {
-    told = { id: event.data.id, ok: true, answer: answer(event.data), tookMs: performance.now() - started };
+    told = { id: event.data.id, ok: true, answer: await answer(event.data), tookMs: performance.now() - started };
   } catch (error) {
     told = { id: event.data.id, ok: false, reason: error instanceof Error ? error.message : String(error) };
   }

@@ -3,7 +3,6 @@ import type { AllRoomFacts, RoomPicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { DampFacts, DryingForecast } from '@maquette/core/damp';
 import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
-import type { LevellingPlan } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import type { SoundFacts } from '@maquette/core/soundness';
 import type { StripFacts } from '@maquette/core/stripout';
@@ -19,7 +18,7 @@ interface Judged {
 }
 
 /** A worker for the life of a screen. */
-function useDesk(): Desk {
+export function useDesk(): Desk {
   const [desk] = useState(openDesk);
   useEffect(() => () => desk.stop(), [desk]);
   return desk;
@@ -41,7 +40,12 @@ export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: Judged
   return {
     room: { ...own, id: room.id },
     flat: { setups: plain(flat.setups), readings: plain(flat.readings), stations: plain(flat.stations) },
-    strip,
+    strip: {
+      ...strip,
+      // Chalk on the floor and the way chosen judge nothing: a tick more works nothing out anew.
+      ticks: strip.ticks.filter((tick) => !tick.key.startsWith('chalk/')),
+      answers: strip.answers.filter((answer) => !answer.topic.startsWith('levelling/')),
+    },
     damp,
     sound,
   };
@@ -76,50 +80,6 @@ export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: Cove
   return judged;
 }
 
-export interface Planned {
-  plan: LevellingPlan | null;
-  working: boolean;
-  failed: string | null;
-  stop: () => void;
-}
-
-/** The levelling plan, worked out in a worker of its own that the next change of facts, or Stop, ends at once. */
-export function usePlanned(
-  room: RoomFacts | null,
-  facts: JudgedFacts,
-  card: CoveringCard | null,
-  wanted: boolean,
-): Planned {
-  const desk = useDesk();
-  const [done, setDone] = useState<{ key: string; plan: LevellingPlan | null; failed: string | null } | null>(null);
-  const question = useMemo(
-    () => (room && card && wanted ? { facts: plainFacts(room, facts), card } : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [room, facts.flat, facts.strip, facts.damp, facts.sound, card, wanted],
-  );
-  const key = useMemo(() => JSON.stringify(question), [question]);
-  useEffect(() => {
-    if (!question) return;
-    desk.stop();
-    desk.ask({ ...question, atUtc: nowUtc(), kind: 'plan' }, (plan, failed) => setDone({ key, plan, failed }));
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, desk]);
-  const current = done?.key === key ? done : null;
-  return {
-    plan: current?.plan ?? null,
-    working: question !== null && current === null,
-    failed: current?.failed ?? null,
-    stop: () => {
-      desk.stop();
-      setDone({
-        key,
-        plan: null,
-        failed: 'Stopped. Change anything, or come back to this stage, to work it out again.',
-      });
-    },
-  };
-}
-
 export interface Forecasting {
   forecast: DryingForecast | null;
   working: boolean;
@@ -144,7 +104,7 @@ export function useForecast(question: ForecastAsk | null): Forecasting {
       { kind: 'forecast', forecast: question },
       (forecast, failed) => setDone({ key, forecast, failed }),
       'now',
-      setProgress,
+      ({ share }) => setProgress(share),
     );
     // The key stands for the question.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -11,6 +11,7 @@ export * from './plan.ts';
 export * from './plane-choices.ts';
 export * from './plane.ts';
 export * from './programme.ts';
+export * from './refusal.ts';
 export * from './solver.ts';
 export * from './way.ts';
 export * from './ways.ts';

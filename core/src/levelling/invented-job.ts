@@ -1,3 +1,4 @@
+import type { FlatnessRule } from '../coverings/index.ts';
 import { BLANK_SHAPE, planOf, rectangleWalls, type RoomFacts } from '../room/index.ts';
 import { judgeFlat, stationsOf } from '../flat/index.ts';
 import { factsAt } from '../flat/invented.ts';
@@ -25,17 +26,15 @@ export function inventedRoom(widthMm: number, depthMm: number, part: Partial<Roo
 export function inventedLevelling(
   room: RoomFacts,
   formula: (xM: number, yM: number) => number,
-  part: Partial<LevellingAsk> = {},
+  { rules = [{ gapMm: 3, edgeMm: 2000 }], ...part }: Partial<LevellingAsk> & { rules?: FlatnessRule[] } = {},
 ) {
   const plan = planOf(room);
-  const rules = part.rules ?? [{ gapMm: 3, edgeMm: 2000 }];
   const stations = stationsOf(plan, 600, [], [], { xMm: 0, yMm: 0 });
   const state = judgeFlat(plan, factsAt(stations, formula), rules, { contactsOnly: room.contactsOnly })!;
   const job = levellingJob({
     room,
     plan,
     state,
-    rules,
     figures: [],
     keepOff: [],
     gates: { grind: true, prime: true },

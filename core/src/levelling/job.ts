@@ -47,6 +47,8 @@ export interface OpeningCells {
 
 /** Everything levelling of one room is planned from. */
 export interface LevellingJob {
+  room: RoomFacts;
+  plan: Plan;
   grid: Grid;
   heights: Float64Array;
   rules: readonly FlatnessRule[];
@@ -68,7 +70,6 @@ export interface LevellingAsk {
   room: RoomFacts;
   plan: Plan;
   state: FlatState;
-  rules: readonly FlatnessRule[];
   figures: readonly OwnFigure[];
   keepOff: readonly KeepOff[];
   gates: { grind: boolean; prime: boolean };
@@ -108,9 +109,11 @@ export function levellingJob(ask: LevellingAsk): LevellingJob {
     };
   });
   return {
+    room,
+    plan,
     grid,
     heights: state.surfaceMm,
-    rules: state.rules.map((result) => result.rule).filter((rule) => ask.rules.includes(rule)),
+    rules: state.rules.map((result) => result.rule),
     contactsOnly: room.contactsOnly,
     ...limitsOf(ask, grid, figure, openings),
     compounds,

@@ -5,11 +5,11 @@ import { certify, type Certificate } from './certificate.ts';
 import { coarsen, sampled, type Coarse } from './coarse.ts';
 import { brokenCuts } from './cuts.ts';
 import { smallestFill } from './fill.ts';
+import { withoutCrumbs } from './tidy.ts';
 import { trimmed } from './trim.ts';
 import {
   latticeProgramme,
   litreRates,
-  PROGRAMME_TOLERANCE_MM,
   solveProgramme,
   tightened,
   type Change,
@@ -24,7 +24,8 @@ export interface MixedOptions extends ProgrammeOptions {
   every: number;
 }
 
-export interface MixedChange extends Change {
+/** A change as it will be done: certified and priced. */
+interface Finished extends Change {
   certificates: Certificate[];
   /** Every certificate holds, and no cell is filled deeper than its limit. */
   holds: boolean;
@@ -34,9 +35,13 @@ export interface MixedChange extends Change {
   fillL: number;
   grindL: number;
   touchedM2: number;
-  /** Cost of the programme's own optimum on its grid, and what the plan costs by the same linear rates. */
-  boundCost: number;
+  /** By the programme's linear rates, the charge for each m2 spread over a depth. */
   linearCost: number;
+}
+
+export interface MixedChange extends Finished {
+  /** Cost of the programme's own optimum on its nodes, by the linear rates. */
+  boundCost: number;
   rounds: number;
   rows: number;
   settled: boolean;
@@ -47,6 +52,8 @@ const SPREAD_OVER_MM = 3;
 /** Thinner than this is not touched, mm: a trowel's scrape. */
 const TOUCHED_MM = 0.05;
 
+/** A plan without crumbs may be dearer by this share: setting up for each is not priced. */
+const TIDY_SHARE = 0.03;
 /** Rows taken in a round: more of them slow each solve, fewer take more rounds. */
 const ROWS_A_ROUND = 500;
 /** Excess that the programme leaves to the last fill, mm: chasing it takes more rounds than all before. */
@@ -105,26 +112,30 @@ export function mixedChange(
   const ground = heights.map((z, cell) => z + Math.min(0, change[cell]!));
   const raised = change.map((x, cell) => (grid.inside[cell] ? Math.max(0, x) : 0));
   const lean = trimmed(grid, ground, raised, rules, contactsOnly).map((f, cell) => ground[cell]! + f);
-  const { fillMm: last } = smallestFill(grid, lean, rules, CERTIFIED_DIRECTIONS, options.shouldStop, !contactsOnly);
-  const now = lean.map((z, cell) => z + last[cell]!);
-  const certificates = rules.map((rule) => certify(grid, now, rule, contactsOnly));
-  const fill = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, z - heights[cell]!) : 0));
-  const grind = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, heights[cell]! - z) : 0));
-  const sums = amounts(grid, fill, grind);
-  return {
-    fillMm: fill,
-    grindMm: grind,
-    certificates,
-    // The last fill asks nothing of limits: it is a matter of hundredths unless the programme was stopped.
-    holds: certificates.every((c) => c.holds) && fill.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM),
-    ...sums,
-    cost: sums.fillL * rates.fillPerL + sums.grindL * rates.grindPerL + sums.touchedM2 * rates.touchPerM2,
-    linearCost: sums.fillL * perL.fill + sums.grindL * perL.grind,
-    boundCost: solved.boundCost,
-    rounds: solved.rounds,
-    rows: solved.rows,
-    settled: solved.settled,
+  const finish = (after: Float64Array): Finished => {
+    const { fillMm: last } = smallestFill(grid, after, rules, CERTIFIED_DIRECTIONS, options.shouldStop, !contactsOnly);
+    const now = after.map((z, cell) => z + last[cell]!);
+    const certificates = rules.map((rule) => certify(grid, now, rule, contactsOnly));
+    const fillMm = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, z - heights[cell]!) : 0));
+    const grindMm = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, heights[cell]! - z) : 0));
+    const sums = amounts(grid, fillMm, grindMm);
+    return {
+      fillMm,
+      grindMm,
+      certificates,
+      // The last fill asks nothing of limits: it is a matter of hundredths unless the programme was stopped.
+      holds: certificates.every((c) => c.holds) && fillMm.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM),
+      ...sums,
+      cost: sums.fillL * rates.fillPerL + sums.grindL * rates.grindPerL + sums.touchedM2 * rates.touchPerM2,
+      linearCost: sums.fillL * perL.fill + sums.grindL * perL.grind,
+    };
   };
+  const whole = finish(lean);
+  const { fillMm, grindMm } = withoutCrumbs(grid, whole);
+  const tidy = finish(heights.map((z, cell) => z + fillMm[cell]! - grindMm[cell]!));
+  const kept = tidy.holds && tidy.linearCost <= whole.linearCost * (1 + TIDY_SHARE) ? tidy : whole;
+  const { boundCost, rounds, rows, settled } = solved;
+  return { ...kept, boundCost, rounds, rows, settled };
 }
 
 /** The larger grid with only those nodes that stand on the floor: a line may run over these alone. */

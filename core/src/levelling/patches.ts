@@ -76,6 +76,25 @@ export function patchesOf(grid: Grid, fillMm: Float64Array): Patch[] {
     .map((patch, index) => ({ ...patch, label: patchLabel(index) }));
 }
 
+/** Share of the nine cells about each that are worked, once more averaged: an edge a hand can follow with chalk. */
+function softened(grid: Grid, depthMm: Float64Array): Float64Array {
+  const { nx, ny } = grid;
+  const about = (values: Float64Array) =>
+    values.map((_, cell) => {
+      const [ix, iy] = [cell % nx, Math.floor(cell / nx)];
+      let [sum, count] = [0, 0];
+      for (let y = Math.max(0, iy - 1); y <= Math.min(ny - 1, iy + 1); y++)
+        for (let x = Math.max(0, ix - 1); x <= Math.min(nx - 1, ix + 1); x++) {
+          // Cells off the floor say nothing: the edge then runs up to the wall.
+          if (!grid.inside[y * nx + x]) continue;
+          sum += values[y * nx + x]!;
+          count++;
+        }
+      return count === 0 ? 0 : sum / count;
+    });
+  return about(about(depthMm.map((depth) => (depth > EDGE_MM ? 1 : 0))));
+}
+
 function patchFrom(grid: Grid, fillMm: Float64Array, cells: readonly number[]): Patch {
   const own = new Float64Array(fillMm.length);
   let [sum, deepest] = [0, cells[0]!];
@@ -86,7 +105,7 @@ function patchFrom(grid: Grid, fillMm: Float64Array, cells: readonly number[]): 
   }
   const at = cellCentre(grid, deepest);
   const areaM2 = cells.length * grid.cellAreaM2;
-  const rings = ringsAbove(grid, own, EDGE_MM);
+  const rings = ringsAbove(grid, softened(grid, own), 0.5);
   const largest = Math.max(0, ...rings.map(ringArea));
   return {
     label: '',

@@ -141,6 +141,17 @@ test('nodes share the whole floor among them, and a limit in one cell binds ever
   expect(most.every((value, cell) => value <= limit[cell]! + 1e-9)).toBe(true);
 });
 
+test('trimming takes off what no edge asks for and breaks none', () => {
+  const { grid, heights } = at(50, trough);
+  const least = smallestFill(grid, heights, [RULE]).fillMm;
+  const thick = least.map((f) => (f > 0 ? f + 1 : 0));
+  const trim = trimmed(grid, heights, thick, [RULE], true);
+  const litres = (fill: Float64Array) => amounts(grid, fill, new Float64Array(fill.length)).fillL;
+  expect(litres(trim)).toBeLessThan(litres(thick) - 0.5 * (litres(thick) - litres(least)));
+  const after = heights.map((z, cell) => z + trim[cell]!);
+  expect(smallestFill(grid, after, [RULE]).fillMm.every((f) => f < 0.05)).toBe(true);
+});
+
 test.each([2, 4])(
   'a cut row at the change it was found under weighs just what the edge is over, nodes %i apart',
   (every) => {

@@ -70,7 +70,9 @@ test('mixed is certified, inside its limits, adds up to its lines and costs no m
 });
 
 test('grinding alone keeps the rule without a drop of compound where it can', () => {
-  const { way } = programmedWay(inventedLevelling(room, (x, y) => hump(x, y) / 2).job, 'grind', NODES_APART.live, { open });
+  const { way } = programmedWay(inventedLevelling(room, (x, y) => hump(x, y) / 2).job, 'grind', NODES_APART.live, {
+    open,
+  });
   expect(way).toMatchObject({ holds: true, fillL: 0, needs: [], dryH: 0 });
 });
 
@@ -79,7 +81,7 @@ test('grinding alone is refused beside a deep low, with the limit that binds and
   const { way, refusal } = programmedWay(job, 'grind', NODES_APART.live, { open });
   expect(way).toBeNull();
   expect(refusal).toMatchObject({ limit: 'grind-depth' });
-  expect(refusal!.overMm).toBeGreaterThan(0);
+  expect(refusal!.takesMm).toBeGreaterThan(refusal!.allowedMm);
 });
 
 test('a gate, a marked place, an opening and a flange each hold back what they name', () => {
@@ -123,7 +125,16 @@ test('grinding the top of a hump away saves bags, to the depth that may be groun
   const choices = planeChoices(inventedLevelling(room, hump).job);
   expect(choices.map((c) => c.groundMm)).toEqual([0, 0.5, 1, 1.5, 2, 2.5, 3]);
   expect(choices.at(-1)!.volumeL).toBeLessThan(choices[0]!.volumeL);
+  expect(choices.every((c) => c.refusal === null)).toBe(true);
   expect(choices.every((c) => c.certificates.every((one) => one.holds))).toBe(true);
+});
+
+test('a pour that raises a door too far says so, with how much it would take', () => {
+  const held = inventedRoom(2600, 2000, { openings: [newOpening('d', 0, 900, 800)] });
+  const [pour] = planeChoices(inventedLevelling(held, (_, y) => 6 * y).job);
+  // 6 mm to the metre over two metres, and 3 mm at the highest: about 15 mm at the door, 8 are allowed.
+  expect(pour!.refusal).toMatchObject({ limit: 'opening', allowedMm: 8 });
+  expect(pour!.refusal!.takesMm).toBeCloseTo(14.7, 0);
 });
 
 test('a floor inside its rule needs nothing, and other rules are told beside', () => {

@@ -1,18 +1,9 @@
-import { cellCentre } from '../flat/index.ts';
 import { smallestFill } from './fill.ts';
-import { LIMIT_WORDS, type LevellingJob, type LimitName } from './job.ts';
+import type { LevellingJob } from './job.ts';
 import { mixedChange, type MixedChange } from './mixed.ts';
 import type { PlanLimits, ProgrammeOptions } from './programme.ts';
+import { worstOver, type Refusal } from './refusal.ts';
 import { wayOf, type Way, type WayId } from './way.ts';
-
-/** Why a way cannot be gone: the limit that binds, and the place where it would have to give most. */
-export interface Refusal {
-  limit: LimitName;
-  words: string;
-  /** Plan place, and how much more than the limit it would take there, mm. */
-  at: [number, number];
-  overMm: number;
-}
 
 export interface Programmed {
   id: WayId;
@@ -84,28 +75,15 @@ function limitsFor({ fillMm, grindMm }: PlanLimits, uses: { fill: boolean; grind
 
 /** Solved again with depths set free: where it then goes farthest past a limit, that limit is the one that refuses. */
 function refusalOf(
-  { grid, limits, boundBy }: LevellingJob,
+  job: LevellingJob,
   id: WayId,
   asked: PlanLimits,
   solve: (limits: PlanLimits) => MixedChange | null,
 ): Refusal | null {
-  const free = limits.fillMm.map(() => Infinity);
+  const free = job.limits.fillMm.map(() => Infinity);
   const freed = solve({ fillMm: USES[id].fill ? free : asked.fillMm, grindMm: USES[id].grind ? free : asked.grindMm });
   if (!freed) return null;
-  let worst: { cell: number; overMm: number; what: 'fill' | 'grind' } | null = null;
-  for (let cell = 0; cell < free.length; cell++) {
-    if (!grid.inside[cell]) continue;
-    for (const what of ['fill', 'grind'] as const) {
-      const overMm =
-        (what === 'fill' ? freed.fillMm : freed.grindMm)[cell]! -
-        (what === 'fill' ? asked.fillMm : asked.grindMm)[cell]!;
-      if (overMm > (worst?.overMm ?? 0)) worst = { cell, overMm, what };
-    }
-  }
-  if (!worst) return null;
-  const limit = boundBy[worst.what][worst.cell]!;
-  const { xMm, yMm } = cellCentre(grid, worst.cell);
-  return { limit, words: LIMIT_WORDS[limit], at: [xMm, yMm], overMm: worst.overMm };
+  return worstOver(job, freed, asked);
 }
 
 /** The smallest fill against gaps, at once: what fill alone does, whether or not an edge still rocks after it. */

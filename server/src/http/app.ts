@@ -46,7 +46,8 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
         contentSecurityPolicy: {
           directives: {
             defaultSrc: ["'self'"],
-            scriptSrc: ["'self'"],
+            // The solver is a wasm file of our own; no script may be made from text.
+            scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
             styleSrc: ["'self'", "'unsafe-inline'"],
             imgSrc: ["'self'", 'data:', 'blob:'],
             workerSrc: ["'self'", 'blob:'],

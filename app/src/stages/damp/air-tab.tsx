@@ -16,7 +16,7 @@ import { FileFindings } from '../../ui/file-findings.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useAnswers } from '../strip/use-answers.ts';
+import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
 import { localTime } from './times.ts';
 

@@ -20,8 +20,8 @@ import { Fold } from '../../ui/fold.tsx';
 import { Stepper } from '../../ui/stepper.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useForecast } from '../../worker/use-judged.ts';
-import { moneyWords } from '../strip/amounts.ts';
-import { useAnswers } from '../strip/use-answers.ts';
+import { moneyWords } from '../amounts.ts';
+import { useAnswers } from '../use-answers.ts';
 import { DryingChart } from './drying-chart.tsx';
 import { dayWords } from './times.ts';
 

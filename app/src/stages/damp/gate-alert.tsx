@@ -7,7 +7,7 @@ import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useAnswers } from '../strip/use-answers.ts';
+import { useAnswers } from '../use-answers.ts';
 
 /** Why a test may not be made here, who decides, and the answers that would open it. */
 export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomFacts; gate: Gate }) {

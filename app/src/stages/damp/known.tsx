@@ -6,7 +6,7 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useAnswers } from '../strip/use-answers.ts';
+import { useAnswers } from '../use-answers.ts';
 import { DayField } from './time-field.tsx';
 
 /** What is known of the floor's damp: each question may stay unanswered, and says what its answer changes. */

@@ -23,7 +23,7 @@ import { write } from '../../data/write.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useAnswers } from '../strip/use-answers.ts';
+import { useAnswers } from '../use-answers.ts';
 import { GateAlert } from './gate-alert.tsx';
 import { Known } from './known.tsx';
 import { ProbeFileKey } from './probe-file-key.tsx';

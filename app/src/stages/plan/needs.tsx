@@ -1,32 +1,20 @@
 import { StyleSheet, View } from 'react-native';
-import { needOf, type CompoundNeed } from '@maquette/core/levelling';
+import type { CompoundNeed } from '@maquette/core/levelling';
 import { formatMass, formatVolume, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 
-/** Bags by product; what does not suit stays in sight with its reason. */
-export function Needs({
-  needs,
-  units,
-  volumeL,
-  deepestMm,
-  thinnestMm,
-}: {
-  needs: readonly CompoundNeed[];
-  units: UnitSystem;
-  volumeL: number;
-  deepestMm?: number;
-  thinnestMm?: number;
-}) {
+/** Bags by product, the one that suits best first; what does not suit stays in sight with its reason. */
+export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units: UnitSystem }) {
   const palette = usePalette();
   return (
     <View style={styles.box} role="list" accessibilityLabel="Bags by product">
-      {needs.map((given) => {
-        const need = deepestMm === undefined ? given : needOf(given.compound, volumeL, thinnestMm ?? 0, deepestMm);
+      {needs.map((need) => {
+        const ink = need.unsuited ? palette.quiet : palette.ink;
         return (
           <View key={need.compound.id} role="listitem" style={[styles.row, { borderColor: palette.rule }]}>
             <View style={styles.grow}>
-              <Words bold color={need.unsuited ? palette.quiet : palette.ink}>
+              <Words bold color={ink}>
                 {need.compound.name}
               </Words>
               <Words size="small" quiet>
@@ -34,9 +22,11 @@ export function Needs({
                   `${formatMass(need.massKg, units)} · ${formatVolume(need.waterL, units)} water${need.lifts > 1 ? ` · ${need.lifts} lifts` : ''}`}
               </Words>
             </View>
-            <Words figure bold size="large" color={need.unsuited ? palette.quiet : palette.ink}>
-              {`${need.bags} bag${need.bags === 1 ? '' : 's'}`}
-            </Words>
+            {need.unsuited ? null : (
+              <Words figure bold size="large">
+                {`${need.bags} bag${need.bags === 1 ? '' : 's'}`}
+              </Words>
+            )}
             <Words figure size="small" quiet>
               {formatMass(need.compound.bagKg, units)}
             </Words>
@@ -44,7 +34,7 @@ export function Needs({
         );
       })}
       <Words size="small" quiet>
-        Generic products with invented figures: the bag wins. Bags are rounded up once for the room.
+        Generic products with invented figures: the bag wins. Change them under Ways, Rates.
       </Words>
     </View>
   );

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import type { Planned } from '../../worker/use-judged.ts';
+import type { Planned } from '../../worker/use-planned.ts';
 
 /** What stands in the plan's place while there is none: nothing read, still working, or stopped. */
 export function PlanSide({
@@ -24,7 +24,7 @@ export function PlanSide({
       </View>
     );
   }
-  if (planned.working) {
+  if (planned.working === 'plan') {
     return (
       <View style={styles.note}>
         <Words role="status">Working out the smallest fill and checking it at 36 directions …</Words>
@@ -32,7 +32,7 @@ export function PlanSide({
       </View>
     );
   }
-  if (planned.failed) return <Words style={styles.note}>{planned.failed}</Words>;
+  if (planned.failed && !planned.plan) return <Words style={styles.note}>{planned.failed}</Words>;
   return <>{children}</>;
 }
 

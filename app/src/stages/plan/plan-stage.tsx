@@ -1,56 +1,183 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { chalkPoints } from '@maquette/core/levelling';
+import { entryPoint, isTimber, planOf } from '@maquette/core/room';
 import { RoomFrame } from '../../room/room-frame.tsx';
+import { BaysLayer } from '../../sheet/bays-layer.tsx';
+import { ChalkLayer } from '../../sheet/chalk-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
 import { PatchesLayer } from '../../sheet/patches-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
-import { usePlanned } from '../../worker/use-judged.ts';
+import { Button } from '../../ui/button.tsx';
+import { Mark } from '../../ui/mark.tsx';
+import { Tabs } from '../../ui/tabs.tsx';
+import { Words } from '../../ui/text.tsx';
+import { usePlanned } from '../../worker/use-planned.ts';
 import { NoCard } from '../no-card.tsx';
 import type { StageProps } from '../stage-props.ts';
-import { PlanBench, type Way } from './plan-bench.tsx';
+import { useAnswers } from '../use-answers.ts';
+import { areasOf } from './areas.ts';
+import { ChalkTab, isChalked } from './chalk-tab.tsx';
 import { PlanSide } from './plan-side.tsx';
+import { shownWays, type ChoiceId } from './shown-ways.ts';
+import { WaysTab } from './ways-tab.tsx';
+import { WorkTab } from './work-tab.tsx';
 
-/** What to do about the floor: levelling so far. */
+type Tab = 'ways' | 'work' | 'chalk';
+const TABS = [
+  { tab: 'ways', label: 'Ways' },
+  { tab: 'work', label: 'Work' },
+  { tab: 'chalk', label: 'Chalk out' },
+] as const;
+
+/** The way chosen and how much is ground before a pour are kept with the room. */
+const WAY_TOPIC = 'levelling/way';
+const PLANE_TOPIC = 'levelling/plane';
+
+/** What to do about the floor: ways to level it side by side, the chosen one as work, and marking it out. */
 export function PlanStage(props: StageProps) {
   const { shown, room, picture, go } = props;
-  const [way, setWay] = useState<Way>('fill');
-  const [patch, setPatch] = useState<string | null>(null);
+  const [tab, setTab] = useState<Tab>('ways');
+  const [area, setArea] = useState<string | null>(null);
+  const [at, setAt] = useState(0);
+  const answers = useAnswers(shown);
   const planned = usePlanned(room, shown, shown.card, shown.readings.length > 0);
+  const planes = planned.plan?.planes ?? [];
+  const keptPlane = answers.value(PLANE_TOPIC);
+  // Until one is chosen: the least grinding with which the pour can be done at all.
+  const planeAt =
+    keptPlane === null
+      ? Math.max(
+          0,
+          planes.findIndex((p) => p.refusal === null),
+        )
+      : Number(keptPlane);
+  const ways = useMemo(() => shownWays(room, planned, planeAt), [room, planned, planeAt]);
+  const wanted = answers.value(WAY_TOPIC);
+  const way = ways.find((w) => w.id === wanted) ?? ways[0];
+  const areas = areasOf(way);
+  const labels = areas.map((a) => `${a.area.label}${a.area.areaM2}`).join();
+  const points = useMemo(
+    () => {
+      const plan = planOf(room);
+      return chalkPoints(
+        room,
+        plan,
+        areas.map((a) => a.area),
+        entryPoint(room, plan),
+      );
+    },
+    // Areas are new objects at every drawing: their labels and sizes tell.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [room, labels],
+  );
+  const point = Math.min(at, Math.max(0, points.length - 1));
+  const nothing = planned.plan?.nothingToDo ?? false;
   const sheet = (
     <Sheet
       room={room}
-      description={`${room.name}: levelling plan. ${planned.plan ? `${planned.plan.fill.patches.length} places to fill` : ''}`}
+      description={`${room.name}: levelling plan. ${way?.way ? `${way.way.patches.length} places to fill, ${way.way.grinding.length} to grind.` : ''}`}
       under={(view) => (picture?.map ? <LevelLayer map={picture.map} view={view} /> : null)}
       over={(view) =>
-        planned.plan && way === 'fill' ? (
-          <PatchesLayer patches={planned.plan.fill.patches} view={view} chosen={patch} />
-        ) : null
+        nothing ? null : (
+          <>
+            {way?.plane?.pour ? <BaysLayer bays={way.plane.pour.bays} view={view} /> : null}
+            <PatchesLayer areas={areas} view={view} chosen={tab === 'chalk' ? (points[point]?.label ?? null) : area} />
+            {tab === 'chalk' ? (
+              <ChalkLayer
+                points={points}
+                at={point}
+                chalked={points.map((p) => isChalked(shown, p))}
+                corners={planOf(room).corners}
+                view={view}
+              />
+            ) : null}
+          </>
+        )
       }
     />
   );
+  const { plan } = planned;
   return (
     <RoomFrame
       stage="plan"
       props={props}
       sheet={sheet}
-      {...(planned.plan && !planned.plan.nothingToDo ? { marks: { plan: 'work' as const } } : {})}
+      {...(plan && !nothing ? { marks: { plan: 'work' as const } } : {})}
+      actions={
+        plan && !nothing && tab !== 'chalk' ? (
+          <View style={styles.actions}>
+            <Button
+              kind="main"
+              label={tab === 'ways' ? 'Show the work' : 'Chalk it out'}
+              onPress={() => setTab(tab === 'ways' ? 'work' : 'chalk')}
+            />
+          </View>
+        ) : undefined
+      }
     >
       {!shown.card ? (
         <NoCard onChoose={() => go('room')} />
       ) : (
         <PlanSide planned={planned} none={shown.readings.length === 0} onRead={() => go('flat')}>
-          {planned.plan && picture ? (
-            <PlanBench
-              room={room}
-              plan={planned.plan}
-              gates={picture.surfaceGates}
-              way={way}
-              onWay={setWay}
-              chosen={patch}
-              onChoose={setPatch}
-            />
+          {plan && nothing ? <NothingToDo provisional={plan.provisional} /> : null}
+          {plan && !nothing && picture && way ? (
+            <>
+              <Tabs label="Plan" tabs={TABS} chosen={tab} onChoose={setTab} />
+              {tab === 'ways' ? (
+                <WaysTab
+                  shown={shown}
+                  room={room}
+                  planned={{ ...planned, plan }}
+                  gates={picture.surfaceGates}
+                  ways={ways}
+                  way={way}
+                  onWay={(id: ChoiceId) => void answers.set(WAY_TOPIC, id, `Level this way: ${id}`)}
+                  planeAt={planeAt}
+                  onPlane={(index) => void answers.set(PLANE_TOPIC, String(index), 'Ground before the pour')}
+                  onMark={() => go('sound')}
+                />
+              ) : null}
+              {tab === 'work' ? (
+                <WorkTab
+                  shown={shown}
+                  room={room}
+                  timber={isTimber(picture.laidOver)}
+                  way={way}
+                  chosen={area}
+                  onChoose={setArea}
+                />
+              ) : null}
+              {tab === 'chalk' ? <ChalkTab shown={shown} room={room} points={points} at={point} onAt={setAt} /> : null}
+            </>
           ) : null}
         </PlanSide>
       )}
     </RoomFrame>
   );
 }
+
+function NothingToDo({ provisional }: { provisional: boolean }) {
+  return (
+    <View style={styles.box}>
+      <View style={styles.line}>
+        <Mark verdict={provisional ? 'measure' : 'lay'} width={56} />
+        <Words bold size="large" style={styles.grow}>
+          Nothing to level
+        </Words>
+      </View>
+      <Words>
+        {provisional
+          ? 'So far. The readings do not cover the floor yet.'
+          : 'What has been read keeps the rule as it is.'}
+      </Words>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  grow: { flex: 1 },
+  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
+});

@@ -1,5 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
-import { needOf, SHIPPED_COMPOUNDS, type PlanePour } from '@maquette/core/levelling';
+import type { PlaneChoice } from '@maquette/core/levelling';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -13,21 +13,21 @@ export function PlaneCurve({
   onChoose,
   units,
 }: {
-  curve: readonly PlanePour[];
+  curve: readonly PlaneChoice[];
   chosen: number;
   onChoose: (index: number) => void;
   units: UnitSystem;
 }) {
   const palette = usePalette();
-  const levelling = SHIPPED_COMPOUNDS.find((c) => c.id === 'self-levelling')!;
-  const bags = curve.map((pour) => needOf(levelling, pour.volumeL, 3, pour.deepestMm).bags);
+  const bags = curve.map((pour) => pour.needs[0]?.bags ?? 0);
+  const product = curve[0]?.needs[0]?.compound.name ?? 'compound';
   const most = Math.max(...bags, 1);
   return (
     <View style={styles.box}>
       <Words
         size="small"
         quiet
-      >{`Bags of ${levelling.name.toLowerCase()} against ${unitLabel(units)} ground off the highest place`}</Words>
+      >{`Bags of ${product.toLowerCase()} against ${unitLabel(units)} ground off the highest place`}</Words>
       <View role="radiogroup" accessibilityLabel="Grind first" style={styles.bars}>
         {curve.map((pour, index) => (
           <Pressable

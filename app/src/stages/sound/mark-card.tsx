@@ -23,7 +23,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
-import { hoursWords } from '../strip/amounts.ts';
+import { hoursWords } from '../amounts.ts';
 
 interface Props {
   shown: ShownRoom;

@@ -20,8 +20,8 @@ import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
-import { hoursWords, moneyWords } from './amounts.ts';
-import { useAnswers, type Answers } from './use-answers.ts';
+import { hoursWords, moneyWords } from '../amounts.ts';
+import { useAnswers, type Answers } from '../use-answers.ts';
 
 interface Props {
   shown: ShownRoom;

@@ -15,7 +15,7 @@ import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { SampleForm } from './sample-form.tsx';
-import { useAnswers } from './use-answers.ts';
+import { useAnswers } from '../use-answers.ts';
 
 interface Props {
   shown: ShownRoom;

@@ -17,11 +17,12 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { hoursWords, moneyWords } from './amounts.ts';
-import { FiguresFold } from './figures-fold.tsx';
+import { hoursWords, moneyWords } from '../amounts.ts';
+import { FiguresFold } from '../figures-fold.tsx';
 import { Steps } from './steps.tsx';
+import { stripFigures } from './strip-figures.ts';
 import { Found } from './found.tsx';
-import { useAnswers } from './use-answers.ts';
+import { useAnswers } from '../use-answers.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -57,7 +58,7 @@ export function PlanTab(props: Props) {
             : `The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}
         </Words>
         <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
-        <FiguresFold shown={shown} />
+        <FiguresFold shown={shown} figures={stripFigures(shown.strip.layers)} />
       </View>
     );
   }
@@ -152,7 +153,7 @@ export function PlanTab(props: Props) {
       </Fold>
       <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
       <Words>{`The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}</Words>
-      <FiguresFold shown={shown} />
+      <FiguresFold shown={shown} figures={stripFigures(shown.strip.layers)} />
     </View>
   );
 }

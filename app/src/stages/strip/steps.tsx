@@ -9,7 +9,7 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
-import { hoursWords } from './amounts.ts';
+import { hoursWords } from '../amounts.ts';
 
 const GROUPS: Record<Step['group'], string> = {
   clear: 'Before anything is touched',

@@ -6,7 +6,7 @@ import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { BLANK_SHAPE, newOpening, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '@maquette/core/room';
 import { NO_STRIP_FACTS, planStripOut, stripContext, type StripFacts } from '@maquette/core/stripout';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { hoursWords, moneyWords } from './amounts.ts';
+import { hoursWords, moneyWords } from '../amounts.ts';
 import { ChooseTab } from './choose-tab.tsx';
 import { Section } from './section.tsx';
 import { Steps } from './steps.tsx';

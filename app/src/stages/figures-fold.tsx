@@ -1,49 +1,22 @@
 import { StyleSheet, View } from 'react-native';
 import { useState } from 'react';
-import { FIGURES, type FigureName, type FigureSpec } from '@maquette/core/figures';
-import { LAYERS, type LayerKind } from '@maquette/core/layers';
-import { newId } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
-import { useBook, type ShownRoom } from '../../data/use-facts.ts';
-import { write } from '../../data/write.ts';
-import { Field } from '../../ui/field.tsx';
-import { Fold } from '../../ui/fold.tsx';
-import { useFollowing } from '../../ui/use-following.ts';
+import type { FigureSpec } from '@maquette/core/figures';
+import { newId } from '../data/ids.ts';
+import { bodyOf } from '../data/merge.ts';
+import { useBook, type ShownRoom } from '../data/use-facts.ts';
+import { write } from '../data/write.ts';
+import { Field } from '../ui/field.tsx';
+import { Fold } from '../ui/fold.tsx';
+import { useFollowing } from '../ui/use-following.ts';
+
+export type NamedFigure = [name: string, spec: FigureSpec];
 
 /** Rates, limits and prices of the job: each default with where it comes from, each to be changed. */
-export function FiguresFold({ shown }: { shown: ShownRoom }) {
-  const kinds = [...new Set(shown.layers.map((l) => l.kind as LayerKind))];
-  const rates: [string, FigureSpec][] = kinds.flatMap((kind): [string, FigureSpec][] => [
-    [
-      `hours/${kind}`,
-      {
-        words: `${LAYERS[kind].words}, taking up`,
-        value: LAYERS[kind].hoursM2,
-        unit: 'h/m²',
-        min: 0.005,
-        max: 10,
-        source: 'Usual figure of the trade; your own timing wins.',
-      },
-    ],
-    [
-      `kg/${kind}`,
-      {
-        words: `${LAYERS[kind].words}, debris`,
-        value: LAYERS[kind].kgM2,
-        unit: 'kg/m²',
-        min: 0.1,
-        max: 400,
-        source: 'Usual figure; weigh a piece.',
-      },
-    ],
-  ]);
-  const all: [string, FigureSpec][] = [
-    ...rates,
-    ...(Object.keys(FIGURES) as FigureName[]).map((n): [string, FigureSpec] => [n, FIGURES[n]]),
-  ];
+export function FiguresFold({ shown, figures }: { shown: ShownRoom; figures: readonly NamedFigure[] }) {
+  const own = shown.strip.figures.filter((held) => figures.some(([name]) => name === held.name));
   return (
-    <Fold title="Rates, limits and prices of this job" aside={`${shown.strip.figures.length} changed`}>
-      {all.map(([name, spec]) => (
+    <Fold title="Rates, limits and prices of this job" aside={`${own.length} changed`}>
+      {figures.map(([name, spec]) => (
         <FigureLine key={name} name={name} spec={spec} shown={shown} />
       ))}
     </Fold>

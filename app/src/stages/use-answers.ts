@@ -1,6 +1,6 @@
-import { newId } from '../../data/ids.ts';
-import type { ShownRoom } from '../../data/use-facts.ts';
-import { write } from '../../data/write.ts';
+import { newId } from '../data/ids.ts';
+import type { ShownRoom } from '../data/use-facts.ts';
+import { write } from '../data/write.ts';
 
 /** Answers of a room by topic: the newest counts. */
 export function useAnswers(shown: ShownRoom) {

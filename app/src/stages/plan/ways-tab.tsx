@@ -1,0 +1,197 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { RoomPicture } from '@maquette/core';
+import { ruleWords } from '@maquette/core/coverings';
+import type { LevellingPlan } from '@maquette/core/levelling';
+import type { RoomFacts } from '@maquette/core/room';
+import { formatGap, unitLabel } from '@maquette/core/units';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { Mark } from '../../ui/mark.tsx';
+import { Words } from '../../ui/text.tsx';
+import type { Planned } from '../../worker/use-planned.ts';
+import { hoursWords, moneyWords } from '../amounts.ts';
+import { FiguresFold } from '../figures-fold.tsx';
+import { levelFigures } from './level-figures.ts';
+import { PlaneCurve } from './plane-curve.tsx';
+import { Proof } from './proof.tsx';
+import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  planned: Planned & { plan: LevellingPlan };
+  gates: RoomPicture['surfaceGates'];
+  ways: readonly ShownWay[];
+  way: ShownWay;
+  onWay: (id: ChoiceId) => void;
+  planeAt: number;
+  onPlane: (index: number) => void;
+  onMark: () => void;
+}
+
+/** The ways to make the floor keep its rule, side by side, and what the chosen one stands on. */
+export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt, onPlane, onMark }: Props) {
+  const palette = usePalette();
+  const { plan } = planned;
+  const { units } = room;
+  const currency = shown.job?.currency ?? '';
+  const best = ways.find((w) => w.holds && !w.refused && w.cost !== null);
+  return (
+    <View style={styles.box} testID="plan">
+      <View style={styles.line}>
+        <Mark verdict="work" width={56} />
+        <Words bold size="large" style={styles.grow}>
+          {best ? `${best.words}: ${moneyWords(best.cost!, currency)}` : 'Working out the cheapest way …'}
+        </Words>
+      </View>
+      {plan.provisional ? (
+        <Words color={palette.verdict.work}>Provisional: the readings do not cover the floor yet.</Words>
+      ) : null}
+      {gates.prime.stops.concat(gates.prime.allowed ? gates.grind.stops : []).map((stop) => (
+        <View key={stop.words} role="alert" style={[styles.warn, { backgroundColor: palette.highWash }]} testID="shut">
+          <Words bold>{gates.prime.allowed ? 'No grinding here' : 'No grinding and no priming here'}</Words>
+          <Words size="small">{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+        </View>
+      ))}
+      <View role="radiogroup" accessibilityLabel="Ways to level" style={styles.ways}>
+        {ways.map((w) => (
+          <WayRow
+            key={w.id}
+            way={w}
+            first={w.id === best?.id}
+            chosen={w.id === way.id}
+            room={room}
+            currency={currency}
+            onPress={() => onWay(w.id)}
+          />
+        ))}
+      </View>
+      {planned.working && planned.working !== 'plan' ? (
+        <View style={styles.line}>
+          <Words role="status" style={styles.grow} figure>
+            {planned.progress?.rounds === undefined
+              ? 'Working it out …'
+              : `Round ${planned.progress.rounds + 1}: the worst edge is ${formatGap(planned.progress.worstMm ?? 0, units)} ${unitLabel(units)} over`}
+          </Words>
+          <Button label="Stop" onPress={planned.stop} style={styles.stop} />
+        </View>
+      ) : null}
+      {planned.failed ? <Words role="alert">{planned.failed}</Words> : null}
+      {way.id === 'plane' && plan.planes.length > 1 ? (
+        <PlaneCurve curve={plan.planes} chosen={planeAt} onChoose={onPlane} units={units} />
+      ) : null}
+      <Proof room={room} way={way} planned={planned} currency={currency} />
+      <Fold
+        title="The same floor under other rules"
+        aside={`${plan.otherRules.filter((r) => r.overMm <= 0).length} need nothing`}
+      >
+        {plan.otherRules.map((r) => (
+          <Words key={ruleWords(r.rule, units)} figure bold={r.chosen}>
+            {`${ruleWords(r.rule, units)}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${r.chosen ? ', this covering' : ''}`}
+          </Words>
+        ))}
+        <Words size="small" quiet>
+          Another covering may ask for less. The maker’s sheet decides, not the wish.
+        </Words>
+      </Fold>
+      <Fold title="Keep the grinder or compound off a place">
+        <Words>
+          Openings, flanges and registers are held back already. Mark anything else on the sheet under Sound: an area, a
+          line or a spot.
+        </Words>
+        <Button label="Mark it under Sound" onPress={onMark} />
+      </Fold>
+      <FiguresFold shown={shown} figures={levelFigures()} />
+    </View>
+  );
+}
+
+function WayRow({
+  way,
+  first,
+  chosen,
+  room,
+  currency,
+  onPress,
+}: {
+  way: ShownWay;
+  first: boolean;
+  chosen: boolean;
+  room: RoomFacts;
+  currency: string;
+  onPress: () => void;
+}) {
+  const palette = usePalette();
+  const off = way.refused !== null;
+  const ink = off ? palette.quiet : palette.ink;
+  const note = way.refused
+    ? `Not possible: ${way.refused}`
+    : way.cost === null
+      ? way.working
+        ? 'being worked out …'
+        : 'not worked out'
+      : [
+          hoursWords(way.hours),
+          way.dryH > 0 ? `cover after ${Math.round(way.dryH)} h` : 'nothing to dry',
+          riseWords(way.riseMm, room.units),
+          way.dust,
+        ].join(' · ');
+  const warning =
+    !off && way.cost !== null && !way.holds
+      ? way.id === 'panel'
+        ? 'Flatness is not proven: read again after it'
+        : 'Does not keep the rule by itself'
+      : null;
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      accessibilityLabel={`${way.words}, ${way.cost === null || off ? '' : `${moneyWords(way.cost, currency)}, `}${note}`}
+      onPress={onPress}
+      style={[
+        styles.way,
+        {
+          borderColor: chosen ? palette.chalk : palette.rule,
+          borderWidth: chosen ? 2 : 1,
+          backgroundColor: chosen ? palette.chalkWash : 'transparent',
+        },
+      ]}
+    >
+      <View style={styles.line}>
+        <Words bold color={ink} style={styles.grow}>
+          {way.words}
+        </Words>
+        {off || way.cost === null ? null : (
+          <Words figure bold size="large" color={ink}>
+            {moneyWords(way.cost, currency)}
+          </Words>
+        )}
+      </View>
+      <Words size="small" color={palette.quiet}>
+        {note}
+      </Words>
+      {warning ? (
+        <Words size="small" bold color={palette.verdict.work}>
+          {warning}
+        </Words>
+      ) : null}
+      {off ? null : (
+        <Words size="small" color={palette.quiet}>
+          {`${first ? 'Cheapest that holds. ' : ''}${way.risk[0]!.toUpperCase()}${way.risk.slice(1)}.`}
+        </Words>
+      )}
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  grow: { flex: 1 },
+  warn: { padding: 12, gap: 4 },
+  ways: { gap: 6 },
+  way: { paddingHorizontal: 12, paddingVertical: 8, gap: 2, minHeight: 56 },
+  stop: { flexGrow: 0 },
+});

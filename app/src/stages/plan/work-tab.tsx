@@ -1,0 +1,142 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { figuresOf, type FigureOf } from '@maquette/core/figures';
+import { grindingTask, shimSteps, type Patch } from '@maquette/core/levelling';
+import { planOf, type RoomFacts } from '@maquette/core/room';
+import { formatArea, formatGap, formatVolume, roundTo, unitLabel } from '@maquette/core/units';
+import { placeWords } from '@maquette/core/verdict';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { usePalette } from '../../theme/theme.tsx';
+import { Words } from '../../ui/text.tsx';
+import { hoursWords } from '../amounts.ts';
+import { areasOf } from './areas.ts';
+import { Needs } from './needs.tsx';
+import { Bays } from './bays.tsx';
+import type { ShownWay } from './shown-ways.ts';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  timber: boolean;
+  way: ShownWay;
+  chosen: string | null;
+  onChoose: (label: string | null) => void;
+}
+
+/** The chosen way as work: what to fill and to grind and how deep, bags, water, and a pour in its bays. */
+export function WorkTab({ shown, room, timber, way, chosen, onChoose }: Props) {
+  const figure = figuresOf(shown.strip.figures);
+  const { units } = room;
+  const areas = areasOf(way);
+  const needs = way.way?.needs ?? way.plane?.needs ?? [];
+  const fillL = way.way?.fillL ?? way.plane?.volumeL ?? 0;
+  const primerL = way.way?.primerL ?? way.plane?.primerL ?? 0;
+  const lead = needs[0];
+  return (
+    <View style={styles.box} testID="work">
+      <Words bold size="large">
+        {headline(way, lead ? `${lead.bags} bag${lead.bags === 1 ? '' : 's'}` : null)}
+      </Words>
+      {way.plane ? <Bays room={room} plane={way.plane} /> : null}
+      <View role="list" accessibilityLabel="Places to work on" style={styles.list}>
+        {areas.map(({ area, what }) => (
+          <AreaRow
+            key={area.label}
+            room={room}
+            area={area}
+            what={what}
+            timber={timber}
+            figure={figure}
+            kgPerL={lead?.compound.kgPerM2Mm ?? 0}
+            chosen={chosen === area.label}
+            onPress={() => onChoose(chosen === area.label ? null : area.label)}
+          />
+        ))}
+      </View>
+      {areas.some(({ what }) => what === 'grind') ? (
+        <Words size="small">
+          {grindingTask(areas.find(({ what }) => what === 'grind')!.area, timber, figure).dust}
+        </Words>
+      ) : null}
+      {needs.length > 0 ? <Needs needs={needs} units={units} /> : null}
+      {primerL > 0 ? (
+        <Words
+          figure
+        >{`Primer: ${formatVolume(primerL, units)}, dry in ${roundTo(figure('primer-dry-h'), 0.1)} h`}</Words>
+      ) : null}
+      {timber && fillL > 0 ? (
+        <Words size="small">
+          {`On timber: stiffen what flexes first. Under a floating floor a shallow low may be made up with felt or card in steps instead: ${shimSteps(way.way?.deepestFillMm ?? 0).join(', ') || 'under 1'} ${unitLabel('metric')} at its deepest.`}
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+function headline(way: ShownWay, bags: string | null): string {
+  const { words } = way;
+  return bags ? `${words}: buy ${bags}` : words;
+}
+
+function AreaRow({
+  room,
+  area,
+  what,
+  timber,
+  figure,
+  kgPerL,
+  chosen,
+  onPress,
+}: {
+  room: RoomFacts;
+  area: Patch;
+  what: 'fill' | 'grind';
+  timber: boolean;
+  figure: FigureOf;
+  kgPerL: number;
+  chosen: boolean;
+  onPress: () => void;
+}) {
+  const palette = usePalette();
+  const { units } = room;
+  const task = grindingTask(area, timber, figure);
+  const verb = what === 'fill' ? 'Fill' : task.words;
+  const more =
+    what === 'fill'
+      ? `${formatVolume(area.volumeL, units)}, ${roundTo(area.volumeL * kgPerL, 0.1)} kg`
+      : `${task.passes} pass${task.passes === 1 ? '' : 'es'}, ${hoursWords(task.hours)}`;
+  return (
+    <View role="listitem">
+      <Pressable
+        role="button"
+        aria-pressed={chosen}
+        accessibilityLabel={`${what === 'fill' ? 'Patch' : 'High'} ${area.label}`}
+        onPress={onPress}
+        style={[styles.row, { borderColor: chosen ? palette.chalk : palette.rule }]}
+      >
+        <View style={[styles.letter, { backgroundColor: what === 'fill' ? palette.low : palette.high }]}>
+          <Words figure bold color={palette.onChalk}>
+            {area.label}
+          </Words>
+        </View>
+        <View style={styles.grow}>
+          <Words
+            bold
+          >{`${verb} up to ${formatGap(area.deepestMm, units)} ${unitLabel(units)}, mean ${formatGap(area.meanMm, units)}`}</Words>
+          <Words
+            size="small"
+            quiet
+            figure
+          >{`${formatArea(area.areaM2, units)} · ${more} · deepest ${placeWords(room, planOf(room), area.deepestAt)}`}</Words>
+        </View>
+      </Pressable>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: 16, gap: 12 },
+  list: { gap: 6 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 12, borderWidth: 1, padding: 8, minHeight: 56 },
+  letter: { minWidth: 32, height: 32, paddingHorizontal: 4, alignItems: 'center', justifyContent: 'center' },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,34 @@
+import { FIGURES, LEVELLING_FIGURES, type FigureName, type FigureSpec } from '@maquette/core/figures';
+import { LAYERS, type Layer } from '@maquette/core/layers';
+import type { NamedFigure } from '../figures-fold.tsx';
+
+/** Figures strip-out works with: hours and debris of the kinds that lie there, then the job's own. */
+export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
+  const kinds = [...new Set(layers.map((layer) => layer.kind))];
+  const rates = kinds.flatMap((kind): NamedFigure[] => [
+    [
+      `hours/${kind}`,
+      {
+        words: `${LAYERS[kind].words}, taking up`,
+        value: LAYERS[kind].hoursM2,
+        unit: 'h/m²',
+        min: 0.005,
+        max: 10,
+        source: 'Usual figure of the trade; your own timing wins.',
+      },
+    ],
+    [
+      `kg/${kind}`,
+      {
+        words: `${LAYERS[kind].words}, debris`,
+        value: LAYERS[kind].kgM2,
+        unit: 'kg/m²',
+        min: 0.1,
+        max: 400,
+        source: 'Usual figure; weigh a piece.',
+      },
+    ],
+  ]);
+  const names = (Object.keys(FIGURES) as FigureName[]).filter((name) => !(name in LEVELLING_FIGURES));
+  return [...rates, ...names.map((name): [string, FigureSpec] => [name, FIGURES[name]])];
+}

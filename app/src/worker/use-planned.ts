@@ -1,0 +1,141 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { CoveringCard } from '@maquette/core/coverings';
+import { NODES_APART, type LevellingPlan, type Programmed, type WayId } from '@maquette/core/levelling';
+import type { RoomFacts } from '@maquette/core/room';
+import { nowUtc } from '../data/ids.ts';
+import type { Desk } from './ask.ts';
+import type { Progress } from './messages.ts';
+import { plainFacts, useDesk, type JudgedFacts } from './use-judged.ts';
+
+type Programmes = Partial<Record<WayId, Programmed>>;
+
+interface Held {
+  key: string;
+  plan: LevellingPlan | null;
+  programmes: Programmes;
+  /** What is being worked out now. */
+  working: 'plan' | WayId | null;
+  progress: Progress | null;
+  failed: string | null;
+}
+
+export interface Planned extends Omit<Held, 'key'> {
+  stop: () => void;
+  /** Works the mixed way out again with its nodes nearer together. */
+  tighten: () => void;
+  /** Whether the mixed way shown is the tighter one. */
+  tight: boolean;
+}
+
+type Question = { facts: ReturnType<typeof plainFacts>; card: CoveringCard };
+
+const STOPPED = 'Stopped. Change anything, or come back to this stage, to work it out again.';
+const blank = (key: string): Held => ({
+  key,
+  plan: null,
+  programmes: {},
+  working: 'plan',
+  progress: null,
+  failed: null,
+});
+
+/** Ways worth the programme's time: always the mix; grinding alone beside it; fill against rocking where a plain fill leaves some. */
+function wanted(plan: LevellingPlan): WayId[] {
+  if (plan.nothingToDo) return [];
+  return plan.fill.holds ? ['mixed', 'grind'] : ['mixed', 'grind', 'fill'];
+}
+
+/**
+ * The levelling plan, worked out in a worker of its own that the next change of facts, or Stop, ends at once: first what is
+ * known at once, then the programmed ways one by one.
+ */
+export function usePlanned(
+  room: RoomFacts | null,
+  facts: JudgedFacts,
+  card: CoveringCard | null,
+  asked: boolean,
+): Planned {
+  const desk = useDesk();
+  const [state, setState] = useState<Held>(blank(''));
+  const question = useMemo(
+    () => (room && card && asked ? { facts: plainFacts(room, facts), card } : null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [room, facts.flat, facts.strip, facts.damp, facts.sound, card, asked],
+  );
+  const key = useMemo(() => JSON.stringify(question), [question]);
+  useEffect(() => {
+    if (!question) return;
+    desk.stop();
+    desk.ask({ ...question, atUtc: nowUtc(), kind: 'plan' }, (plan, failed) => {
+      const queue = plan ? wanted(plan) : [];
+      setState({ ...blank(key), plan, failed, working: queue[0] ?? null });
+      workThrough(desk, question, key, queue, setState);
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, desk]);
+  const held = state.key === key ? state : blank(key);
+  const mixed = held.programmes.mixed;
+  return {
+    ...held,
+    working: question ? held.working : null,
+    tight: mixed !== undefined && mixed.nodesMm < NODES_APART.live * 50,
+    tighten: () => {
+      if (!question) return;
+      setState((now) => ({ ...now, working: 'mixed', progress: null, failed: null }));
+      programme(desk, question, key, 'mixed', NODES_APART.tighter, setState, () => undefined);
+    },
+    stop: () => {
+      desk.stop();
+      setState((now) => ({
+        ...(now.key === key ? now : blank(key)),
+        working: null,
+        progress: null,
+        failed: STOPPED,
+      }));
+    },
+  };
+}
+
+type SetHeld = (change: (held: Held) => Held) => void;
+
+function workThrough(desk: Desk, question: Question, key: string, queue: readonly WayId[], set: SetHeld): void {
+  const [way, ...rest] = queue;
+  if (!way) return;
+  programme(desk, question, key, way, NODES_APART.live, set, () => {
+    set((held) => (held.key === key ? { ...held, working: rest[0] ?? null } : held));
+    workThrough(desk, question, key, rest, set);
+  });
+}
+
+function programme(
+  desk: Desk,
+  question: Question,
+  key: string,
+  way: WayId,
+  every: number,
+  set: SetHeld,
+  then: () => void,
+): void {
+  desk.ask(
+    { ...question, atUtc: nowUtc(), kind: 'programme', way, every },
+    (programmed, failed) => {
+      set((held) => {
+        if (held.key !== key) return held;
+        const programmes = programmed
+          ? { ...held.programmes, [way]: kept(held.programmes[way], programmed) }
+          : held.programmes;
+        return { ...held, programmes, failed, progress: null, working: null };
+      });
+      then();
+    },
+    'now',
+    (progress) => set((held) => (held.key === key ? { ...held, progress } : held)),
+  );
+}
+
+/** A tighter programme gives a truer bound; the way shown is the cheaper of the two that hold. */
+function kept(before: Programmed | undefined, now: Programmed): Programmed {
+  if (!before?.way || before.nodesMm === now.nodesMm) return now;
+  if (now.way && (now.way.holds || !before.way.holds) && now.linearCost <= before.linearCost) return now;
+  return { ...now, way: before.way, linearCost: before.linearCost };
+}
