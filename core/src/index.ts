@@ -2,7 +2,16 @@ import { defaultSpacingMm, type CoveringCard } from './coverings/index.ts';
 import { entryPoint, planOf, type BaseKind, type Plan, type RoomFacts } from './room/index.ts';
 import { mayDo, type Gate } from './hazards/index.ts';
 import { fromTheTop } from './layers/index.ts';
-import { judgeFlat, stationsOf, type FlatFacts, type FlatMemo, type FlatState, type Station } from './flat/index.ts';
+import {
+  failureChance,
+  judgeFlat,
+  stationsOf,
+  type FailureChance,
+  type FlatFacts,
+  type FlatMemo,
+  type FlatState,
+  type Station,
+} from './flat/index.ts';
 import { levellingJob, planLevelling, type KeepOff, type LevellingJob, type LevellingPlan } from './levelling/index.ts';
 import {
   laidOver,
@@ -45,6 +54,8 @@ export interface RoomAssessment {
   spacingMm: number;
   stations: Station[];
   flat: FlatState | null;
+  /** How sure the flatness is; null until it has been asked for. */
+  chance: FailureChance | null;
   strip: StripPlan;
   /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
   surfaceGates: { grind: Gate; prime: Gate };
@@ -96,11 +107,23 @@ const MINUTE_MS = 60_000;
 /** The minute that ends at or after a time: evidence ages by days and waits by hours, and nothing read lies in the future. */
 const wholeMinute = (atUtc: string) => new Date(Math.ceil(Date.parse(atUtc) / MINUTE_MS) * MINUTE_MS).toISOString();
 
+export interface AssessOptions {
+  /** Work kept from an earlier call of the same room: saves time and changes nothing. */
+  memo?: FlatMemo;
+  /** Also how sure the flatness is, by drawing floors that fit the readings: takes longer than the rest together. */
+  chance?: boolean;
+}
+
 /**
  * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at:
- * evidence grows old. A memo from an earlier call of the same room saves time and changes nothing.
+ * evidence grows old.
  */
-export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: string, memo?: FlatMemo): RoomAssessment {
+export function assessRoom(
+  facts: AllRoomFacts,
+  card: CoveringCard,
+  atUtc: string,
+  { memo, chance: sure = false }: AssessOptions = {},
+): RoomAssessment {
   const { room, flat } = facts;
   const plan = planOf(room);
   const spacingMm = room.spacingMm ?? defaultSpacingMm(card.rules);
@@ -110,6 +133,14 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
     contactsOnly: room.contactsOnly,
     ...(memo ? { memo } : {}),
   });
+  const chance =
+    sure && state
+      ? failureChance(
+          state,
+          state.rules.map((result) => result.rule),
+          room.contactsOnly,
+        )
+      : null;
   const context = stripContext(room, card, facts.strip ?? NO_STRIP_FACTS);
   const strip = stripPlanOf(context);
   const damp = facts.damp ? dampUnder(context, facts.damp, atUtc) : null;
@@ -118,7 +149,7 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
     ...stripCriteria(context, strip),
     ...(damp && dampState ? dampCriteria(damp, dampState) : []),
     ...(facts.sound ? soundCriteria(room, plan, facts.sound, context.facts.ticks, context.figure) : []),
-    ...flatCriteria(room, plan, card, state, facts.sound),
+    ...flatCriteria(room, plan, card, state, facts.sound, chance),
   ];
   return {
     verdict: worstVerdict(criteria.map((c) => c.verdict)),
@@ -127,6 +158,7 @@ export function assessRoom(facts: AllRoomFacts, card: CoveringCard, atUtc: strin
     spacingMm,
     stations,
     flat: state,
+    chance,
     strip,
     surfaceGates: surfaceGatesOf(context, strip),
     laidOver: laidOver(room, context.facts.layers, strip.keptLayerIds),

@@ -1,9 +1,14 @@
 import type { FlatnessRule } from './coverings/index.ts';
 import {
+  FAILURE_SHARE_MOST,
   levelMap,
+  ringsAbove,
+  smallestSeen,
   planeAt,
   profileOf,
+  type FailureChance,
   type LevelMap,
+  type Rings,
   type Placement,
   type Profile,
   type RuleResult,
@@ -12,7 +17,7 @@ import {
 } from './flat/index.ts';
 import type { RoomAssessment } from './index.ts';
 import type { DampState } from './damp/index.ts';
-import type { BaseKind, RoomFacts } from './room/index.ts';
+import type { BaseKind, Plan, RoomFacts } from './room/index.ts';
 import type { StripPlan } from './stripout/index.ts';
 import { placeWords, type Criterion, type Verdict } from './verdict/index.ts';
 
@@ -59,6 +64,10 @@ export interface RoomPicture {
   /** Fall of the plane through the floor over its length: mm for each m, and the total across the room. */
   tiltMmPerM: number;
   noise: { rangeMm: number; nuggetMm: number } | null;
+  /** How sure the flatness is; null until it has been worked out. */
+  failure: ShownFailure | null;
+  /** A hump narrower than this may lie unseen, mm; null with too few readings. */
+  smallestMm: number | null;
   strip: StripPlan;
   surfaceGates: RoomAssessment['surfaceGates'];
   laidOver: BaseKind;
@@ -66,6 +75,28 @@ export interface RoomPicture {
 }
 
 const PROFILES_SHOWN = 4;
+
+/** How often floors that fit the readings fail, and where most. */
+export interface ShownFailure {
+  draws: number;
+  worstShare: number;
+  worstAt: [number, number] | null;
+  place: string;
+  /** Rings around the part that fails in more than the share allowed. */
+  rings: Rings;
+}
+
+function shownFailure(chance: FailureChance, room: RoomFacts, plan: Plan): ShownFailure {
+  const { draws, grid, share, worstShare, worstAt } = chance;
+  return {
+    draws,
+    worstShare,
+    worstAt,
+    place: worstAt ? placeWords(room, plan, worstAt) : '',
+    // Half a draw over the share: a cell just at it is still settled.
+    rings: ringsAbove(grid, share, FAILURE_SHARE_MOST + 0.5 / draws),
+  };
+}
 
 function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResult): ShownRule {
   const { plan, flat } = assessment;
@@ -93,7 +124,8 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
 
 /** The picture of an assessed room. */
 export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPicture {
-  const { verdict, criteria, spacingMm, stations, flat, strip, surfaceGates, laidOver, damp } = assessment;
+  const { verdict, criteria, plan, spacingMm, stations, flat, chance, strip, surfaceGates, laidOver, damp } =
+    assessment;
   const blank = {
     verdict,
     criteria,
@@ -109,6 +141,8 @@ export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPict
     blindAt: null,
     tiltMmPerM: 0,
     noise: null,
+    failure: null,
+    smallestMm: null,
     strip,
     surfaceGates,
     laidOver,
@@ -130,6 +164,8 @@ export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPict
     blindMm: Number.isFinite(flat.evidence.blindMm) ? flat.evidence.blindMm : null,
     blindAt: flat.evidence.blindAt,
     tiltMmPerM: Math.hypot(flat.plane.slopeX, flat.plane.slopeY) * 1000,
+    failure: chance ? shownFailure(chance, room, plan) : null,
+    smallestMm: smallestSeen(flat.surface.sites),
     noise: { rangeMm: flat.covariance.rangeMm, nuggetMm: Math.sqrt(flat.covariance.nuggetMm2) },
   };
 }

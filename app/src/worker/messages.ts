@@ -19,7 +19,7 @@ interface FromFacts {
   atUtc: string;
 }
 
-type RoomAsk = FromFacts & { kind: 'judge' | 'schools' | 'plan' };
+type RoomAsk = FromFacts & { kind: 'judge' | 'prove' | 'schools' | 'plan' | 'grid' };
 
 /** A way to be worked out by the programme, its nodes so many cells apart. */
 export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; every: number };
@@ -29,9 +29,13 @@ export type Ask = RoomAsk | ProgrammeAsk | { id: number; kind: 'forecast'; forec
 
 export interface Answers {
   judge: RoomPicture;
+  /** The same with how sure it is. */
+  prove: RoomPicture;
   schools: SchoolResult[];
   plan: LevellingPlan | null;
   programme: Programmed | null;
+  /** Heights as an ESRI ASCII grid; null where nothing is read. */
+  grid: string | null;
   forecast: DryingForecast;
 }
 

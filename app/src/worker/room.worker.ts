@@ -1,6 +1,7 @@
 import { assessRoom, levellingOf, pictureOf, planRoom, type RoomAssessment } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
 import { flatMemo, underEachSchool, type FlatMemo } from '@maquette/core/flat';
+import { esriGrid } from '@maquette/core/formats';
 import { programmedWay, type Programmed } from '@maquette/core/levelling';
 import type { Answers, Ask, ProgrammeAsk, Told } from './messages.ts';
 import { openModels } from './open-models.ts';
@@ -9,14 +10,14 @@ import { openModels } from './open-models.ts';
 const memos = new Map<string, FlatMemo>();
 let last: { key: string; assessment: RoomAssessment } | null = null;
 
-function assess({ facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' }>): RoomAssessment {
+function assess({ facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' }>, chance = false): RoomAssessment {
   // Evidence grows old by the day, not by the second.
   const key = JSON.stringify([facts, card, atUtc.slice(0, 10)]);
-  if (last?.key === key) return last.assessment;
+  if (last?.key === key && (!chance || last.assessment.chance)) return last.assessment;
   const memo = memos.get(facts.room.id) ?? flatMemo();
   memos.clear();
   memos.set(facts.room.id, memo);
-  last = { key, assessment: assessRoom(facts, card, atUtc, memo) };
+  last = { key, assessment: assessRoom(facts, card, atUtc, { memo, chance }) };
   return last.assessment;
 }
 
@@ -42,9 +43,10 @@ async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
     return forecastProbe(probe, limitPercent, plan, undefined, progress);
   }
   if (ask.kind === 'programme') return programmed(ask);
-  const assessment = assess(ask);
-  if (ask.kind === 'judge') return pictureOf(assessment, ask.facts.room);
+  const assessment = assess(ask, ask.kind === 'prove');
+  if (ask.kind === 'judge' || ask.kind === 'prove') return pictureOf(assessment, ask.facts.room);
   if (ask.kind === 'plan') return planRoom(assessment, ask.facts);
+  if (ask.kind === 'grid') return assessment.flat ? esriGrid(assessment.flat.judged, assessment.flat.surfaceMm) : null;
   return assessment.flat ? underEachSchool(assessment.flat, ask.card.rules, ask.facts.room.contactsOnly) : [];
 }
 

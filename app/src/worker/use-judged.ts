@@ -51,9 +51,13 @@ export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: Judged
   };
 }
 
+/** Keys are still when none was pressed for this long. */
+const STILL_MS = 700;
+
 /** The room judged in the worker, anew whenever a fact changes; schools follow once the picture stands. */
 export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: CoveringCard | null): Judged {
   const desk = useDesk();
+  const prover = useDesk();
   const [judged, setJudged] = useState<Judged>({ picture: null, schools: [], failed: null });
   const question = useMemo(
     () => (room && card ? { facts: plainFacts(room, facts), card } : null),
@@ -65,6 +69,15 @@ export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: Cove
   useEffect(() => {
     if (!question) return;
     const asked = { ...question, atUtc: nowUtc() };
+    prover.stop();
+    // How sure it is takes longer than all else: it is worked out apart, once the keys are still, and never holds a reading up.
+    const proving = setTimeout(
+      () =>
+        prover.ask({ ...asked, kind: 'prove' }, (picture) => {
+          if (picture) setJudged((held) => ({ ...held, picture }));
+        }),
+      STILL_MS,
+    );
     desk.ask({ ...asked, kind: 'judge' }, (picture, failed) => {
       setJudged((held) => ({ ...held, picture: picture ?? held.picture, failed }));
       if (!picture || picture.rules.length === 0) return;
@@ -74,9 +87,10 @@ export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: Cove
         'later',
       );
     });
+    return () => clearTimeout(proving);
     // The key stands for the question: the same facts in new objects ask nothing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, desk]);
+  }, [key, desk, prover]);
   return judged;
 }
 

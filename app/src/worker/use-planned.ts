@@ -25,6 +25,8 @@ export interface Planned extends Omit<Held, 'key'> {
   tighten: () => void;
   /** Whether the mixed way shown is the tighter one. */
   tight: boolean;
+  /** Asks for the judged heights as a grid file. */
+  grid: (told: (text: string | null, failed: string | null) => void) => void;
 }
 
 type Question = { facts: ReturnType<typeof plainFacts>; card: CoveringCard };
@@ -83,6 +85,9 @@ export function usePlanned(
       if (!question) return;
       setState((now) => ({ ...now, working: 'mixed', progress: null, failed: null }));
       programme(desk, question, key, 'mixed', NODES_APART.tighter, setState, () => undefined);
+    },
+    grid: (told) => {
+      if (question) desk.ask({ ...question, atUtc: nowUtc(), kind: 'grid' }, told);
     },
     stop: () => {
       desk.stop();

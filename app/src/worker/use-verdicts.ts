@@ -72,7 +72,7 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
     const next = () => {
       const question = questions.find((q) => !known.has(q.key));
       if (!question || !left) return;
-      desk.ask({ kind: 'judge', facts: question.facts, card: question.card, atUtc: nowUtc() }, (picture) => {
+      desk.ask({ kind: 'prove', facts: question.facts, card: question.card, atUtc: nowUtc() }, (picture) => {
         const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
         known.set(question.key, {
           verdict: picture?.verdict ?? 'measure',

@@ -2,6 +2,7 @@ export * from './contours.ts';
 export * from './evidence.ts';
 export * from './extremes.ts';
 export * from './facts.ts';
+export * from './failure.ts';
 export * from './gap-map.ts';
 export * from './grid.ts';
 export * from './heights.ts';

@@ -6,7 +6,7 @@ import type { FlatFacts } from './facts.ts';
 import { deviation, gapMap, SHOWN_DIRECTIONS, worstOf, type Placement } from './gap-map.ts';
 import { gridOver, restrict, type Grid } from './grid.ts';
 import { heightsOf, type Heights } from './heights.ts';
-import { heightsOver, krige, type Covariance, type FitMemo } from './kriging.ts';
+import { heightsOver, krige, type Covariance, type FitMemo, type Surface } from './kriging.ts';
 import { planeOver, type Plane } from './plane.ts';
 import { worstPlacements } from './placements.ts';
 
@@ -33,6 +33,7 @@ export interface FlatState {
   /** Surface over the whole rectangle, datum heights, mm. */
   surfaceMm: Float64Array;
   covariance: Covariance;
+  surface: Surface;
   /** Plane through the judged part: the tilt that flatness leaves out of account. */
   plane: Plane;
   evidence: Evidence;
@@ -93,6 +94,7 @@ export function judgeFlat(
     judged,
     surfaceMm,
     covariance: surface.covariance,
+    surface,
     plane: planeOver(judged, surfaceMm, heights.heights.length >= READINGS_FOR_TILT),
     evidence,
     rules: seen

@@ -1,3 +1,4 @@
+import simplify from 'simplify-js';
 import { distanceMm, tapeFrom, type Plan, type PointMm, type RoomFacts, type WallDistance } from '../room/index.ts';
 import type { Patch } from './patches.ts';
 
@@ -13,6 +14,8 @@ export interface ChalkPoint {
   tapes: WallDistance[];
 }
 
+/** A chalked line may leave the outline by this much: fewer tapes to pull, and the edge is feathered anyway. */
+const LEAVES_MM = 80;
 /** Chalk is set to the nearest this much, mm. */
 const CHALK_MM = 10;
 
@@ -48,7 +51,8 @@ export function chalkPoints(room: RoomFacts, plan: Plan, areas: readonly Patch[]
 }
 
 function corners(outline: readonly (readonly [number, number])[]): PointMm[] {
-  const set = outline.map(([x, y]) => ({ xMm: chalk(x), yMm: chalk(y) }));
+  const closed = outline.map(([x, y]) => ({ x, y }));
+  const set = simplify(closed, LEAVES_MM, true).map(({ x, y }) => ({ xMm: chalk(x), yMm: chalk(y) }));
   return set.filter((p, i) => {
     const next = set[(i + 1) % set.length]!;
     return set.length === 1 || p.xMm !== next.xMm || p.yMm !== next.yMm;

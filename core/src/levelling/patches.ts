@@ -92,7 +92,8 @@ function softened(grid: Grid, depthMm: Float64Array): Float64Array {
         }
       return count === 0 ? 0 : sum / count;
     });
-  return about(about(depthMm.map((depth) => (depth > EDGE_MM ? 1 : 0))));
+  const soft = about(about(depthMm.map((depth) => (depth > EDGE_MM ? 1 : 0))));
+  return soft.map((share, cell) => (grid.inside[cell] ? share : 0));
 }
 
 function patchFrom(grid: Grid, fillMm: Float64Array, cells: readonly number[]): Patch {

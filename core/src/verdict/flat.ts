@@ -1,5 +1,5 @@
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
-import type { FlatState } from '../flat/index.ts';
+import { FAILURE_SHARE_MOST, type FailureChance, type FlatState } from '../flat/index.ts';
 import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
 import { formatGap, formatReach, unitLabel } from '../units/index.ts';
 import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
@@ -15,7 +15,7 @@ export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, nu
     .join(', ');
 }
 
-function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
+function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureChance | null): Criterion {
   const units = room.units;
   const deciding = state.rules[0]!;
   const { worst, rule, overMm } = deciding;
@@ -36,7 +36,7 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
   } else {
     margin = `${formatGap(-overMm, units)} ${unit} inside at the worst place measured. Allowed ${ruleWords(rule, units)}.`;
     verdict = 'lay';
-    next = 'The failure probability is not computed yet: this says what the readings show, not what lies between them.';
+    next = 'How sure that is is being worked out: this says what the readings show, not what lies between them.';
   }
   if (short && verdict !== 'work') {
     verdict = 'measure';
@@ -50,9 +50,19 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState): Criterion {
   ) {
     verdict = 'measure';
     next = 'Read the benchmark again to close the set-up.';
-  }
+  } else if (verdict === 'lay' && chance && chance.worstShare > FAILURE_SHARE_MOST) {
+    verdict = 'measure';
+    next = `Read once more ${placeWords(room, plan, chance.worstAt!)}: ${timesWords(chance)} that fit the readings it is over the rule there.`;
+  } else if (verdict === 'lay' && chance)
+    next =
+      chance.worstShare === 0
+        ? `Of ${chance.draws} floors that fit the readings none is over the rule.`
+        : `At the least sure place ${timesWords(chance)} that fit the readings it is over the rule; up to ${FAILURE_SHARE_MOST * 100} % is taken.`;
   return { id: 'flat', title: 'Flatness', verdict, margin, next };
 }
+
+/** `in 3 of 20 floors`. */
+const timesWords = ({ worstShare, draws }: FailureChance) => `in ${Math.round(worstShare * draws)} of ${draws} floors`;
 
 /** Criteria of flatness for a room, worst first. With nothing read the answer is `measure`. */
 export function flatCriteria(
@@ -61,6 +71,7 @@ export function flatCriteria(
   card: CoveringCard,
   state: FlatState | null,
   sound: SoundFacts = NO_SOUND_FACTS,
+  chance: FailureChance | null = null,
 ): Criterion[] {
   const criteria: Criterion[] = [];
   if (!state) {
@@ -71,7 +82,7 @@ export function flatCriteria(
       margin: 'Nothing read yet.',
       next: 'Set up the laser and read the benchmark.',
     });
-  } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state));
+  } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance));
   const lips = lipCriterion(room, plan, card, sound);
   if (lips) criteria.push(lips);
   return criteria;

@@ -4,7 +4,7 @@ import type { RoomPicture, ShownPlacement } from '@maquette/core';
 import { ruleWords, type CoveringCard } from '@maquette/core/coverings';
 import type { SchoolResult } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatArea, formatGap, formatReach, formatRod, unitLabel } from '@maquette/core/units';
+import { formatArea, formatGap, formatReach, formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { LegendSwatch } from '../../sheet/level-layer.tsx';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -176,7 +176,7 @@ export function Findings({ room, card, picture, schools, shown, onShow }: Props)
           >{`What the stations cannot see: the widest circle without a reading is ${formatReach(picture.blindMm, units)} across. A hump or hollow narrower than that can lie between stations.`}</Words>
         ) : null}
         <Words>{`Tilt, left out of flatness: ${units === 'metric' ? `${formatGap(picture.tiltMmPerM, units)} mm in 1 m` : `${formatGap(picture.tiltMmPerM * 0.3048, units)} in in 1 ft`}.`}</Words>
-        <Words>Failure probability: not computed yet.</Words>
+        <Words testID="failure">{failureWords(picture, units)}</Words>
         <Words>
           Judged here: flatness only. Damp, soundness and heights are for you to judge before anything is laid.
         </Words>
@@ -198,6 +198,17 @@ export function Findings({ room, card, picture, schools, shown, onShow }: Props)
       ) : null}
     </View>
   );
+}
+
+/** How sure the map is, and what it cannot see. */
+function failureWords({ failure, smallestMm }: RoomPicture, units: UnitSystem): string {
+  const unseen =
+    smallestMm === null
+      ? ''
+      : ` A hump or hollow narrower than about ${formatReach(smallestMm, units)} may lie unseen between readings.`;
+  if (!failure) return `How often a floor with these readings fails is being worked out.${unseen}`;
+  const { draws, worstShare, place } = failure;
+  return `${draws} floors were drawn that fit the readings: ${worstShare === 0 ? 'none of them is over the rule anywhere.' : `at the least sure place, ${place}, ${Math.round(worstShare * draws)} of them are over the rule; up to a fifth is taken.`}${unseen}`;
 }
 
 const styles = StyleSheet.create({

@@ -18,8 +18,9 @@ import type { StageProps } from '../stage-props.ts';
 import { useAnswers } from '../use-answers.ts';
 import { areasOf } from './areas.ts';
 import { ChalkTab, isChalked } from './chalk-tab.tsx';
+import { FilesFold } from './files-fold.tsx';
 import { PlanSide } from './plan-side.tsx';
-import { shownWays, type ChoiceId } from './shown-ways.ts';
+import { shownWays, WAY_WORDS, type ChoiceId } from './shown-ways.ts';
 import { WaysTab } from './ways-tab.tsx';
 import { WorkTab } from './work-tab.tsx';
 
@@ -132,7 +133,7 @@ export function PlanStage(props: StageProps) {
                   gates={picture.surfaceGates}
                   ways={ways}
                   way={way}
-                  onWay={(id: ChoiceId) => void answers.set(WAY_TOPIC, id, `Level this way: ${id}`)}
+                  onWay={(id: ChoiceId) => void answers.set(WAY_TOPIC, id, WAY_WORDS[id])}
                   planeAt={planeAt}
                   onPlane={(index) => void answers.set(PLANE_TOPIC, String(index), 'Ground before the pour')}
                   onMark={() => go('sound')}
@@ -146,7 +147,9 @@ export function PlanStage(props: StageProps) {
                   way={way}
                   chosen={area}
                   onChoose={setArea}
-                />
+                >
+                  <FilesFold shown={shown} room={room} picture={picture} planned={planned} way={way} points={points} />
+                </WorkTab>
               ) : null}
               {tab === 'chalk' ? <ChalkTab shown={shown} room={room} points={points} at={point} onAt={setAt} /> : null}
             </>

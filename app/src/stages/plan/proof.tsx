@@ -45,7 +45,7 @@ export function Proof({
           {certificateWords(room, certificate)}
         </Words>
       ))}
-      {way.programmed ? <Nearness way={way} planned={planned} currency={currency} /> : null}
+      {way.programmed ? <Nearness room={room} way={way} planned={planned} currency={currency} /> : null}
       <Fold title="Cost and hours, line by line" aside={hoursWords(from.hours)}>
         {from.costLines.map((line) => (
           <View key={line.words} style={styles.line}>
@@ -104,14 +104,24 @@ function certificateWords(room: RoomFacts, certificate: Certificate): string {
 }
 
 /** How far the plan is from the cheapest that its programme allows, and the key to look closer. */
-function Nearness({ way, planned, currency }: { way: ShownWay; planned: Planned; currency: string }) {
+function Nearness({
+  room,
+  way,
+  planned,
+  currency,
+}: {
+  room: RoomFacts;
+  way: ShownWay;
+  planned: Planned;
+  currency: string;
+}) {
   const { programmed } = way;
   if (!programmed?.way || programmed.boundCost <= 0) return null;
   const over = Math.max(0, programmed.linearCost / programmed.boundCost - 1);
   return (
     <View style={styles.line}>
       <Words size="small" quiet style={styles.grow} testID="nearness">
-        {`Nothing worked out on ${programmed.nodesMm / 10} cm nodes costs less than ${moneyWords(programmed.boundCost, currency)} for what is moved; this takes ${moneyWords(programmed.linearCost, currency)}${over > 0.0005 ? `, ${roundTo(over * 100, 0.1)} % over` : ''}. ${programmed.rows} edges in ${programmed.rounds} rounds${programmed.settled ? '' : ', not finished'}.`}
+        {`What is moved, priced by the litre: ${moneyWords(programmed.linearCost, currency)}. Nothing laid out on nodes ${formatReach(programmed.nodesMm, room.units)} apart takes less than ${moneyWords(programmed.boundCost, currency)}${over > 0.0005 ? `, ${roundTo(over * 100, 0.1)} % over` : ''}. ${programmed.rows} edges in ${programmed.rounds} rounds${programmed.settled ? '' : ', not finished'}.`}
       </Words>
       {way.id === 'mixed' && !planned.tight && planned.working === null ? (
         <Button label="Make it tighter" onPress={planned.tighten} style={styles.key} />

@@ -37,7 +37,7 @@ export interface ShownWay {
   programmed: Programmed | null;
 }
 
-const WORDS: Record<ChoiceId, string> = {
+export const WAY_WORDS: Record<ChoiceId, string> = {
   mixed: 'Grind the highs, fill the lows',
   grind: 'Grind only',
   fill: 'Fill only',
@@ -82,7 +82,7 @@ export function shownWays(room: RoomFacts, planned: Planned, planeAt: number): S
 function blank(id: ChoiceId): ShownWay {
   return {
     id,
-    words: WORDS[id],
+    words: WAY_WORDS[id],
     cost: null,
     hours: 0,
     dryH: 0,

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { figuresOf, type FigureOf } from '@maquette/core/figures';
 import { grindingTask, shimSteps, type Patch } from '@maquette/core/levelling';
@@ -20,10 +21,11 @@ interface Props {
   way: ShownWay;
   chosen: string | null;
   onChoose: (label: string | null) => void;
+  children?: ReactNode;
 }
 
 /** The chosen way as work: what to fill and to grind and how deep, bags, water, and a pour in its bays. */
-export function WorkTab({ shown, room, timber, way, chosen, onChoose }: Props) {
+export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }: Props) {
   const figure = figuresOf(shown.strip.figures);
   const { units } = room;
   const areas = areasOf(way);
@@ -68,6 +70,7 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose }: Props) {
           {`On timber: stiffen what flexes first. Under a floating floor a shallow low may be made up with felt or card in steps instead: ${shimSteps(way.way?.deepestFillMm ?? 0).join(', ') || 'under 1'} ${unitLabel('metric')} at its deepest.`}
         </Words>
       ) : null}
+      {children}
     </View>
   );
 }

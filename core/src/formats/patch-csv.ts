@@ -1,0 +1,53 @@
+import Papa from 'papaparse';
+import { roundTo } from '../units/index.ts';
+import { safeText } from './safe-text.ts';
+import type { LevelSheet } from './level-sheet.ts';
+
+const AREA_COLUMNS = [
+  'work',
+  'label',
+  'area_m2',
+  'volume_l',
+  'mean_mm',
+  'deepest_mm',
+  'kg',
+  'deepest_x_mm',
+  'deepest_y_mm',
+];
+const POINT_COLUMNS = [
+  'point',
+  'label',
+  'number',
+  'x_mm',
+  'y_mm',
+  'tape_1_mm',
+  'tape_1_from',
+  'tape_2_mm',
+  'tape_2_from',
+];
+
+/** Places to work on, then the points to chalk with their tapes, as CSV (comma, decimal point). `kgPerL` is the product's. */
+export function patchCsv(sheet: LevelSheet, kgPerL: number): string {
+  const areas = [
+    ...sheet.fills.map((area) => ({ work: 'fill', area, kg: roundTo(area.volumeL * kgPerL, 0.01) })),
+    ...sheet.grinding.map((area) => ({ work: 'grind', area, kg: '' })),
+  ].map(({ work, area, kg }) => [
+    work,
+    area.label,
+    roundTo(area.areaM2, 0.001),
+    roundTo(area.volumeL, 0.001),
+    roundTo(area.meanMm, 0.01),
+    roundTo(area.deepestMm, 0.01),
+    kg,
+    ...area.deepestAt.map((mm) => roundTo(mm, 1)),
+  ]);
+  const points = sheet.chalk.map((point) => [
+    'chalk',
+    point.label,
+    point.number,
+    point.at.xMm,
+    point.at.yMm,
+    ...point.tapes.flatMap((tape) => [roundTo(tape.distanceMm, 1), safeText(tape.name)]),
+  ]);
+  return `${Papa.unparse([AREA_COLUMNS, ...areas, [], POINT_COLUMNS, ...points], { newline: '\r\n' })}\r\n`;
+}

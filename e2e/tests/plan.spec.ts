@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { accessible, serve, type Running } from './app.ts';
+
+let running: Running;
+test.beforeAll(async () => {
+  running = await serve();
+});
+test.afterAll(() => running.close());
+
+const parlour = () => `${running.url}/rooms/demo-parlour/plan`;
+
+test('ways to level stand side by side, certified, with how near each is to the cheapest', async ({ page }) => {
+  await page.goto(parlour());
+  const ways = page.getByRole('radiogroup', { name: 'Ways to level' });
+  const mixed = ways.getByRole('radio', { name: /^Grind the highs, fill the lows, £\d+/ });
+  await expect(mixed).toBeVisible();
+  await expect(ways.getByRole('radio', { name: /^Grind only, Not possible: held back by the depth/ })).toBeVisible();
+  await expect(ways.getByRole('radio', { name: /^Fill only, £\d+/ })).toBeVisible();
+  await mixed.click();
+  await expect(page.getByTestId('certificate')).toContainText('36 directions on 50 mm');
+  await expect(page.getByTestId('certificate')).toContainText('The rule holds.');
+  await expect(page.getByTestId('nearness')).toContainText('nodes 200 mm apart');
+  await accessible(page);
+  await page.getByRole('button', { name: 'Make it tighter' }).click();
+  await expect(page.getByTestId('nearness')).toContainText('nodes 100 mm apart');
+  await page.getByRole('button', { name: 'Cost and hours, line by line' }).click();
+  await expect(page.getByText('Grinder and extractor')).toBeVisible();
+});
+
+test('a figure out of its range is asked back beside it; a dearer bag makes the fill dearer, and undo takes it back', async ({
+  page,
+}) => {
+  await page.goto(parlour());
+  const fill = page.getByRole('radio', { name: /^Fill only, £/ });
+  const before = await fill.getAttribute('aria-label');
+  await page.getByRole('button', { name: /^Rates, limits and prices/ }).click();
+  const price = page.getByRole('textbox', { name: 'Patching compound: price of a bag' });
+  await price.fill('9000');
+  await price.press('Enter');
+  await expect(page.getByText('9000: 0 to 500')).toBeVisible();
+  await price.fill('124');
+  await price.press('Enter');
+  await expect(fill).not.toHaveAttribute('aria-label', before!);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(fill).toHaveAttribute('aria-label', before!);
+});
+
+test('the chosen way becomes patches, bags and points to chalk that stay ticked', async ({ page }) => {
+  await page.goto(parlour());
+  await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
+  await page.getByRole('button', { name: 'Show the work' }).click();
+  await expect(page.getByTestId('work')).toContainText(/buy \d+ bag/);
+  await expect(page.getByRole('button', { name: 'Patch A' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'High G1' })).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Chalk it out' }).click();
+  const chalk = page.getByTestId('chalk');
+  await expect(chalk).toContainText(/point 1 of \d+/);
+  await expect(chalk).toContainText(/0 of \d+ chalked/);
+  await accessible(page);
+  await page.getByRole('button', { name: 'Chalked', exact: true }).click();
+  await expect(chalk).toContainText('point 2 of');
+  await page.reload();
+  await page.getByRole('button', { name: 'Chalk out', exact: true }).click();
+  await expect(chalk).toContainText(/1 of \d+ chalked/);
+});
+
+test('the plan leaves as drawings, features, lists and a grid', async ({ page }) => {
+  await page.goto(parlour());
+  await expect(page.getByRole('radio', { name: /^Grind only, Not possible/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Work', exact: true }).click();
+  await page.getByRole('button', { name: 'Save as files' }).click();
+  for (const [key, file, holds] of [
+    ['DXF drawing', 'sluice-house-parlour-levelling.dxf', 'CONTOURS'],
+    ['SVG drawing', 'sluice-house-parlour-levelling.svg', '36 directions on 50 mm'],
+    ['JSON features', 'sluice-house-parlour-levelling.json', '"kind": "fill"'],
+    ['Patches and tapes CSV', 'sluice-house-parlour-patches.csv', 'tape_1_mm'],
+    ['Heights grid', 'sluice-house-parlour-heights.asc', 'NODATA_value -9999'],
+  ] as const) {
+    const saved = page.waitForEvent('download');
+    await page.getByRole('button', { name: key }).click();
+    const download = await saved;
+    expect(download.suggestedFilename()).toBe(file);
+    expect(readFileSync(await download.path(), 'utf8')).toContain(holds);
+  }
+});
+
+test('a hall is poured in bays that the crew can keep wet; more hands, fewer bays', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-reading-room/plan`);
+  await page.getByRole('radio', { name: /^Pour to one level/ }).click();
+  await page.getByRole('button', { name: 'Show the work' }).click();
+  const bays = page.getByTestId('bays').getByRole('listitem');
+  await expect(bays.first()).toContainText(/bags, .* water, \d+ min/);
+  const alone = await bays.count();
+  await page.getByRole('button', { name: 'Ways', exact: true }).click();
+  await page.getByRole('button', { name: /^Rates, limits and prices/ }).click();
+  const mixers = page.getByRole('textbox', { name: 'People mixing' });
+  await mixers.fill('4');
+  await mixers.press('Enter');
+  await page.getByRole('button', { name: 'Work', exact: true }).click();
+  await expect(async () => expect(await bays.count()).toBeLessThan(alone)).toPass();
+});
