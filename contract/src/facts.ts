@@ -1,4 +1,5 @@
 import { AirLogWrite, AirReadingWrite, CheckWrite, DampReadingWrite, DampTestWrite, MarkWrite } from './damp-writes.ts';
+import { WorkWrite } from './level-writes.ts';
 import { AnswerWrite, FigureWrite, LayerWrite, PhotoWrite, SampleWrite, TapWrite, TickWrite } from './strip-writes.ts';
 import { RoomWrite } from './room-write.ts';
 import type { Write } from './write.ts';
@@ -25,6 +26,7 @@ export const FACT_CLASSES = {
   dampTests: DampTestWrite,
   dampReadings: DampReadingWrite,
   checks: CheckWrite,
+  works: WorkWrite,
 } as const;
 export type FactKind = keyof typeof FACT_CLASSES;
 export const FACT_KINDS = Object.keys(FACT_CLASSES) as FactKind[];
@@ -45,6 +47,7 @@ export const ROOM_FACT_KINDS = [
   'dampTests',
   'dampReadings',
   'checks',
+  'works',
 ] as const satisfies readonly FactKind[];
 export type RoomFactKind = (typeof ROOM_FACT_KINDS)[number];
 
@@ -93,6 +96,7 @@ export const EMPTY_ROOM: RoomFactsAnswer = {
   dampTests: [],
   dampReadings: [],
   checks: [],
+  works: [],
 };
 
 /** What a job has before anything but its name is entered. */

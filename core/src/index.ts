@@ -149,7 +149,7 @@ export function assessRoom(
     ...stripCriteria(context, strip),
     ...(damp && dampState ? dampCriteria(damp, dampState) : []),
     ...(facts.sound ? soundCriteria(room, plan, facts.sound, context.facts.ticks, context.figure) : []),
-    ...flatCriteria(room, plan, card, state, facts.sound, chance),
+    ...flatCriteria(room, plan, card, state, facts.sound, chance, flat.works),
   ];
   return {
     verdict: worstVerdict(criteria.map((c) => c.verdict)),

@@ -1,12 +1,15 @@
 import type { FlatnessRule } from './coverings/index.ts';
 import {
+  achievedOf,
   FAILURE_SHARE_MOST,
   levelMap,
   ringsAbove,
   smallestSeen,
   planeAt,
   profileOf,
+  type Achieved,
   type FailureChance,
+  type LevellingWork,
   type LevelMap,
   type Rings,
   type Placement,
@@ -64,6 +67,8 @@ export interface RoomPicture {
   /** Fall of the plane through the floor over its length: mm for each m, and the total across the room. */
   tiltMmPerM: number;
   noise: { rangeMm: number; nuggetMm: number } | null;
+  /** Levelling that was done, newest first, predicted against achieved. */
+  achieved: Achieved[];
   /** How sure the flatness is; null until it has been worked out. */
   failure: ShownFailure | null;
   /** A hump narrower than this may lie unseen, mm; null with too few readings. */
@@ -123,9 +128,14 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
 }
 
 /** The picture of an assessed room. */
-export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPicture {
+export function pictureOf(
+  assessment: RoomAssessment,
+  room: RoomFacts,
+  works: readonly LevellingWork[] = [],
+): RoomPicture {
   const { verdict, criteria, plan, spacingMm, stations, flat, chance, strip, surfaceGates, laidOver, damp } =
     assessment;
+  const achieved = achievedOf(works, flat?.heights.heights ?? []);
   const blank = {
     verdict,
     criteria,
@@ -141,6 +151,7 @@ export function pictureOf(assessment: RoomAssessment, room: RoomFacts): RoomPict
     blindAt: null,
     tiltMmPerM: 0,
     noise: null,
+    achieved,
     failure: null,
     smallestMm: null,
     strip,

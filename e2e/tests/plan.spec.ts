@@ -62,7 +62,7 @@ test('the chosen way becomes patches, bags and points to chalk that stay ticked'
   await page.getByRole('button', { name: 'Chalked', exact: true }).click();
   await expect(chalk).toContainText('point 2 of');
   await page.reload();
-  await page.getByRole('button', { name: 'Chalk out', exact: true }).click();
+  await page.getByRole('button', { name: 'Chalk', exact: true }).click();
   await expect(chalk).toContainText(/1 of \d+ chalked/);
 });
 
@@ -100,4 +100,24 @@ test('a hall is poured in bays that the crew can keep wet; more hands, fewer bay
   await mixers.press('Enter');
   await page.getByRole('button', { name: 'Work', exact: true }).click();
   await expect(async () => expect(await bays.count()).toBeLessThan(alone)).toPass();
+});
+
+test('what is done is recorded; moved stations are read again and weighed against the plan', async ({ page }) => {
+  await page.goto(parlour());
+  await page.getByRole('radio', { name: /^Fill only, £/ }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Batch' }).fill('L 2207');
+  const used = page.getByRole('textbox', { name: 'Bags used, bags' });
+  await used.fill('4000');
+  await used.press('Enter');
+  await expect(page.getByText('4000 is out of range: 0 to 2000 bags is taken')).toBeVisible();
+  await used.fill('1');
+  await used.press('Enter');
+  await accessible(page);
+  await page.getByRole('button', { name: 'Record it as done' }).click();
+  const done = page.getByTestId('work-done');
+  await expect(done).toContainText(/Patching compound, batch L 2207 · 1 bags used, 1 planned/);
+  await expect(done).toContainText(/0 of \d+ moved stations read again/);
+  await page.getByRole('button', { name: 'Read them again' }).click();
+  await expect(page.getByTestId('verdict')).toHaveText('Measure');
 });

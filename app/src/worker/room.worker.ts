@@ -44,7 +44,7 @@ async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
   }
   if (ask.kind === 'programme') return programmed(ask);
   const assessment = assess(ask, ask.kind === 'prove');
-  if (ask.kind === 'judge' || ask.kind === 'prove') return pictureOf(assessment, ask.facts.room);
+  if (ask.kind === 'judge' || ask.kind === 'prove') return pictureOf(assessment, ask.facts.room, ask.facts.flat.works);
   if (ask.kind === 'plan') return planRoom(assessment, ask.facts);
   if (ask.kind === 'grid') return assessment.flat ? esriGrid(assessment.flat.judged, assessment.flat.surfaceMm) : null;
   return assessment.flat ? underEachSchool(assessment.flat, ask.card.rules, ask.facts.room.contactsOnly) : [];

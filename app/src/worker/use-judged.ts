@@ -39,7 +39,12 @@ export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: Judged
     facts.map((fact) => ({ ...bodyOf(fact), id: fact.id }) as unknown as T);
   return {
     room: { ...own, id: room.id },
-    flat: { setups: plain(flat.setups), readings: plain(flat.readings), stations: plain(flat.stations) },
+    flat: {
+      setups: plain(flat.setups),
+      readings: plain(flat.readings),
+      stations: plain(flat.stations),
+      works: plain(flat.works ?? []),
+    },
     strip: {
       ...strip,
       // Chalk on the floor and the way chosen judge nothing: a tick more works nothing out anew.

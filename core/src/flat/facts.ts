@@ -1,3 +1,5 @@
+import type { LevellingWork } from './works.ts';
+
 /** One position of the instrument. A moved or knocked instrument is a new set-up. */
 export interface SetUp {
   id: string;
@@ -37,6 +39,8 @@ export interface FlatFacts {
   setups: SetUp[];
   readings: RodReading[];
   stations: StationMark[];
+  /** Levelling that was done; absent: none. */
+  works?: LevellingWork[];
 }
 
 /** Staff readings outside this are asked back; a five-metre staff is the longest in use. */

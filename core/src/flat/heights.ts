@@ -1,4 +1,5 @@
 import type { FlatFacts, RodReading, SetUp } from './facts.ts';
+import { movedAt } from './works.ts';
 
 /** Closing error above this marks a set-up as suspect, mm. */
 export const CLOSING_LIMIT_MM = 1;
@@ -55,9 +56,10 @@ function mean(values: readonly number[]): number {
 /**
  * Heights of all readings in one datum: height = line of sight - rod, the line of sight being the opening reading on the
  * benchmark (benchmark = 0). A set-up without a benchmark takes the mean offset over the stations it shares with a tied one.
- * With no benchmark anywhere the first set-up is its own datum. Closing errors are reported, not spread.
+ * With no benchmark anywhere the first set-up is its own datum. Closing errors are reported, not spread. What levelling has
+ * moved since it was read is left out: the old reading stays on record.
  */
-export function heightsOf(facts: Pick<FlatFacts, 'setups' | 'readings'>): Heights {
+export function heightsOf(facts: Pick<FlatFacts, 'setups' | 'readings' | 'works'>): Heights {
   const setups = [...facts.setups].sort((a, b) =>
     a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : a.id < b.id ? -1 : 1,
   );
@@ -116,7 +118,10 @@ export function heightsOf(facts: Pick<FlatFacts, 'setups' | 'readings'>): Height
     };
   });
   const suspects = new Set(states.filter((state) => state.suspect).map((state) => state.setup.id));
-  const used = latestPerStation(facts.readings.filter((reading) => sight.has(reading.setupId)));
+  const spent = movedAt(facts.works ?? []);
+  const used = latestPerStation(facts.readings.filter((reading) => sight.has(reading.setupId))).filter(
+    (reading) => reading.takenAt >= (spent.get(reading.stationKey) ?? ''),
+  );
   return {
     heights: used.map((r) => ({
       readingId: r.id,

@@ -14,3 +14,4 @@ export * from './placements.ts';
 export * from './plane.ts';
 export * from './stations.ts';
 export * from './straightedge.ts';
+export * from './works.ts';

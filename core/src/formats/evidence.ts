@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { METHOD_SPECS, type DampContext, type DampResult } from '../damp/index.ts';
+import type { LevellingWork } from '../flat/index.ts';
 import { MARK_WORDS, type SoundFacts } from '../soundness/index.ts';
 import { formatReach } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
@@ -29,6 +30,7 @@ export interface EvidenceFacts {
   damp: DampContext;
   results: readonly DampResult[];
   sound: SoundFacts;
+  works?: readonly LevellingWork[];
   photos: readonly {
     id: string;
     about: string;
@@ -43,7 +45,7 @@ export interface EvidenceFacts {
 }
 
 /** Everything measured and seen in a room, oldest first. Logger samples are one line a file: their samples are in the job file. */
-export function evidenceOf({ damp, results, sound, photos, versions }: EvidenceFacts): EvidenceLine[] {
+export function evidenceOf({ damp, results, sound, works = [], photos, versions }: EvidenceFacts): EvidenceLine[] {
   const line = (
     part: Partial<EvidenceLine> & Pick<EvidenceLine, 'kind' | 'id' | 'at' | 'what' | 'value'>,
   ): EvidenceLine => ({
@@ -127,6 +129,22 @@ export function evidenceOf({ damp, results, sound, photos, versions }: EvidenceF
         what: `Gone over: ${c.key}`,
         value: c.found ? 'something found' : 'nothing found',
         note: c.note,
+      }),
+    ),
+    ...works.map((w) =>
+      line({
+        kind: 'levelling',
+        id: w.id,
+        at: w.doneAt,
+        what: `Levelled: ${[w.product, w.batch && `batch ${w.batch}`].filter(Boolean).join(', ') || w.way}`,
+        value: w.bagsUsed === null ? '' : `${w.bagsUsed} bags used, ${w.bagsPlanned} planned`,
+        conditions: [
+          w.tempC === null ? '' : `${w.tempC.toFixed(1)} °C`,
+          w.rhPercent === null ? '' : `${w.rhPercent} %RH`,
+        ]
+          .filter(Boolean)
+          .join(', '),
+        note: w.note,
       }),
     ),
     ...photos.map((p) =>

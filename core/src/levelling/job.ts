@@ -1,6 +1,6 @@
 import type { FlatnessRule } from '../coverings/index.ts';
 import { figuresOf, type FigureOf, type OwnFigure } from '../figures/index.ts';
-import { cellAt, cellCentre, type FlatState, type Grid } from '../flat/index.ts';
+import { cellAt, cellCentre, type FlatState, type Grid, type Height } from '../flat/index.ts';
 import {
   contains,
   distanceToSegmentMm,
@@ -63,6 +63,8 @@ export interface LevellingJob {
   figure: FigureOf;
   timber: boolean;
   openings: OpeningCells[];
+  /** Stations as they are read now. */
+  stations: readonly Height[];
   provisional: boolean;
 }
 
@@ -122,6 +124,7 @@ export function levellingJob(ask: LevellingAsk): LevellingJob {
     figure,
     timber,
     openings,
+    stations: state.heights.heights,
     provisional: state.evidence.coveredShare < 0.99,
   };
 }

@@ -1,10 +1,11 @@
+import type { PredictedStation } from '../flat/index.ts';
 import { pourPlan, type PourPlan } from './bays.ts';
 import { certify, type Certificate } from './certificate.ts';
 import { coverHours, type CompoundNeed } from './compound.ts';
 import type { LevellingJob } from './job.ts';
 import { planeCurve, type PlanePour } from './plane.ts';
 import { worstOver, type Refusal } from './refusal.ts';
-import { costOf, needsFor, risesOf, type CostLine, type OpeningRise } from './way.ts';
+import { costOf, needsFor, predictedOf, risesOf, type CostLine, type OpeningRise } from './way.ts';
 
 /** A pour to one level with so much ground off the top first, worked out like any other way. */
 export interface PlaneChoice extends PlanePour {
@@ -15,6 +16,7 @@ export interface PlaneChoice extends PlanePour {
   primerL: number;
   dryH: number;
   rises: OpeningRise[];
+  predicted: PredictedStation[];
   certificates: Certificate[];
   /** The pour in bays, with the product that leads; null where none suits. */
   pour: PourPlan | null;
@@ -52,6 +54,7 @@ export function planeChoices(job: LevellingJob, leastMm = PLANE_LEAST_MM): Plane
       ...priced,
       dryH: needs[0] ? figure('primer-dry-h') + coverHours(needs[0].compound, pour.deepestMm) : 0,
       rises: risesOf(job, change),
+      predicted: predictedOf(job, change),
       certificates,
       pour: needs[0] ? pourPlan(job.room, job.plan, grid, change.fillMm, needs[0].compound, figure) : null,
       refusal: worstOver(job, change),

@@ -1,10 +1,10 @@
 import { certify, type Certificate } from './certificate.ts';
 import { coverHours, needOf, type CompoundCard, type CompoundNeed } from './compound.ts';
-import type { LevellingJob } from './job.ts';
+import { mapAt, type LevellingJob } from './job.ts';
 import { amounts } from './mixed.ts';
 import { patchesOf, type Patch } from './patches.ts';
 import type { Change } from './programme.ts';
-import type { Placement } from '../flat/index.ts';
+import type { Placement, PredictedStation } from '../flat/index.ts';
 
 /** Ways a programme or a fill leads to; pours to a plane and panels are worked out apart. */
 export const WAYS = ['mixed', 'fill', 'grind'] as const;
@@ -47,6 +47,8 @@ export interface Way {
   /** Hours before the floor may be covered: primer, compound. */
   dryH: number;
   rises: OpeningRise[];
+  /** What each station is to read after the work. */
+  predicted: PredictedStation[];
   certificates: Certificate[];
   /** Rocking left over the rule: filling alone is not the cure there. */
   rocking: Placement | null;
@@ -81,6 +83,7 @@ export function wayOf(job: LevellingJob, id: WayId, change: Change, thinnestMm =
     ...priced,
     dryH: needs[0] ? job.figure('primer-dry-h') + coverHours(needs[0].compound, deepestFillMm) : 0,
     rises: risesOf(job, change),
+    predicted: predictedOf(job, change),
     certificates,
     rocking: contactsOnly ? null : (certificates.find((c) => !c.crownHolds)?.worstCrown ?? null),
     holds: certificates.every((certificate) => certificate.holds),
@@ -131,6 +134,17 @@ export function costOf(
     costLines,
     cost: costLines.reduce((sum, { cost }) => sum + cost, 0),
   };
+}
+
+/** Heights of the stations once a change is carried out. */
+export function predictedOf({ grid, stations }: LevellingJob, { fillMm, grindMm }: Change): PredictedStation[] {
+  return stations.map(({ stationKey, xMm, yMm, heightMm }) => ({
+    stationKey,
+    xMm,
+    yMm,
+    beforeMm: heightMm,
+    afterMm: heightMm + mapAt(grid, fillMm, { xMm, yMm }) - mapAt(grid, grindMm, { xMm, yMm }),
+  }));
 }
 
 /** What a change does at each opening. */

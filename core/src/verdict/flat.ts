@@ -1,5 +1,11 @@
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
-import { FAILURE_SHARE_MOST, type FailureChance, type FlatState } from '../flat/index.ts';
+import {
+  achievedOf,
+  FAILURE_SHARE_MOST,
+  type FailureChance,
+  type FlatState,
+  type LevellingWork,
+} from '../flat/index.ts';
 import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
 import { formatGap, formatReach, unitLabel } from '../units/index.ts';
 import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
@@ -72,6 +78,7 @@ export function flatCriteria(
   state: FlatState | null,
   sound: SoundFacts = NO_SOUND_FACTS,
   chance: FailureChance | null = null,
+  works: readonly LevellingWork[] = [],
 ): Criterion[] {
   const criteria: Criterion[] = [];
   if (!state) {
@@ -83,9 +90,26 @@ export function flatCriteria(
       next: 'Set up the laser and read the benchmark.',
     });
   } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance));
+  const levelled = levelledCriterion(works, state);
+  if (levelled) criteria.push(levelled);
   const lips = lipCriterion(room, plan, card, sound);
   if (lips) criteria.push(lips);
   return criteria;
+}
+
+/** Levelling that was done ends with the same readings again. Null where every station it moved has been read since. */
+function levelledCriterion(works: readonly LevellingWork[], state: FlatState | null): Criterion | null {
+  const open = achievedOf(works, state?.heights.heights ?? []).filter(({ waiting }) => waiting.length > 0);
+  if (open.length === 0) return null;
+  const waiting = open.reduce((sum, a) => sum + a.waiting.length, 0);
+  const read = open.reduce((sum, a) => sum + a.reread.length, 0);
+  return {
+    id: 'flat-levelled',
+    title: 'Read again after levelling',
+    verdict: 'measure',
+    margin: `${read} of ${read + waiting} stations that the work moved are read again.`,
+    next: 'Read the rest again: what was there before no longer counts.',
+  };
 }
 
 /**

@@ -33,6 +33,7 @@ const TABLES = {
   dampTests: schema.dampTests,
   dampReadings: schema.dampReadings,
   checks: schema.checks,
+  works: schema.works,
 } as const satisfies Record<FactKind, SQLiteTable>;
 
 /** Columns that are the store's own, not the fact's body. */

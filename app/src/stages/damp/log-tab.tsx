@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
+import type { LevellingWork } from '@maquette/core/flat';
 import { evidenceCsv, evidenceOf, type EvidenceLine } from '@maquette/core/formats';
 import { factPath, type FactKind } from '@maquette/contract';
 import { api } from '../../data/api.ts';
@@ -18,6 +19,7 @@ const KIND_OF: Record<string, FactKind> = {
   damp: 'dampReadings',
   walk: 'checks',
   photo: 'photos',
+  levelling: 'works',
 };
 
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
@@ -26,7 +28,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
   const [open, setOpen] = useState<string | null>(null);
   const lines = useMemo(() => {
     const versions = new Map(
-      [shown.airReadings, shown.airLogs, shown.dampTests, shown.dampReadings, shown.checks, shown.photos]
+      [shown.airReadings, shown.airLogs, shown.dampTests, shown.dampReadings, shown.checks, shown.photos, shown.works]
         .flat()
         .map((f) => [f.id, f.version] as const),
     );
@@ -34,6 +36,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
       damp: damp.ctx,
       results: damp.state.results,
       sound: shown.sound,
+      works: shown.works as unknown as LevellingWork[],
       photos: shown.photos,
       versions,
     });

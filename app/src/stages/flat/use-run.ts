@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import type { Station } from '@maquette/core/flat';
+import { movedAt, type Station } from '@maquette/core/flat';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import { bodyOf } from '../../data/merge.ts';
@@ -28,12 +28,15 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
   const [key, setKey] = useState<string | null>(null);
   const newest = useMemo(() => {
     const map = new Map<string, ShownRoom['readings'][number]>();
+    // What levelling has moved since it was read is to be read again: its old reading stays on record.
+    const moved = movedAt(shown.flat.works ?? []);
     for (const r of shown.readings) {
+      if (r.takenAt < (moved.get(r.stationKey) ?? '')) continue;
       const held = map.get(r.stationKey);
       if (!held || r.takenAt > held.takenAt) map.set(r.stationKey, r);
     }
     return map;
-  }, [shown.readings]);
+  }, [shown.readings, shown.flat.works]);
   const setups = [...shown.setups].sort((a, b) => (a.startedAt < b.startedAt ? -1 : 1));
   const setup = setups.at(-1) ?? null;
   const unread = (s: Station) => !newest.has(s.key);

@@ -18,17 +18,19 @@ import type { StageProps } from '../stage-props.ts';
 import { useAnswers } from '../use-answers.ts';
 import { areasOf } from './areas.ts';
 import { ChalkTab, isChalked } from './chalk-tab.tsx';
+import { DoneTab } from './done-tab.tsx';
 import { FilesFold } from './files-fold.tsx';
 import { PlanSide } from './plan-side.tsx';
 import { shownWays, WAY_WORDS, type ChoiceId } from './shown-ways.ts';
 import { WaysTab } from './ways-tab.tsx';
 import { WorkTab } from './work-tab.tsx';
 
-type Tab = 'ways' | 'work' | 'chalk';
+type Tab = 'ways' | 'work' | 'chalk' | 'done';
 const TABS = [
   { tab: 'ways', label: 'Ways' },
   { tab: 'work', label: 'Work' },
-  { tab: 'chalk', label: 'Chalk out' },
+  { tab: 'chalk', label: 'Chalk' },
+  { tab: 'done', label: 'Done' },
 ] as const;
 
 /** The way chosen and how much is ground before a pour are kept with the room. */
@@ -106,7 +108,7 @@ export function PlanStage(props: StageProps) {
       sheet={sheet}
       {...(plan && !nothing ? { marks: { plan: 'work' as const } } : {})}
       actions={
-        plan && !nothing && tab !== 'chalk' ? (
+        plan && !nothing && (tab === 'ways' || tab === 'work') ? (
           <View style={styles.actions}>
             <Button
               kind="main"
@@ -121,7 +123,14 @@ export function PlanStage(props: StageProps) {
         <NoCard onChoose={() => go('room')} />
       ) : (
         <PlanSide planned={planned} none={shown.readings.length === 0} onRead={() => go('flat')}>
-          {plan && nothing ? <NothingToDo provisional={plan.provisional} /> : null}
+          {plan && nothing ? (
+            <>
+              <NothingToDo provisional={plan.provisional} />
+              {picture && picture.achieved.length > 0 ? (
+                <DoneTab shown={shown} room={room} way={null} picture={picture} onRead={() => go('flat')} />
+              ) : null}
+            </>
+          ) : null}
           {plan && !nothing && picture && way ? (
             <>
               <Tabs label="Plan" tabs={TABS} chosen={tab} onChoose={setTab} />
@@ -152,6 +161,9 @@ export function PlanStage(props: StageProps) {
                 </WorkTab>
               ) : null}
               {tab === 'chalk' ? <ChalkTab shown={shown} room={room} points={points} at={point} onAt={setAt} /> : null}
+              {tab === 'done' ? (
+                <DoneTab shown={shown} room={room} way={way} picture={picture} onRead={() => go('flat')} />
+              ) : null}
             </>
           ) : null}
         </PlanSide>

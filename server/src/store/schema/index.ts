@@ -4,3 +4,4 @@ export * from './damp.ts';
 export * from './flat.ts';
 export * from './sound.ts';
 export * from './record.ts';
+export * from './level.ts';
