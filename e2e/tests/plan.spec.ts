@@ -116,8 +116,19 @@ test('what is done is recorded; moved stations are read again and weighed agains
   await accessible(page);
   await page.getByRole('button', { name: 'Record it as done' }).click();
   const done = page.getByTestId('work-done');
-  await expect(done).toContainText(/Patching compound, batch L 2207 · 1 bags used, 1 planned/);
+  await expect(done).toContainText(/Patching compound, batch L 2207 · 1 bag used, 1 planned/);
   await expect(done).toContainText(/0 of \d+ moved stations read again/);
   await page.getByRole('button', { name: 'Read them again' }).click();
-  await expect(page.getByTestId('verdict')).toHaveText('Measure');
+  await expect(page.getByText(/^Read station \d+ of \d+/)).toBeVisible();
+  await page.getByRole('button', { name: 'Verdict' }).click();
+  await expect(page.getByText('Read again after levelling')).toBeVisible();
+});
+
+test('a room levelled and read again shows what was meant beside what came of it', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-boot-room/plan`);
+  await expect(page.getByText('Nothing to level')).toBeVisible();
+  await expect(page.getByTestId('achieved')).toContainText(/Off the plan by [\d.]+ mm/);
+  await page.getByRole('button', { name: 'Predicted and achieved' }).click();
+  await expect(page.getByText(/^Station \d+: was −/).first()).toBeVisible();
+  await accessible(page);
 });

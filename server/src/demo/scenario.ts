@@ -34,6 +34,8 @@ export interface DemoRoom {
   bumps: Bump[];
   /** Fall of the whole floor, mm for each m in x and y. */
   fall: [number, number];
+  /** A low that was there the day before, and has been filled since. */
+  levelled?: { low: Bump; product: string; batch: string; bagsPlanned: number; bagsUsed: number };
   /** Share of the walk that has been read. */
   readShare: number;
   setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];
@@ -99,6 +101,13 @@ export const SCENARIO: readonly DemoJob[] = [
         units: 'metric',
         bumps: [{ xMm: 1500, yMm: 1100, heightMm: 0.8, widthMm: 900 }],
         fall: [0.6, -0.4],
+        levelled: {
+          low: { xMm: 2300, yMm: 1700, heightMm: -7, widthMm: 420 },
+          product: 'Patching compound',
+          batch: 'L 2207',
+          bagsPlanned: 1,
+          bagsUsed: 1,
+        },
         readShare: 1,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1176.8, closingMm: -0.2 }],
       },

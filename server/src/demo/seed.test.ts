@@ -1,5 +1,6 @@
 import { assessRoom } from '@maquette/core';
 import { NO_STRIP_FACTS } from '@maquette/core/stripout';
+import { achievedOf, type Achieved } from '@maquette/core/flat';
 import { findCard } from '@maquette/core/coverings';
 import { normal, seeded } from '@maquette/core/units';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -16,6 +17,7 @@ test('the demo’s rooms stand where the story says: one inside the rule, one to
   const { rooms } = await readBook(store.db);
   const verdicts: Record<string, string> = {};
   const covered: Record<string, number> = {};
+  const achieved: Record<string, Achieved[]> = {};
   for (const room of rooms) {
     const flat = await readRoomFacts(store.db, room.id);
     const assessment = assessRoom(
@@ -24,11 +26,16 @@ test('the demo’s rooms stand where the story says: one inside the rule, one to
       '2026-05-04T12:00:00Z',
     );
     verdicts[room.name] = assessment.verdict;
+    achieved[room.name] = achievedOf(flat!.works, assessment.flat?.heights.heights ?? []);
     covered[room.name] = assessment.flat?.evidence.coveredShare ?? 0;
   }
   store.close();
   rmSync(folder, { recursive: true, force: true });
   expect(verdicts).toMatchObject({ 'Boot room': 'lay', Parlour: 'work', 'Reading room': 'work', Kitchen: 'stop' });
+  // The boot room's low was filled and read again: what came of it lies within a millimetre of what was meant.
+  expect(achieved['Boot room']![0]).toMatchObject({ waiting: [] });
+  expect(achieved['Boot room']![0]!.reread.length).toBeGreaterThan(3);
+  expect(achieved['Boot room']![0]!.rmsOffMm).toBeLessThan(1);
   expect(covered['Hall']).toBeLessThan(0.7);
   expect(covered['Reading room']).toBeGreaterThan(0.99);
 });

@@ -7,6 +7,7 @@ import { putFact } from '../store/facts.ts';
 import type { Store } from '../store/open.ts';
 import { SCENARIO, type DemoRoom } from './scenario.ts';
 import { seedDamp } from './seed-damp.ts';
+import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
 
 const SEED = 41;
@@ -102,6 +103,7 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
   const card = findCard([], cardId)!;
   const stations = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint(shape, plan));
   const read = stations.slice(0, Math.round(stations.length * room.readShare));
+  await seedLevelled(put, id, room, stations, truthAt, STARTED + rank * 90 * 60_000);
   const step = units === 'imperial' ? 25.4 / 16 : 0.5;
   for (const [s, setup] of room.setups.entries()) {
     const setupId = `${id}-setup-${setup.name.toLowerCase()}`;

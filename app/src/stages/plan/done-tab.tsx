@@ -79,13 +79,13 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
     setProblem(written.ok ? null : written.problems.map((p) => `${p.field}: ${p.message}`).join('; '));
   };
   return (
-    <View style={styles.box}>
+    <View style={styles.form}>
       <Words bold size="large">
         {`Done? ${way.words}`}
       </Words>
       <Words size="small">
         {lead
-          ? `Planned: ${lead.bags} bag${lead.bags === 1 ? '' : 's'} of ${lead.compound.name.toLowerCase()}. Stations that this moves are asked for again.`
+          ? `Planned: ${bagsWords(lead.bags)} of ${lead.compound.name.toLowerCase()}. Stations that this moves are asked for again.`
           : 'Stations that this moves are asked for again.'}
       </Words>
       {lead ? (
@@ -139,8 +139,8 @@ function WorkDone({
   const moved = reread.length + waiting.length;
   const bags =
     work.bagsUsed === null
-      ? `${work.bagsPlanned} bags planned, used not counted`
-      : `${work.bagsUsed} bags used, ${work.bagsPlanned} planned`;
+      ? `${bagsWords(work.bagsPlanned)} planned, used not counted`
+      : `${bagsWords(work.bagsUsed)} used, ${work.bagsPlanned} planned`;
   return (
     <View style={[styles.work, { borderColor: palette.rule }]} testID="work-done">
       <Words bold>{`${WAY_WORDS[work.way as ChoiceId]}, ${localTime(work.doneAt)}`}</Words>
@@ -186,11 +186,14 @@ function WorkDone({
   );
 }
 
+const bagsWords = (bags: number) => `${bags} bag${bags === 1 ? '' : 's'}`;
+
 function signed(mm: number, units: RoomFacts['units']): string {
   return `${mm < 0 ? '−' : '+'}${formatGap(Math.abs(mm), units)}`;
 }
 
 const styles = StyleSheet.create({
   box: { padding: 16, gap: 12 },
+  form: { gap: 12 },
   work: { borderTopWidth: 1, paddingTop: 8, gap: 6 },
 });
