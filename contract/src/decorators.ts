@@ -26,6 +26,16 @@ export function Figure(min: number, max: number): PropertyDecorator {
   );
 }
 
+/** The same of every figure in a list. */
+export function EachFigure(min: number, max: number): PropertyDecorator {
+  const message = `takes ${min} to ${max}`;
+  return applyDecorators(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message }),
+    Min(min, { each: true, message }),
+    Max(max, { each: true, message }),
+  );
+}
+
 /** Short text, trimmed of nothing: what was typed is kept. */
 export function Words(most: number): PropertyDecorator {
   return applyDecorators(

@@ -1,5 +1,5 @@
 import { AirLogWrite, AirReadingWrite, CheckWrite, DampReadingWrite, DampTestWrite, MarkWrite } from './damp-writes.ts';
-import { WorkWrite } from './level-writes.ts';
+import { EdgeWalkWrite, WorkWrite } from './level-writes.ts';
 import { AnswerWrite, FigureWrite, LayerWrite, PhotoWrite, SampleWrite, TapWrite, TickWrite } from './strip-writes.ts';
 import { RoomWrite } from './room-write.ts';
 import type { Write } from './write.ts';
@@ -27,6 +27,7 @@ export const FACT_CLASSES = {
   dampReadings: DampReadingWrite,
   checks: CheckWrite,
   works: WorkWrite,
+  edgeWalks: EdgeWalkWrite,
 } as const;
 export type FactKind = keyof typeof FACT_CLASSES;
 export const FACT_KINDS = Object.keys(FACT_CLASSES) as FactKind[];
@@ -48,6 +49,7 @@ export const ROOM_FACT_KINDS = [
   'dampReadings',
   'checks',
   'works',
+  'edgeWalks',
 ] as const satisfies readonly FactKind[];
 export type RoomFactKind = (typeof ROOM_FACT_KINDS)[number];
 
@@ -97,6 +99,7 @@ export const EMPTY_ROOM: RoomFactsAnswer = {
   dampReadings: [],
   checks: [],
   works: [],
+  edgeWalks: [],
 };
 
 /** What a job has before anything but its name is entered. */

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
-import { ValidateIf } from 'class-validator';
-import { WAY_IDS, WORK_RANGES, WORK_STATIONS_MOST } from '@maquette/core/flat';
-import { Figure, Listed, Moment, OneOf, Words } from './decorators.ts';
+import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateIf } from 'class-validator';
+import { EDGE_GAPS_MOST, EDGE_RANGES, EDGE_TOOLS, WAY_IDS, WORK_RANGES, WORK_STATIONS_MOST } from '@maquette/core/flat';
+import { EachFigure, Figure, Listed, Moment, OneOf, Words } from './decorators.ts';
 import { Write } from './write.ts';
 
 const PLACE_MM = 100_000;
@@ -28,4 +28,33 @@ export class WorkWrite extends Write {
   @ValidateIf((w: WorkWrite) => w.rhPercent !== null) @Figure(rhPercent.min, rhPercent.max) rhPercent!: number | null;
   @Words(500) note!: string;
   @Listed(() => PredictedStationDto, 'stations', WORK_STATIONS_MOST) predicted!: PredictedStationDto[];
+}
+
+const along = () => Figure(0, EDGE_RANGES.lengthMm.max);
+
+export class EdgeGapDto {
+  @along() atMm!: number;
+  @Figure(EDGE_RANGES.gapMm.min, EDGE_RANGES.gapMm.max) gapMm!: number;
+}
+
+const contacts = { message: 'takes 1 or 2 contacts' };
+
+/** One placement of a straightedge, as laid and read. */
+export class EdgeWalkWrite extends Write {
+  @Figure(-PLACE_MM, PLACE_MM) fromXMm!: number;
+  @Figure(-PLACE_MM, PLACE_MM) fromYMm!: number;
+  @Figure(-PLACE_MM, PLACE_MM) toXMm!: number;
+  @Figure(-PLACE_MM, PLACE_MM) toYMm!: number;
+  @OneOf(EDGE_TOOLS) tool!: string;
+  @IsArray({ message: 'takes a list of contacts' })
+  @ArrayMinSize(1, contacts)
+  @ArrayMaxSize(2, contacts)
+  @EachFigure(0, EDGE_RANGES.lengthMm.max)
+  contactsMm!: number[];
+  @Listed(() => EdgeGapDto, 'gaps', EDGE_GAPS_MOST) gaps!: EdgeGapDto[];
+  @ValidateIf((w: EdgeWalkWrite) => w.rocksMm !== null)
+  @Figure(EDGE_RANGES.gapMm.min, EDGE_RANGES.gapMm.max)
+  rocksMm!: number | null;
+  @Moment() takenAt!: string;
+  @Words(500) note!: string;
 }

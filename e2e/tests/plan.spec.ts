@@ -132,3 +132,25 @@ test('a room levelled and read again shows what was meant beside what came of it
   await expect(page.getByText(/^Station \d+: was −/).first()).toBeVisible();
   await accessible(page);
 });
+
+test('a straightedge is laid where it is proposed: a gap judges its place, and can be taken out again', async ({
+  page,
+}) => {
+  await page.goto(`${running.url}/rooms/demo-boot-room/flat`);
+  await expect(page.getByTestId('verdict')).toHaveText('Lay');
+  await page.getByRole('button', { name: 'Edge', exact: true }).click();
+  await expect(page.getByText('Largest gap under 2 m')).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: '6', exact: true }).click();
+  await page.getByRole('button', { name: 'Take', exact: true }).click();
+  await expect(page.getByText('Where is that gap?')).toBeVisible();
+  await page.getByRole('button', { name: 'Middle' }).click();
+  await expect(page.getByText('Largest gap under 2 m')).toBeVisible();
+  await page.getByRole('button', { name: 'Verdict' }).click();
+  await expect(page.getByText(/3 mm over: under the edge 6 mm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Edge', exact: true }).click();
+  await page.getByRole('button', { name: 'Edges laid' }).click();
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Verdict' }).click();
+  await expect(page.getByTestId('verdict')).toHaveText('Lay');
+});

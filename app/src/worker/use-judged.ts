@@ -44,6 +44,7 @@ export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: Judged
       readings: plain(flat.readings),
       stations: plain(flat.stations),
       works: plain(flat.works ?? []),
+      edgeWalks: plain(flat.edgeWalks ?? []),
     },
     strip: {
       ...strip,

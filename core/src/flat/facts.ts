@@ -1,3 +1,4 @@
+import type { EdgeWalk } from './walks.ts';
 import type { LevellingWork } from './works.ts';
 
 /** One position of the instrument. A moved or knocked instrument is a new set-up. */
@@ -41,6 +42,8 @@ export interface FlatFacts {
   stations: StationMark[];
   /** Levelling that was done; absent: none. */
   works?: LevellingWork[];
+  /** Placements of a straightedge; absent: none. */
+  edgeWalks?: EdgeWalk[];
 }
 
 /** Staff readings outside this are asked back; a five-metre staff is the longest in use. */

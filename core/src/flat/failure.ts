@@ -3,7 +3,7 @@ import { normal, seeded } from '../units/index.ts';
 import { thinned } from './contours.ts';
 import { deviation, gapMap } from './gap-map.ts';
 import { cellCentre, type Grid } from './grid.ts';
-import { heightsOver, krige, type Covariance, type FitMemo, type Sites, type Surface } from './kriging.ts';
+import { heightsOver, krige, noiseMm2, type Covariance, type FitMemo, type Sites, type Surface } from './kriging.ts';
 
 /** How often the floor fails its rules among floors that fit the readings. */
 export interface FailureChance {
@@ -46,7 +46,10 @@ export function failureChance(
   for (let draw = 0; draw < draws; draw++) {
     if (shouldStop?.()) return null;
     const free = freeDraw(covariance, chance);
-    const z = sites.x.map((x, i) => free.at(x, sites.y[i]!) + Math.sqrt(covariance.nuggetMm2) * normal(chance));
+    // Under an edge the drawn floor is read as it is: the edge's own level and tilt are free, so nothing has to be taken off.
+    const z = sites.x.map(
+      (x, i) => free.at(x, sites.y[i]!) + Math.sqrt(noiseMm2(sites, i, covariance)) * normal(chance),
+    );
     const explained = heightsOver(krige({ ...sites, z }, memo, covariance), grid);
     const wild = free.over(grid);
     const floor = thin.values.map((height, cell) => height + wild[cell]! - explained[cell]!);

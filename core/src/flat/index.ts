@@ -14,4 +14,5 @@ export * from './placements.ts';
 export * from './plane.ts';
 export * from './stations.ts';
 export * from './straightedge.ts';
+export * from './walks.ts';
 export * from './works.ts';

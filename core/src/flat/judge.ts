@@ -1,14 +1,15 @@
 import { COMMON_RULES, defaultSpacingMm, sameRule, type FlatnessRule } from '../coverings/index.ts';
-import type { Plan } from '../room/index.ts';
+import type { Plan, PointMm } from '../room/index.ts';
 import { evidenceOf, type Evidence } from './evidence.ts';
 import { extremesOf, type Extreme } from './extremes.ts';
 import type { FlatFacts } from './facts.ts';
 import { deviation, gapMap, SHOWN_DIRECTIONS, worstOf, type Placement } from './gap-map.ts';
 import { gridOver, restrict, type Grid } from './grid.ts';
 import { heightsOf, type Heights } from './heights.ts';
-import { heightsOver, krige, type Covariance, type FitMemo, type Surface } from './kriging.ts';
+import { heightsOver, krige, type Covariance, type FitMemo, type Sites, type Surface } from './kriging.ts';
 import { planeOver, type Plane } from './plane.ts';
 import { worstPlacements } from './placements.ts';
+import { alongEdge, edgeLengthMm, edgeProblem, edgeReadings, type EdgeWalk } from './walks.ts';
 
 /** Rules with a shorter edge than this are judged by short-edge walks and lips, not by stations. */
 export const SHORTEST_MAPPED_EDGE_MM = 500;
@@ -25,6 +26,8 @@ export interface RuleResult {
 
 export interface FlatState {
   heights: Heights;
+  /** Placements of an edge that count. */
+  walks: EdgeWalk[];
   spacingMm: number;
   /** Grid of the whole floor. */
   grid: Grid;
@@ -78,17 +81,19 @@ export function judgeFlat(
   options: FlatOptions = {},
 ): FlatState | null {
   const heights = heightsOf(facts);
-  if (heights.heights.length === 0) return null;
+  const walks = walksThatStand(facts);
+  if (heights.heights.length === 0 && walks.length === 0) return null;
   const spacingMm = options.spacingMm ?? defaultSpacingMm(rules);
   const grid = gridFor(plan, options.memo);
-  const sites = separated(heights);
+  const sites = withEdges(separated(heights), walks);
   const surface = krige(sites, options.memo?.fit);
   const surfaceMm = heightsOver(surface, grid);
-  const evidence = evidenceOf(grid, heights.heights, spacingMm);
+  const evidence = evidenceOf(grid, [...heights.heights, ...walks.flatMap(coveredBy)], spacingMm);
   const judged = restrict(grid, evidence.judged);
   const seen = rules.filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM);
   return {
     heights,
+    walks,
     spacingMm,
     grid,
     judged,
@@ -105,7 +110,7 @@ export function judgeFlat(
 }
 
 /** Readings at the very same place (a second set-up over a station moved onto another) are averaged: kriging needs distinct sites. */
-function separated(heights: Heights): { x: Float64Array; y: Float64Array; z: Float64Array } {
+function separated(heights: Heights): Sites {
   const at = new Map<string, { x: number; y: number; sum: number; n: number }>();
   for (const h of heights.heights) {
     const key = `${Math.round(h.xMm)}:${Math.round(h.yMm)}`;
@@ -121,6 +126,40 @@ function separated(heights: Heights): { x: Float64Array; y: Float64Array; z: Flo
     y: Float64Array.from(list, (s) => s.y),
     z: Float64Array.from(list, (s) => s.sum / s.n),
   };
+}
+
+/** Placements laid since the floor was last levelled: before it they say nothing of what lies there now. */
+function walksThatStand({ edgeWalks = [], works = [] }: FlatFacts): EdgeWalk[] {
+  const since = works.reduce((last, work) => (work.doneAt > last ? work.doneAt : last), '');
+  return edgeWalks
+    .filter((walk) => walk.takenAt >= since && edgeProblem(walk) === null)
+    .sort((a, b) => (a.takenAt < b.takenAt ? -1 : a.takenAt > b.takenAt ? 1 : a.id < b.id ? -1 : 1));
+}
+
+/** Staff sites first, then the readings under each edge. */
+function withEdges(staffs: Sites, walks: readonly EdgeWalk[]): Sites {
+  if (walks.length === 0) return staffs;
+  const readings = walks.flatMap((walk, group) => edgeReadings(walk).map((reading) => ({ ...reading, group })));
+  const joined = (own: Float64Array, more: (r: (typeof readings)[number]) => number) =>
+    Float64Array.from([...own, ...readings.map(more)]);
+  return {
+    x: joined(staffs.x, (r) => r.xMm),
+    y: joined(staffs.y, (r) => r.yMm),
+    z: joined(staffs.z, (r) => r.offMm),
+    edge: {
+      group: Int32Array.from([...staffs.x.map(() => -1), ...readings.map((r) => r.group)]),
+      alongM: joined(new Float64Array(staffs.x.length), (r) => r.alongM),
+    },
+  };
+}
+
+/** An edge shows all of the floor it lies over, not only where its gap was read. */
+const COVERED_EVERY_MM = 200;
+
+function coveredBy(walk: EdgeWalk): PointMm[] {
+  const length = edgeLengthMm(walk);
+  const steps = Math.max(1, Math.ceil(length / COVERED_EVERY_MM));
+  return Array.from({ length: steps + 1 }, (_, i) => alongEdge(walk, (length * i) / steps));
 }
 
 function judgeRule(grid: Grid, surfaceMm: Float64Array, rule: FlatnessRule, contactsOnly: boolean): RuleResult {

@@ -6,6 +6,28 @@ export interface Sites {
   x: Float64Array;
   y: Float64Array;
   z: Float64Array;
+  /**
+   * Readings under an edge: which placement each belongs to (-1: none, a staff reading), and metres along it. Readings of one
+   * placement share a level and a tilt that nobody knows.
+   */
+  edge?: { group: Int32Array; alongM: Float64Array };
+}
+
+/** Variance given to the unknown level and tilt of an edge, mm2 and mm2 for each m2: larger than any floor needs. */
+const EDGE_FREE_MM2 = 400;
+
+/** A wedge or feeler under an edge reads to about 0.2 mm, mm2. */
+const WEDGE_MM2 = 0.04;
+
+/** Noise of one reading, mm2. */
+export function noiseMm2({ edge }: Sites, i: number, { nuggetMm2 }: Covariance): number {
+  return edge && edge.group[i]! >= 0 ? Math.min(WEDGE_MM2, nuggetMm2) : nuggetMm2;
+}
+
+/** Covariance that two readings share for having been read under one edge (flatness definitions, section 1). */
+function underEdge({ edge }: Sites, i: number, j: number): number {
+  if (!edge || edge.group[i]! < 0 || edge.group[i] !== edge.group[j]) return 0;
+  return EDGE_FREE_MM2 * (1 + edge.alongM[i]! * edge.alongM[j]!);
 }
 
 /** Parameters of the covariance: s^2 (1 + sqrt(3) r/l) exp(-sqrt(3) r/l) + nugget at r = 0 (Matern, smoothness 3/2). */
@@ -27,7 +49,7 @@ export interface Surface {
 /** What a fit may reuse from the one before: it changes nothing in the answer, only the time. */
 export interface FitMemo {
   fitted?: { x: Float64Array; y: Float64Array; z: Float64Array; covariance: Covariance };
-  factored?: { x: Float64Array; y: Float64Array; covariance: Covariance; factor: Factor };
+  factored?: Omit<Sites, 'z'> & { covariance: Covariance; factor: Factor };
 }
 
 const SQRT3 = Math.sqrt(3);
@@ -37,6 +59,8 @@ const NUGGET_SHARES = [0.003, 0.01, 0.04, 0.15];
 const NUGGET_MM2 = { usual: 0.25, min: 0.01, max: 4 };
 const LIKELIHOOD_SITES = 200;
 const FEWEST_TO_FIT = 10;
+/** Spread of a floor known by edges alone, mm2: a few millimetres. */
+const FEW_SILL_MM2 = 9;
 const FEWEST_FOR_DRIFT = 6;
 
 /** Correlation at distance r for range l, both mm. */
@@ -109,7 +133,11 @@ export function fitCovariance(all: Sites): Covariance {
     z: Float64Array.from(picked, (i) => all.z[i]!),
   };
   const n = sites.x.length;
-  const fallback: Covariance = { sillMm2: spreadOf(sites.z), rangeMm: 1600, nuggetMm2: NUGGET_MM2.usual };
+  const fallback: Covariance = {
+    sillMm2: n === 0 ? FEW_SILL_MM2 : spreadOf(sites.z),
+    rangeMm: 1600,
+    nuggetMm2: NUGGET_MM2.usual,
+  };
   if (n < FEWEST_TO_FIT) return fallback;
   const centre: [number, number] = [sites.x[0]!, sites.y[0]!];
   const columns = driftColumns(sites, n, centre, 3);
@@ -145,9 +173,18 @@ function startsWith(long: Float64Array, short: Float64Array): boolean {
   return true;
 }
 
-function sharedPrefix(a: Pick<Sites, 'x' | 'y'>, b: Pick<Sites, 'x' | 'y'>): number {
+function sharedPrefix(a: Omit<Sites, 'z'>, b: Omit<Sites, 'z'>): number {
+  const group = ({ edge }: Omit<Sites, 'z'>, i: number) => edge?.group[i] ?? -1;
   let i = 0;
-  while (i < a.x.length && i < b.x.length && a.x[i] === b.x[i] && a.y[i] === b.y[i]) i++;
+  while (
+    i < a.x.length &&
+    i < b.x.length &&
+    a.x[i] === b.x[i] &&
+    a.y[i] === b.y[i] &&
+    group(a, i) === group(b, i) &&
+    (group(a, i) < 0 || a.edge!.alongM[i] === b.edge!.alongM[i])
+  )
+    i++;
   return i;
 }
 
@@ -156,7 +193,9 @@ function sameCovariance(a: Covariance, b: Covariance): boolean {
 }
 
 function covarianceFor(sites: Sites, memo: FitMemo): Covariance {
-  const m = sitesThatDecide(sites.x.length);
+  // Staff readings alone decide how rough the floor is: they come first, and an edge's own level would pass for roughness.
+  const staffs = sites.edge ? sites.edge.group.findIndex((group) => group >= 0) : -1;
+  const m = sitesThatDecide(staffs < 0 ? sites.x.length : staffs);
   const [x, y, z] = [sites.x.slice(0, m), sites.y.slice(0, m), sites.z.slice(0, m)];
   const held = memo.fitted;
   if (held && held.x.length === m && startsWith(x, held.x) && startsWith(y, held.y) && startsWith(z, held.z))
@@ -183,11 +222,18 @@ export function krige(sites: Sites, memo: FitMemo = {}, given?: Covariance): Sur
   const ok = extendFactor(factor, n, (i, j) => {
     const c =
       covariance.sillMm2 *
-      correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), covariance.rangeMm);
-    return i === j ? c + covariance.nuggetMm2 : c;
+        correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), covariance.rangeMm) +
+      underEdge(sites, i, j);
+    return i === j ? c + noiseMm2(sites, i, covariance) : c;
   });
   if (!ok) throw new RangeError('the readings lie on top of one another');
-  memo.factored = { x: sites.x.slice(), y: sites.y.slice(), covariance, factor };
+  memo.factored = {
+    x: sites.x.slice(),
+    y: sites.y.slice(),
+    ...(sites.edge ? { edge: { group: sites.edge.group.slice(), alongM: sites.edge.alongM.slice() } } : {}),
+    covariance,
+    factor,
+  };
   const centre: [number, number] = [sites.x.reduce((a, b) => a + b, 0) / n, sites.y.reduce((a, b) => a + b, 0) / n];
   const withSlope = n >= FEWEST_FOR_DRIFT ? driftOf(factor, sites.z, driftColumns(sites, n, centre, 3)) : null;
   const fit = withSlope ?? driftOf(factor, sites.z, driftColumns(sites, n, centre, 1))!;

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { METHOD_SPECS, type DampContext, type DampResult } from '../damp/index.ts';
-import type { LevellingWork } from '../flat/index.ts';
+import { edgeLengthMm, worstUnder, type EdgeWalk, type LevellingWork } from '../flat/index.ts';
 import { MARK_WORDS, type SoundFacts } from '../soundness/index.ts';
 import { formatReach } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
@@ -31,6 +31,7 @@ export interface EvidenceFacts {
   results: readonly DampResult[];
   sound: SoundFacts;
   works?: readonly LevellingWork[];
+  edgeWalks?: readonly EdgeWalk[];
   photos: readonly {
     id: string;
     about: string;
@@ -45,7 +46,15 @@ export interface EvidenceFacts {
 }
 
 /** Everything measured and seen in a room, oldest first. Logger samples are one line a file: their samples are in the job file. */
-export function evidenceOf({ damp, results, sound, works = [], photos, versions }: EvidenceFacts): EvidenceLine[] {
+export function evidenceOf({
+  damp,
+  results,
+  sound,
+  works = [],
+  edgeWalks = [],
+  photos,
+  versions,
+}: EvidenceFacts): EvidenceLine[] {
   const line = (
     part: Partial<EvidenceLine> & Pick<EvidenceLine, 'kind' | 'id' | 'at' | 'what' | 'value'>,
   ): EvidenceLine => ({
@@ -131,6 +140,19 @@ export function evidenceOf({ damp, results, sound, works = [], photos, versions 
         note: c.note,
       }),
     ),
+    ...edgeWalks.map((walk) => {
+      const worst = worstUnder(walk);
+      return line({
+        kind: 'edge',
+        id: walk.id,
+        at: walk.takenAt,
+        what: `${walk.tool === 'plank' ? 'Spare plank' : 'Straightedge'} of ${formatReach(edgeLengthMm(walk), damp.room.units)} laid`,
+        value: `${worst.rocks ? 'rocks by' : 'largest gap'} ${formatReach(worst.gapMm, damp.room.units)}`,
+        xMm: walk.fromXMm,
+        yMm: walk.fromYMm,
+        note: walk.note,
+      });
+    }),
     ...works.map((w) =>
       line({
         kind: 'levelling',

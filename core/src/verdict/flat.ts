@@ -1,6 +1,9 @@
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
 import {
   achievedOf,
+  alongEdge,
+  edgeLengthMm,
+  worstUnder,
   FAILURE_SHARE_MOST,
   type FailureChance,
   type FlatState,
@@ -90,11 +93,48 @@ export function flatCriteria(
       next: 'Set up the laser and read the benchmark.',
     });
   } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance));
+  const edge = edgeCriterion(room, plan, card, state);
+  if (edge) criteria.push(edge);
   const levelled = levelledCriterion(works, state);
   if (levelled) criteria.push(levelled);
   const lips = lipCriterion(room, plan, card, sound);
   if (lips) criteria.push(lips);
   return criteria;
+}
+
+/** A placement counts for a rule when its edge is the rule's own to within this share. */
+const OWN_LENGTH_SHARE = 0.03;
+
+/**
+ * A gap read under an edge of the rule's own length judges that place by itself: no map overrules it. Null where no placement of
+ * that length is over its rule.
+ */
+function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: FlatState | null): Criterion | null {
+  const { units } = room;
+  const found = (state?.walks ?? []).flatMap((walk) =>
+    card.rules
+      .filter((rule) => Math.abs(edgeLengthMm(walk) / rule.edgeMm - 1) <= OWN_LENGTH_SHARE)
+      .map((rule) => ({ walk, rule, worst: worstUnder(walk) }))
+      .filter(({ worst }) => !(worst.rocks && room.contactsOnly)),
+  );
+  const [most] = found
+    .filter(({ rule, worst }) => worst.gapMm > rule.gapMm)
+    .sort((a, b) => b.worst.gapMm - b.rule.gapMm - (a.worst.gapMm - a.rule.gapMm));
+  if (!most) return null;
+  const { walk, rule, worst } = most;
+  const { xMm, yMm } = alongEdge(walk, worst.atMm);
+  const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
+  const laid = walk.tool === 'plank' ? 'a spare plank' : 'the edge';
+  return {
+    id: 'flat-edge',
+    title: 'Under the straightedge',
+    verdict: 'work',
+    margin: `${mm(worst.gapMm - rule.gapMm)} over: ${worst.rocks ? `${laid} rocks by` : `under ${laid}`} ${mm(worst.gapMm)}, ${placeWords(room, plan, [xMm, yMm])}. Allowed ${ruleWords(rule, units)}.`,
+    next:
+      walk.tool === 'plank'
+        ? 'A plank is a poorer witness: lay a true edge there, or plan the levelling.'
+        : 'No map overrules it: plan the levelling there.',
+  };
 }
 
 /** Levelling that was done ends with the same readings again. Null where every station it moved has been read since. */

@@ -34,6 +34,7 @@ const TABLES = {
   dampReadings: schema.dampReadings,
   checks: schema.checks,
   works: schema.works,
+  edgeWalks: schema.edgeWalks,
 } as const satisfies Record<FactKind, SQLiteTable>;
 
 /** Columns that are the store's own, not the fact's body. */

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
-import type { LevellingWork } from '@maquette/core/flat';
+import type { EdgeWalk, LevellingWork } from '@maquette/core/flat';
 import { evidenceCsv, evidenceOf, type EvidenceLine } from '@maquette/core/formats';
 import { factPath, type FactKind } from '@maquette/contract';
 import { api } from '../../data/api.ts';
@@ -20,6 +20,7 @@ const KIND_OF: Record<string, FactKind> = {
   walk: 'checks',
   photo: 'photos',
   levelling: 'works',
+  edge: 'edgeWalks',
 };
 
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
@@ -28,7 +29,16 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
   const [open, setOpen] = useState<string | null>(null);
   const lines = useMemo(() => {
     const versions = new Map(
-      [shown.airReadings, shown.airLogs, shown.dampTests, shown.dampReadings, shown.checks, shown.photos, shown.works]
+      [
+        shown.airReadings,
+        shown.airLogs,
+        shown.dampTests,
+        shown.dampReadings,
+        shown.checks,
+        shown.photos,
+        shown.works,
+        shown.edgeWalks,
+      ]
         .flat()
         .map((f) => [f.id, f.version] as const),
     );
@@ -37,6 +47,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
       results: damp.state.results,
       sound: shown.sound,
       works: shown.works as unknown as LevellingWork[],
+      edgeWalks: shown.edgeWalks as unknown as EdgeWalk[],
       photos: shown.photos,
       versions,
     });

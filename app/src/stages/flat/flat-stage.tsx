@@ -1,9 +1,11 @@
 import { useMemo, useState } from 'react';
+import type { CoveringCard } from '@maquette/core/coverings';
 import { StyleSheet, View } from 'react-native';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { EdgeLayer, ExtremesLayer } from '../../sheet/edge-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
+import { WalksLayer } from '../../sheet/walks-layer.tsx';
 import { StationsLayer } from '../../sheet/stations-layer.tsx';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -14,13 +16,16 @@ import { Findings, FindingsActions } from './findings.tsx';
 import { ReadBench } from './read-bench.tsx';
 import { StationsPanel } from './stations-panel.tsx';
 import { usePlacing } from './use-placing.ts';
+import { EdgeBench } from './edge-bench.tsx';
+import { useEdges } from './use-edges.ts';
 import { useRun } from './use-run.ts';
 
 /** Is the floor flat: reading it, and what the readings say. */
 export function FlatStage(props: StageProps) {
   const { shown, room, picture, schools, failed, go } = props;
   const palette = usePalette();
-  const [findings, setFindings] = useState<boolean | null>(null);
+  const [mode, setMode] = useState<'read' | 'edge' | 'verdict' | null>(null);
+  const setFindings = (on: boolean) => setMode(on ? 'verdict' : 'read');
   const [showing, setShowing] = useState(0);
   const stations = useMemo(() => picture?.stations ?? [], [picture]);
   const run = useRun(shown, stations);
@@ -29,18 +34,30 @@ export function FlatStage(props: StageProps) {
   // A floor that is fully read opens on its verdict; one that is not opens where the reading goes on.
   const closed = run.setup !== null && (run.setup.openRodMm === null || run.setup.closeRodMm !== null);
   const complete = shown.readings.length > 0 && run.left === 0 && closed;
-  const reading = !(findings ?? complete);
+  const shownMode = mode ?? (complete ? 'verdict' : 'read');
+  const reading = shownMode === 'read';
+  const edging = shownMode === 'edge';
   const rule = picture?.rules[0];
+  const edges = useEdges(shown, room, longestEdge(shown.card));
   const placement = rule?.placements[showing] ?? rule?.placements[0];
   const flatCriterion = picture?.criteria.find((c) => c.id === 'flat');
   const sheet = (
     <Sheet
       room={room}
       description={`${room.name}: ${stations.length} stations, ${levels.size} read. ${flatCriterion?.margin ?? ''}`}
-      onTap={tap}
+      onTap={edging ? edges.tap : tap}
       under={(view) => (picture?.map ? <LevelLayer map={picture.map} view={view} /> : null)}
       over={(view) =>
-        reading ? (
+        edging ? (
+          <WalksLayer
+            proposed={edges.proposed}
+            laid={edges.laid}
+            current={edges.current}
+            started={edges.started}
+            view={view}
+            units={room.units}
+          />
+        ) : reading ? (
           <StationsLayer
             stations={stations}
             levels={levels}
@@ -60,7 +77,7 @@ export function FlatStage(props: StageProps) {
     />
   );
   const actions =
-    !reading && picture ? (
+    shownMode === 'verdict' && picture ? (
       <FindingsActions picture={picture} onRead={() => setFindings(false)} onPlan={() => go('plan')} />
     ) : null;
   return (
@@ -69,17 +86,23 @@ export function FlatStage(props: StageProps) {
       props={props}
       sheet={sheet}
       actions={actions}
-      keying={reading}
+      keying={reading || (edging && edges.current !== null)}
       onStep={(by) => {
         run.step(by);
         setFindings(false);
       }}
     >
       {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
-      {picture && levels.size > 0 ? (
+      {picture ? (
         <View style={[styles.switch, { borderColor: palette.rule }]}>
           <Button label="Read" selected={reading} onPress={() => setFindings(false)} style={styles.tab} />
-          <Button label="Verdict" selected={!reading} onPress={() => setFindings(true)} style={styles.tab} />
+          <Button label="Edge" selected={edging} onPress={() => setMode('edge')} style={styles.tab} />
+          <Button
+            label="Verdict"
+            selected={shownMode === 'verdict'}
+            onPress={() => setFindings(true)}
+            style={styles.tab}
+          />
         </View>
       ) : null}
       {shown.card && !picture ? <Words style={styles.note}>{failed ?? 'Setting out stations …'}</Words> : null}
@@ -92,7 +115,8 @@ export function FlatStage(props: StageProps) {
           onFindings={() => setFindings(true)}
         />
       ) : null}
-      {shown.card && picture && !reading ? (
+      {shown.card && picture && edging ? <EdgeBench shown={shown} room={room} edges={edges} /> : null}
+      {shown.card && picture && shownMode === 'verdict' ? (
         <Findings
           room={room}
           card={shown.card}
@@ -102,7 +126,7 @@ export function FlatStage(props: StageProps) {
           onShow={setShowing}
         />
       ) : null}
-      {shown.card && picture ? (
+      {shown.card && picture && !edging ? (
         <StationsPanel
           shown={shown}
           room={room}
@@ -115,6 +139,11 @@ export function FlatStage(props: StageProps) {
       ) : null}
     </RoomFrame>
   );
+}
+
+/** The longest edge a card's rules ask for, mm; two metres where none is chosen. */
+function longestEdge(card: CoveringCard | null): number {
+  return card ? Math.max(...card.rules.map((rule) => rule.edgeMm)) : 2000;
 }
 
 const styles = StyleSheet.create({

@@ -44,7 +44,8 @@ export function PlanStage(props: StageProps) {
   const [area, setArea] = useState<string | null>(null);
   const [at, setAt] = useState(0);
   const answers = useAnswers(shown);
-  const planned = usePlanned(room, shown, shown.card, shown.readings.length > 0);
+  const read = shown.readings.length + shown.edgeWalks.length > 0;
+  const planned = usePlanned(room, shown, shown.card, read);
   const planes = planned.plan?.planes ?? [];
   const keptPlane = answers.value(PLANE_TOPIC);
   // Until one is chosen: the least grinding with which the pour can be done at all.
@@ -122,7 +123,7 @@ export function PlanStage(props: StageProps) {
       {!shown.card ? (
         <NoCard onChoose={() => go('room')} />
       ) : (
-        <PlanSide planned={planned} none={shown.readings.length === 0} onRead={() => go('flat')}>
+        <PlanSide planned={planned} none={!read} onRead={() => go('flat')}>
           {plan && nothing ? (
             <>
               <NothingToDo provisional={plan.provisional} />

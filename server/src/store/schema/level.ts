@@ -1,5 +1,5 @@
 import { index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { PredictedStation } from '@maquette/core/flat';
+import type { EdgeGap, PredictedStation } from '@maquette/core/flat';
 import { inRoom } from './in-room.ts';
 import { stored } from './stored.ts';
 
@@ -20,4 +20,23 @@ export const works = sqliteTable(
     predicted: text('predicted', { mode: 'json' }).$type<PredictedStation[]>().notNull(),
   },
   (table) => [index('works_by_room').on(table.roomId)],
+);
+
+export const edgeWalks = sqliteTable(
+  'edge_walks',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    fromXMm: real('from_x_mm').notNull(),
+    fromYMm: real('from_y_mm').notNull(),
+    toXMm: real('to_x_mm').notNull(),
+    toYMm: real('to_y_mm').notNull(),
+    tool: text('tool').notNull(),
+    contactsMm: text('contacts', { mode: 'json' }).$type<number[]>().notNull(),
+    gaps: text('gaps', { mode: 'json' }).$type<EdgeGap[]>().notNull(),
+    rocksMm: real('rocks_mm'),
+    takenAt: text('taken_at').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('edge_walks_by_room').on(table.roomId)],
 );

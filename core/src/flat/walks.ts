@@ -1,0 +1,164 @@
+import { boundsMm, type Plan, type PointMm } from '../room/index.ts';
+
+/** What was laid: a true edge, or a straight plank where nothing else was to hand (evidence of lower quality). */
+export const EDGE_TOOLS = ['straightedge', 'plank'] as const;
+export type EdgeTool = (typeof EDGE_TOOLS)[number];
+
+/** A gap under the edge, read with a wedge or feeler at a place along it. */
+export interface EdgeGap {
+  atMm: number;
+  gapMm: number;
+}
+
+/** One placement of a straightedge on the floor, as laid. Places along it are from its first end. */
+export interface EdgeWalk {
+  id: string;
+  fromXMm: number;
+  fromYMm: number;
+  toXMm: number;
+  toYMm: number;
+  tool: EdgeTool;
+  /** Where it touches the floor; readings of nothing. One of them only where it rocks. */
+  contactsMm: number[];
+  gaps: EdgeGap[];
+  /** It rocks on its contact: the gap under each free end when balanced, mm; null where it lies still. */
+  rocksMm: number | null;
+  takenAt: string;
+  note: string;
+}
+
+export const EDGE_RANGES = {
+  lengthMm: { min: 150, max: 5000 },
+  gapMm: { min: 0, max: 100 },
+} as const;
+export const EDGE_GAPS_MOST = 12;
+
+export const edgeLengthMm = (walk: Pick<EdgeWalk, 'fromXMm' | 'fromYMm' | 'toXMm' | 'toYMm'>) =>
+  Math.hypot(walk.toXMm - walk.fromXMm, walk.toYMm - walk.fromYMm);
+
+/** Plan place of a distance along a walk. */
+export function alongEdge(walk: EdgeWalk, atMm: number): PointMm {
+  const t = atMm / (edgeLengthMm(walk) || 1);
+  return { xMm: walk.fromXMm + t * (walk.toXMm - walk.fromXMm), yMm: walk.fromYMm + t * (walk.toYMm - walk.fromYMm) };
+}
+
+/** Readings of one placement: heights against the edge's own line, whose level and tilt nobody knows. */
+export interface EdgeReading extends PointMm {
+  walkId: string;
+  /** Metres along the edge from its middle. */
+  alongM: number;
+  /** Height over the edge's line, mm: nothing where it touches, below it elsewhere. */
+  offMm: number;
+}
+
+/** What a placement says of the floor under it: contacts at nothing, gaps below; rocking, both ends below the contact. */
+export function edgeReadings(walk: EdgeWalk): EdgeReading[] {
+  const length = edgeLengthMm(walk);
+  const reading = (atMm: number, offMm: number): EdgeReading => ({
+    ...alongEdge(walk, atMm),
+    walkId: walk.id,
+    alongM: (atMm - length / 2) / 1000,
+    offMm,
+  });
+  const ends = walk.rocksMm === null ? [] : [reading(0, -walk.rocksMm), reading(length, -walk.rocksMm)];
+  return [
+    ...walk.contactsMm.map((at) => reading(at, 0)),
+    ...ends,
+    ...walk.gaps.map(({ atMm, gapMm }) => reading(atMm, -gapMm)),
+  ];
+}
+
+/** Largest gap read under a placement, rocking included; where it is, along the edge. */
+export function worstUnder(walk: EdgeWalk): { gapMm: number; atMm: number; rocks: boolean } {
+  const worst = walk.gaps.reduce((most, gap) => (gap.gapMm > most.gapMm ? gap : most), { gapMm: 0, atMm: 0 });
+  const rocks = walk.rocksMm !== null && walk.rocksMm > worst.gapMm;
+  return rocks ? { gapMm: walk.rocksMm!, atMm: walk.contactsMm[0] ?? 0, rocks } : { ...worst, rocks: false };
+}
+
+/** Why a placement says nothing as entered, or null: one gap alone has unknown level and tilt. */
+export function edgeProblem(walk: EdgeWalk): string | null {
+  const length = edgeLengthMm(walk);
+  if (length < EDGE_RANGES.lengthMm.min || length > EDGE_RANGES.lengthMm.max)
+    return `${Math.round(length)} mm: an edge of ${EDGE_RANGES.lengthMm.min} to ${EDGE_RANGES.lengthMm.max} mm is taken`;
+  const outside = [...walk.contactsMm, ...walk.gaps.map((g) => g.atMm)].find((at) => at < 0 || at > length + 1);
+  if (outside !== undefined)
+    return `${Math.round(outside)} mm lies past the edge, which is ${Math.round(length)} mm long`;
+  if (walk.rocksMm === null && walk.contactsMm.length < 2) return 'An edge that lies still touches at two places';
+  if (walk.rocksMm !== null && walk.contactsMm.length !== 1) return 'An edge that rocks touches at one place';
+  return null;
+}
+
+/** The edge and plan places where it is proposed to be laid, both ways across a floor. */
+export interface ProposedEdge {
+  key: string;
+  fromXMm: number;
+  fromYMm: number;
+  toXMm: number;
+  toYMm: number;
+}
+
+/** Lines of placements stand this far apart, as a share of the edge. */
+const LINES_APART = 0.5;
+const WALL_MM = 100;
+
+/** Stretches of floor along a line across the room, from one wall or island to the next. mm along the line. */
+export function floorRuns(plan: Plan, horizontal: boolean, atMm: number): [fromMm: number, toMm: number][] {
+  const crossings: number[] = [];
+  for (const ring of [plan.corners, ...plan.islands])
+    ring.forEach((a, i) => {
+      const b = ring[(i + 1) % ring.length]!;
+      const [pa, pb] = horizontal ? [a.yMm, b.yMm] : [a.xMm, b.xMm];
+      // Half-open, so that a corner counts once.
+      if (pa <= atMm === pb <= atMm) return;
+      const t = (atMm - pa) / (pb - pa);
+      crossings.push(horizontal ? a.xMm + t * (b.xMm - a.xMm) : a.yMm + t * (b.yMm - a.yMm));
+    });
+  crossings.sort((p, q) => p - q);
+  return Array.from({ length: Math.floor(crossings.length / 2) }, (_, i) => [crossings[2 * i]!, crossings[2 * i + 1]!]);
+}
+
+/**
+ * Placements proposed both ways across a room: lines half an edge apart, edges end to end along each with the last drawn back
+ * to the wall, 100 mm off the walls.
+ */
+export function proposeEdges(plan: Plan, edgeMm: number): ProposedEdge[] {
+  const bounds = boundsMm(plan.corners);
+  const list: ProposedEdge[] = [];
+  for (const horizontal of [true, false]) {
+    const [low, high] = horizontal ? [bounds.minY, bounds.maxY] : [bounds.minX, bounds.maxX];
+    const count = Math.max(1, Math.ceil((high - low - 2 * WALL_MM) / (edgeMm * LINES_APART)));
+    for (let i = 0; i <= count; i++) {
+      const at = Math.round(low + WALL_MM + ((high - low - 2 * WALL_MM) * i) / count);
+      for (const [from, to] of floorRuns(plan, horizontal, at)) {
+        const [first, last] = [from + WALL_MM, to - WALL_MM];
+        const free = last - first;
+        if (free < EDGE_RANGES.lengthMm.min) continue;
+        const length = Math.min(edgeMm, free);
+        const edges = Math.max(1, Math.ceil(free / length - 1e-6));
+        for (let k = 0; k < edges; k++) {
+          const start = Math.round(edges === 1 ? first : first + ((free - length) * k) / (edges - 1));
+          const end = Math.round(start + length);
+          list.push({
+            key: `edge/${horizontal ? 'h' : 'v'}/${at}/${start}`,
+            ...(horizontal
+              ? { fromXMm: start, fromYMm: at, toXMm: end, toYMm: at }
+              : { fromXMm: at, fromYMm: start, toXMm: at, toYMm: end }),
+          });
+        }
+      }
+    }
+  }
+  return list;
+}
+
+/** A proposed placement counts as laid when an edge lies with both ends this near to its own, either way round. mm */
+const SAME_PLACE_MM = 200;
+
+export function isLaid(edge: ProposedEdge, walks: readonly EdgeWalk[]): boolean {
+  const near = (ax: number, ay: number, bx: number, by: number) => Math.hypot(ax - bx, ay - by) <= SAME_PLACE_MM;
+  return walks.some(
+    (w) =>
+      (near(w.fromXMm, w.fromYMm, edge.fromXMm, edge.fromYMm) && near(w.toXMm, w.toYMm, edge.toXMm, edge.toYMm)) ||
+      (near(w.fromXMm, w.fromYMm, edge.toXMm, edge.toYMm) && near(w.toXMm, w.toYMm, edge.fromXMm, edge.fromYMm)),
+  );
+}
