@@ -1,4 +1,14 @@
-import { gapMap, gridOver, heightsOver, judgeFlat, flatMemo, krige, stationsOf, type FlatState, type Grid } from '@maquette/core/flat';
+import {
+  gapMap,
+  gridOver,
+  heightsOver,
+  judgeFlat,
+  flatMemo,
+  krige,
+  stationsOf,
+  type FlatState,
+  type Grid,
+} from '@maquette/core/flat';
 import { certify, smallestFill } from '@maquette/core/levelling';
 import { outlineOf, rectangleWalls, type Plan } from '@maquette/core/room';
 
@@ -132,9 +142,7 @@ export function coreBench(): string[] {
     `Surface over 40 m2 at 5 cm from ${readings.length} readings: ${timed(() => void heightsOver(surface, forty)).toFixed(0)} ms`,
   );
   const state = judgeFlat(room, facts(readings.length), [rule])!;
-  lines.push(
-    `Smallest fill with certificate, 40 m2, 36 directions: ${timed(() => levelled(state), 3).toFixed(0)} ms`,
-  );
+  lines.push(`Smallest fill with certificate, 40 m2, 36 directions: ${timed(() => levelled(state), 3).toFixed(0)} ms`);
   return lines;
 }
 
