@@ -88,10 +88,14 @@ await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
 await shot('run-wide', WIDE, '/rooms/demo-reading-room/flat', button('Read'));
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat');
 await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat');
-await shot('plan-phone', PHONE, '/rooms/demo-parlour/plan');
-await shot('plan-wide', WIDE, '/rooms/demo-parlour/plan', (page) =>
-  page.getByRole('radio', { name: /Pour to a plane/ }).click(),
-);
+await shot('plan-phone', PHONE, '/rooms/demo-parlour/plan', async (page) => {
+  await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
+  await button('Chalk')(page);
+});
+await shot('plan-wide', WIDE, '/rooms/demo-parlour/plan', async (page) => {
+  await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
+  await page.getByRole('radio', { name: /^Grind only, Not possible/ }).waitFor();
+});
 await shot('card-wide', WIDE, '/cards/shipped-glue-vinyl');
 await browser.close();
 server.kill('SIGTERM');
