@@ -1,8 +1,9 @@
 import { memo } from 'react';
-import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { G, Path } from 'react-native-svg';
 import type { Bay } from '@maquette/core/levelling';
 import { centreOf } from '@maquette/core/room';
-import { FACE, usePalette } from '../theme/theme.tsx';
+import { usePalette } from '../theme/theme.tsx';
+import { Letter } from './letter.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
 
 /** Bays of a pour with their numbers, stop-ends as heavy broken lines between them. */
@@ -27,21 +28,8 @@ export const BaysLayer = memo(function BaysLayer({ bays, view }: { bays: readonl
       {bays.map((bay) => {
         const part = bay.region[0];
         if (!part) return null;
-        const [x, y] = toPx(view, ...centreOf(part));
         return (
-          <G key={bay.number}>
-            <Rect x={x - 13} y={y - 13} width={26} height={26} fill={palette.low} />
-            <SvgText
-              x={x}
-              y={y + 6}
-              textAnchor="middle"
-              fontFamily={FACE.figureBold}
-              fontSize={16}
-              fill={palette.onChalk}
-            >
-              {bay.number}
-            </SvgText>
-          </G>
+          <Letter key={bay.number} at={toPx(view, ...centreOf(part))} text={String(bay.number)} fill={palette.low} />
         );
       })}
     </G>

@@ -1,7 +1,8 @@
 import { memo } from 'react';
-import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { G, Path } from 'react-native-svg';
 import type { Patch } from '@maquette/core/levelling';
-import { FACE, usePalette } from '../theme/theme.tsx';
+import { usePalette } from '../theme/theme.tsx';
+import { Letter } from './letter.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
 
 /** Outlines of the places to fill and to grind, each with its letter; what is ground is drawn broken. */
@@ -31,31 +32,14 @@ export const PatchesLayer = memo(function PatchesLayer({
           />
         ))}
       </G>
-      {areas.map(({ area, what }) => {
-        const [x, y] = toPx(view, ...area.deepestAt);
-        const half = 6 + 6 * area.label.length;
-        return (
-          <G key={area.label}>
-            <Rect
-              x={x - half}
-              y={y - 12}
-              width={2 * half}
-              height={24}
-              fill={what === 'fill' ? palette.low : palette.high}
-            />
-            <SvgText
-              x={x}
-              y={y + 6}
-              textAnchor="middle"
-              fontFamily={FACE.figureBold}
-              fontSize={16}
-              fill={palette.onChalk}
-            >
-              {area.label}
-            </SvgText>
-          </G>
-        );
-      })}
+      {areas.map(({ area, what }) => (
+        <Letter
+          key={area.label}
+          at={toPx(view, ...area.deepestAt)}
+          text={area.label}
+          fill={what === 'fill' ? palette.low : palette.high}
+        />
+      ))}
     </G>
   );
 });
