@@ -73,7 +73,7 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
           <Words role="status" style={styles.grow} figure>
             {planned.progress?.rounds === undefined
               ? 'Working it out …'
-              : `Round ${planned.progress.rounds + 1}: the worst edge is ${formatGap(planned.progress.worstMm ?? 0, units)} ${unitLabel(units)} over`}
+              : `Round ${planned.progress.rounds + 1}: ${(planned.progress.worstMm ?? 0) < 0.1 ? 'all but settled' : `the worst edge is ${formatGap(planned.progress.worstMm!, units)} ${unitLabel(units)} over`}`}
           </Words>
           <Button label="Stop" onPress={planned.stop} style={styles.stop} />
         </View>
@@ -142,7 +142,9 @@ function WayRow({
     !off && way.cost !== null && !way.holds
       ? way.id === 'panel'
         ? 'Flatness is not proven: read again after it'
-        : 'Does not keep the rule by itself'
+        : way.working
+          ? 'Leaves an edge rocking: a fuller fill is being worked out'
+          : 'Does not keep the rule by itself'
       : null;
   return (
     <Pressable
