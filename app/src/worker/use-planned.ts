@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { CoveringCard } from '@maquette/core/coverings';
+import { JUDGE_CELL_MM } from '@maquette/core/flat';
 import { NODES_APART, type LevellingPlan, type Programmed, type WayId } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { nowUtc } from '../data/ids.ts';
@@ -80,7 +81,7 @@ export function usePlanned(
   return {
     ...held,
     working: question ? held.working : null,
-    tight: mixed !== undefined && mixed.nodesMm < NODES_APART.live * 50,
+    tight: mixed !== undefined && mixed.nodesMm < NODES_APART.live * JUDGE_CELL_MM,
     tighten: () => {
       if (!question) return;
       setState((now) => ({ ...now, working: 'mixed', progress: null, failed: null }));

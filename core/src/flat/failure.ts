@@ -16,7 +16,7 @@ export interface FailureChance {
   worstAt: [number, number] | null;
 }
 
-/** Floors drawn; handbook's number. A share is known to about a tenth. */
+/** Floors drawn: with twenty a share is known to about a tenth. */
 export const DRAWS = 20;
 /** A cell over a rule in more than this share of the draws is not settled. */
 export const FAILURE_SHARE_MOST = 0.2;

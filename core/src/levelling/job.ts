@@ -81,7 +81,7 @@ export interface LevellingAsk {
 /** How far a toilet flange or register stays clear of compound, mm. */
 const FIXTURE_CLEAR_MM = 30;
 
-/** Rates in money for a litre filled, a litre ground and a m2 touched (handbook arithmetic: kg, bags and hours of each). */
+/** Rates in money for a litre filled, a litre ground and a m2 touched: kg, bags and hours of each. */
 export function ratesOf(compound: CompoundCard, figure: FigureOf): PlanRates {
   const bagsPerL = (compound.kgPerM2Mm * (1 + figure('waste-pct') / 100)) / compound.bagKg;
   const labour = figure('labour-h');

@@ -131,9 +131,9 @@ export function mixedChange(
     };
   };
   const whole = finish(lean);
-  const { fillMm, grindMm } = withoutCrumbs(grid, whole);
-  const tidy = finish(heights.map((z, cell) => z + fillMm[cell]! - grindMm[cell]!));
-  const kept = tidy.holds && tidy.linearCost <= whole.linearCost * (1 + TIDY_SHARE) ? tidy : whole;
+  const swept = withoutCrumbs(grid, whole);
+  const tidy = swept && finish(heights.map((z, cell) => z + swept.fillMm[cell]! - swept.grindMm[cell]!));
+  const kept = tidy?.holds && tidy.linearCost <= whole.linearCost * (1 + TIDY_SHARE) ? tidy : whole;
   const { boundCost, rounds, rows, settled } = solved;
   return { ...kept, boundCost, rounds, rows, settled };
 }

@@ -6,16 +6,21 @@ const WORTH_M2 = 0.1;
 /** Thinner than this is no edge of a place, mm. */
 const EDGE_MM = 0.05;
 
-/** A change without its crumbs: places too small to set tools up for are left as they are. */
-export function withoutCrumbs(grid: Grid, { fillMm, grindMm }: Change): Change {
-  return { fillMm: without(grid, fillMm), grindMm: without(grid, grindMm) };
+/** A change without its crumbs: places too small to set tools up for are left as they are. Null where it has none. */
+export function withoutCrumbs(grid: Grid, { fillMm, grindMm }: Change): Change | null {
+  const [fill, grind] = [without(grid, fillMm), without(grid, grindMm)];
+  return fill.crumbs + grind.crumbs === 0 ? null : { fillMm: fill.depthMm, grindMm: grind.depthMm };
 }
 
-function without(grid: Grid, depthMm: Float64Array): Float64Array {
-  const out = depthMm.slice();
-  const worked = depthMm.map((depth, cell) => (grid.inside[cell] && depth > EDGE_MM ? 1 : 0));
-  for (let cell = 0; cell < out.length; cell++) if (!worked[cell]) out[cell] = 0;
-  for (const cells of components(grid, worked))
-    if (cells.length * grid.cellAreaM2 < WORTH_M2) for (const cell of cells) out[cell] = 0;
-  return out;
+function without(grid: Grid, from: Float64Array): { depthMm: Float64Array; crumbs: number } {
+  const depthMm = from.slice();
+  let crumbs = 0;
+  const worked = from.map((depth, cell) => (grid.inside[cell] && depth > EDGE_MM ? 1 : 0));
+  for (let cell = 0; cell < depthMm.length; cell++) if (!worked[cell]) depthMm[cell] = 0;
+  for (const cells of components(grid, worked)) {
+    if (cells.length * grid.cellAreaM2 >= WORTH_M2) continue;
+    for (const cell of cells) depthMm[cell] = 0;
+    crumbs++;
+  }
+  return { depthMm, crumbs };
 }

@@ -59,16 +59,16 @@ export interface Way {
 /** Thinner than this is not worked, mm. */
 const WORKED_MM = 0.05;
 
-/** Works a change of the floor out: patches, bags, cost, hours, drying, rise at each opening; re-checked at 36 directions. */
-export function wayOf(job: LevellingJob, id: WayId, change: Change, thinnestMm = 0): Way {
+/** Works a change of the floor out: patches, bags, cost, hours, drying, rise at each opening; re-checked at 36 directions unless that was done. */
+export function wayOf(job: LevellingJob, id: WayId, change: Change, certified?: Certificate[]): Way {
   const { grid, heights, rules, contactsOnly } = job;
-  const after = heights.map((z, cell) => z + change.fillMm[cell]! - change.grindMm[cell]!);
-  const certificates = rules.map((rule) => certify(grid, after, rule, contactsOnly));
+  const after = () => heights.map((z, cell) => z + change.fillMm[cell]! - change.grindMm[cell]!);
+  const certificates = certified ?? rules.map((rule) => certify(grid, after(), rule, contactsOnly));
   const patches = patchesOf(grid, change.fillMm);
   const grinding = patchesOf(grid, change.grindMm).map((area, i) => ({ ...area, label: `G${i + 1}` }));
   const { fillL, grindL, touchedM2 } = amounts(grid, change.fillMm, change.grindMm);
   const deepestFillMm = Math.max(0, ...patches.map((p) => p.deepestMm));
-  const needs = fillL > 0 ? needsFor(job, fillL, thinnestMm, deepestFillMm) : [];
+  const needs = fillL > 0 ? needsFor(job, fillL, 0, deepestFillMm) : [];
   const priced = costOf(job, { fillL, grindL, touchedM2, need: needs[0] ?? null });
   return {
     id,

@@ -52,7 +52,7 @@ export function programmedWay(job: LevellingJob, id: WayId, every: number, optio
       settled: false,
     };
   const { linearCost, boundCost, rounds, rows, settled, holds } = solved;
-  const way = wayOf(job, id, solved);
+  const way = wayOf(job, id, solved, solved.certificates);
   return {
     id,
     way: { ...way, holds: way.holds && holds },

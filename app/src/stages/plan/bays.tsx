@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import type { PlaneChoice } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatArea, formatGap, formatReach, formatVolume, roundTo, unitLabel } from '@maquette/core/units';
+import { formatArea, formatGap, formatReach, formatVolume, unitLabel } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -45,7 +45,7 @@ export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
           <Words size="small">{`Each batch is poured within ${pour.potLifeMin} minutes of its water. Keep doors and windows shut; primer dry first.`}</Words>
           <Fold title="Why so many bays" aside={`${pour.bays.length}`}>
             <Words>
-              {`The crew lays ${roundTo(pour.rateM2PerMin, 0.01)} m² a minute: mixers × bag ÷ (minutes a bag × kg for each m²). A ribbon must be met before its edge sets, so a bay is at most ${formatReach(pour.widestMm, units)} wide: rate × wet edge ÷ ribbon. Change the crew under Ways, Rates.`}
+              {`The crew lays ${formatArea(pour.rateM2PerMin, units)} a minute: mixers × bag ÷ (minutes a bag × mass for each area). A ribbon must be met before its edge sets, so a bay is at most ${formatReach(pour.widestMm, units)} wide: rate × wet edge ÷ ribbon. Change the crew under Ways, Rates.`}
             </Words>
           </Fold>
         </>

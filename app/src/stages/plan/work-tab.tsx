@@ -3,7 +3,15 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { figuresOf, type FigureOf } from '@maquette/core/figures';
 import { grindingTask, shimSteps, type Patch } from '@maquette/core/levelling';
 import { planOf, type RoomFacts } from '@maquette/core/room';
-import { formatArea, formatGap, formatVolume, roundTo, unitLabel } from '@maquette/core/units';
+import {
+  formatArea,
+  formatGap,
+  formatMass,
+  formatVolume,
+  roundTo,
+  unitLabel,
+  type UnitSystem,
+} from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -67,12 +75,18 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
       ) : null}
       {timber && fillL > 0 ? (
         <Words size="small">
-          {`On timber: stiffen what flexes first. Under a floating floor a shallow low may be made up with felt or card in steps instead: ${shimSteps(way.way?.deepestFillMm ?? 0).join(', ') || 'under 1'} ${unitLabel('metric')} at its deepest.`}
+          {`On timber: stiffen what flexes first. Under a floating floor a shallow low may be made up with felt or card in steps instead: ${shimWords(way.way?.deepestFillMm ?? 0, units)} at its deepest.`}
         </Words>
       ) : null}
       {children}
     </View>
   );
+}
+
+/** `1, 2, 3 mm`: the steps a shim is built of. */
+function shimWords(deepestMm: number, units: UnitSystem): string {
+  const steps = shimSteps(deepestMm).map((mm) => formatGap(mm, units));
+  return `${steps.join(', ') || `under ${formatGap(1, units)}`} ${unitLabel(units)}`;
 }
 
 function headline(way: ShownWay, bags: string | null): string {
@@ -105,7 +119,7 @@ function AreaRow({
   const verb = what === 'fill' ? 'Fill' : task.words;
   const more =
     what === 'fill'
-      ? `${formatVolume(area.volumeL, units)}, ${roundTo(area.volumeL * kgPerL, 0.1)} kg`
+      ? `${formatVolume(area.volumeL, units)}, ${formatMass(area.volumeL * kgPerL, units)}`
       : `${task.passes} pass${task.passes === 1 ? '' : 'es'}, ${hoursWords(task.hours)}`;
   return (
     <View role="listitem">
