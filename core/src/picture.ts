@@ -1,9 +1,7 @@
 import type { FlatnessRule } from './coverings/index.ts';
 import {
   achievedOf,
-  FAILURE_SHARE_MOST,
   levelMap,
-  ringsAbove,
   smallestSeen,
   planeAt,
   profileOf,
@@ -11,7 +9,6 @@ import {
   type FailureChance,
   type LevellingWork,
   type LevelMap,
-  type Rings,
   type Placement,
   type Profile,
   type RuleResult,
@@ -87,19 +84,15 @@ export interface ShownFailure {
   worstShare: number;
   worstAt: [number, number] | null;
   place: string;
-  /** Rings around the part that fails in more than the share allowed. */
-  rings: Rings;
 }
 
 function shownFailure(chance: FailureChance, room: RoomFacts, plan: Plan): ShownFailure {
-  const { draws, grid, share, worstShare, worstAt } = chance;
+  const { draws, worstShare, worstAt } = chance;
   return {
     draws,
     worstShare,
     worstAt,
     place: worstAt ? placeWords(room, plan, worstAt) : '',
-    // Half a draw over the share: a cell just at it is still settled.
-    rings: ringsAbove(grid, share, FAILURE_SHARE_MOST + 0.5 / draws),
   };
 }
 

@@ -72,7 +72,9 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
     const next = () => {
       const question = questions.find((q) => !known.has(q.key));
       if (!question || !left) return;
-      desk.ask({ kind: 'prove', facts: question.facts, card: question.card, atUtc: nowUtc() }, (picture) => {
+      const { facts, card } = question;
+      const asked = { facts, card, atUtc: nowUtc() };
+      const told = (picture: RoomPicture | null) => {
         const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
         known.set(question.key, {
           verdict: picture?.verdict ?? 'measure',
@@ -83,6 +85,12 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
         });
         show();
         next();
+      };
+      desk.ask({ ...asked, kind: 'judge' }, (picture) => {
+        // How sure it is takes longer and can only change a floor that would be laid on.
+        const lays = picture?.criteria.some((c) => c.id === 'flat' && c.verdict === 'lay');
+        if (lays) desk.ask({ ...asked, kind: 'prove' }, (proved) => told(proved ?? picture));
+        else told(picture);
       });
     };
     show();

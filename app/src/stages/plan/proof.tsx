@@ -12,18 +12,15 @@ import type { Planned } from '../../worker/use-planned.ts';
 import { hoursWords, moneyWords } from '../amounts.ts';
 import type { ShownWay } from './shown-ways.ts';
 
-/** What stands behind the chosen way: certificate, cost line by line, rise at each opening, and how near it is to the cheapest. */
-export function Proof({
-  room,
-  way,
-  planned,
-  currency,
-}: {
+interface Props {
   room: RoomFacts;
   way: ShownWay;
   planned: Planned;
   currency: string;
-}) {
+}
+
+/** What stands behind the chosen way: certificate, cost line by line, rise at each opening, and how near it is to the cheapest. */
+export function Proof({ room, way, planned, currency }: Props) {
   const palette = usePalette();
   const { units } = room;
   const unit = unitLabel(units);
@@ -104,17 +101,7 @@ function certificateWords(room: RoomFacts, certificate: Certificate): string {
 }
 
 /** How far the plan is from the cheapest that its programme allows, and the key to look closer. */
-function Nearness({
-  room,
-  way,
-  planned,
-  currency,
-}: {
-  room: RoomFacts;
-  way: ShownWay;
-  planned: Planned;
-  currency: string;
-}) {
+function Nearness({ room, way, planned, currency }: Props) {
   const { programmed } = way;
   if (!programmed?.way || programmed.boundCost <= 0) return null;
   const over = Math.max(0, programmed.linearCost / programmed.boundCost - 1);
