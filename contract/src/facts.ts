@@ -1,6 +1,7 @@
 import { AirLogWrite, AirReadingWrite, CheckWrite, DampReadingWrite, DampTestWrite, MarkWrite } from './damp-writes.ts';
 import { EdgeWalkWrite, WorkWrite } from './level-writes.ts';
 import { AnswerWrite, FigureWrite, LayerWrite, PhotoWrite, SampleWrite, TapWrite, TickWrite } from './strip-writes.ts';
+import { ScanWrite } from './scan-writes.ts';
 import { RoomWrite } from './room-write.ts';
 import type { Write } from './write.ts';
 import { CardWrite, JobWrite, ReadingWrite, SetupWrite, StationWrite } from './writes.ts';
@@ -28,6 +29,7 @@ export const FACT_CLASSES = {
   checks: CheckWrite,
   works: WorkWrite,
   edgeWalks: EdgeWalkWrite,
+  scans: ScanWrite,
 } as const;
 export type FactKind = keyof typeof FACT_CLASSES;
 export const FACT_KINDS = Object.keys(FACT_CLASSES) as FactKind[];
@@ -50,6 +52,7 @@ export const ROOM_FACT_KINDS = [
   'checks',
   'works',
   'edgeWalks',
+  'scans',
 ] as const satisfies readonly FactKind[];
 export type RoomFactKind = (typeof ROOM_FACT_KINDS)[number];
 
@@ -100,6 +103,7 @@ export const EMPTY_ROOM: RoomFactsAnswer = {
   checks: [],
   works: [],
   edgeWalks: [],
+  scans: [],
 };
 
 /** What a job has before anything but its name is entered. */

@@ -1,11 +1,13 @@
 import { defaultSpacingMm, type CoveringCard } from './coverings/index.ts';
-import { entryPoint, planOf, type BaseKind, type Plan, type RoomFacts } from './room/index.ts';
+import { entryPoint, planOf, type BaseKind, type Plan, type PointMm, type RoomFacts } from './room/index.ts';
 import { mayDo, type Gate } from './hazards/index.ts';
 import { fromTheTop } from './layers/index.ts';
 import {
   failureChance,
   judgeFlat,
+  stationsBesides,
   stationsOf,
+  type BreakLine,
   type FailureChance,
   type FlatFacts,
   type FlatMemo,
@@ -127,12 +129,14 @@ export function assessRoom(
   const { room, flat } = facts;
   const plan = planOf(room);
   const spacingMm = room.spacingMm ?? defaultSpacingMm(card.rules);
-  const stations = stationsOf(plan, spacingMm, flat.stations, flat.readings, entryPoint(room, plan));
+  const proposed = stationsOf(plan, spacingMm, flat.stations, flat.readings, entryPoint(room, plan));
   const state = judgeFlat(plan, flat, card.rules, {
     spacingMm,
     contactsOnly: room.contactsOnly,
+    breaks: breaksOf(room, facts.sound?.marks ?? []),
     ...(memo ? { memo } : {}),
   });
+  const stations = state?.scanned ? stationsBesides(proposed, state.grid, state.scanned.seen, flat.readings) : proposed;
   const chance =
     sure && state
       ? failureChance(
@@ -149,7 +153,7 @@ export function assessRoom(
     ...stripCriteria(context, strip),
     ...(damp && dampState ? dampCriteria(damp, dampState) : []),
     ...(facts.sound ? soundCriteria(room, plan, facts.sound, context.facts.ticks, context.figure) : []),
-    ...flatCriteria(room, plan, card, state, facts.sound, chance, flat.works),
+    ...flatCriteria(room, plan, card, state, facts.sound, chance, flat),
   ];
   return {
     verdict: worstVerdict(criteria.map((c) => c.verdict)),
@@ -164,6 +168,27 @@ export function assessRoom(
     laidOver: laidOver(room, context.facts.layers, strip.keptLayerIds),
     damp: dampState,
   };
+}
+
+/** A step this high or higher is a break in the floor: heights are not carried across it. mm */
+const BREAK_STEP_MM = 1;
+
+/** Steps and joints marked as lines, and joints between two bases: the surface breaks there. */
+function breaksOf(room: RoomFacts, marks: readonly Mark[]): BreakLine[] {
+  const steps = marks.flatMap(({ kind, shape, points, stepMm, id }) => {
+    const [a, b] = [points[0], points.at(-1)];
+    const breaks = ['lippage', 'joint', 'crack', 'board-ridge'].includes(kind) && (stepMm ?? 0) >= BREAK_STEP_MM;
+    return breaks && shape === 'line' && a && b && Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm) >= 100
+      ? [{ id, a, b }]
+      : [];
+  });
+  const between = new Set((room.secondBase?.where ?? []).map(({ lineId }) => lineId));
+  const at = (xMm: number, yMm: number): PointMm => ({ xMm, yMm });
+  const joints = room.lines
+    .filter(({ id }) => between.has(id))
+    .map(({ axMm, ayMm, bxMm, byMm }) => ({ a: at(axMm, ayMm), b: at(bxMm, byMm) }));
+  steps.sort((a, b) => (a.id < b.id ? -1 : 1));
+  return [...joints, ...steps.map(({ a, b }) => ({ a, b }))];
 }
 
 /** Levelling works on the highest layer that stays, or on the base: both are asked of the one predicate. */
@@ -221,4 +246,5 @@ export function planRoom(
   return work ? planLevelling(work.job, work.state, shouldStop) : null;
 }
 
+export type { ShownLevel } from './shown-level.ts';
 export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';

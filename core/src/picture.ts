@@ -3,10 +3,14 @@ import {
   achievedOf,
   levelMap,
   smallestSeen,
+  acrossJoists,
+  joistsOf,
   planeAt,
   profileOf,
   type Achieved,
+  type ScanState,
   type FailureChance,
+  type FlatState,
   type LevellingWork,
   type LevelMap,
   type Placement,
@@ -17,7 +21,8 @@ import {
 } from './flat/index.ts';
 import type { RoomAssessment } from './index.ts';
 import type { DampState } from './damp/index.ts';
-import type { BaseKind, Plan, RoomFacts } from './room/index.ts';
+import type { BaseKind, Plan, PointMm, RoomFacts } from './room/index.ts';
+import { shownLevel, type ShownLevel } from './shown-level.ts';
 import type { StripPlan } from './stripout/index.ts';
 import { placeWords, type Criterion, type Verdict } from './verdict/index.ts';
 
@@ -51,8 +56,8 @@ export interface RoomPicture {
   criteria: Criterion[];
   spacingMm: number;
   stations: Station[];
-  /** Height of each read station over the plane through the floor, mm. */
-  levels: { stationKey: string; levelMm: number; suspect: boolean }[];
+  /** Height of each read station over the plane through the floor, and over the datum, mm. */
+  levels: { stationKey: string; levelMm: number; heightMm: number; suspect: boolean }[];
   setups: SetUpState[];
   untied: number;
   rules: ShownRule[];
@@ -70,10 +75,26 @@ export interface RoomPicture {
   failure: ShownFailure | null;
   /** A hump narrower than this may lie unseen, mm; null with too few readings. */
   smallestMm: number | null;
+  /** How level it is, which flatness leaves out; null where nothing is read. */
+  level: ShownLevel | null;
+  /** What the map stands on. */
+  witnesses: Witnesses | null;
+  /** Scans that count, with what holds them. */
+  scans: ScanState[];
+  /** Places across the joists still to be read; empty where that is not asked for. */
+  joistLine: PointMm[];
   strip: StripPlan;
   surfaceGates: RoomAssessment['surfaceGates'];
   laidOver: BaseKind;
   damp: DampState | null;
+}
+
+/** Classes of evidence, the best first, with how much of each there is. */
+export interface Witnesses {
+  scanShare: number;
+  edges: number;
+  rods: number;
+  planks: number;
 }
 
 const PROFILES_SHOWN = 4;
@@ -84,11 +105,18 @@ export interface ShownFailure {
   worstShare: number;
   worstAt: [number, number] | null;
   place: string;
+  /** Where the next reading would tell most. */
+  nextAt: [number, number] | null;
+  nextPlace: string;
+  nextSdMm: number;
 }
 
 function shownFailure(chance: FailureChance, room: RoomFacts, plan: Plan): ShownFailure {
-  const { draws, worstShare, worstAt } = chance;
+  const { draws, worstShare, worstAt, nextAt, nextSdMm } = chance;
   return {
+    nextAt,
+    nextSdMm,
+    nextPlace: nextAt ? placeWords(room, plan, nextAt) : '',
     draws,
     worstShare,
     worstAt,
@@ -120,6 +148,21 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
   };
 }
 
+/** With so much of the floor under a scan, what it can see is what counts. */
+const SCAN_ALONE_SHARE = 0.95;
+/** The least width a scan smoothed over its cells shows, mm: twice the smoothing. */
+const SCAN_SEES_MM = 150;
+
+function seenShare({ grid, scanned }: FlatState): number {
+  let [floor, seen] = [0, 0];
+  for (let cell = 0; cell < grid.inside.length; cell++) {
+    if (!grid.inside[cell]) continue;
+    floor++;
+    seen += scanned!.seen[cell]!;
+  }
+  return floor === 0 ? 0 : seen / floor;
+}
+
 /** The picture of an assessed room. */
 export function pictureOf(
   assessment: RoomAssessment,
@@ -147,6 +190,10 @@ export function pictureOf(
     achieved,
     failure: null,
     smallestMm: null,
+    level: null,
+    witnesses: null,
+    scans: [],
+    joistLine: [],
     strip,
     surfaceGates,
     laidOver,
@@ -157,6 +204,7 @@ export function pictureOf(
     ...blank,
     levels: flat.heights.heights.map((h) => ({
       stationKey: h.stationKey,
+      heightMm: h.heightMm,
       levelMm: h.heightMm - planeAt(flat.plane, h.xMm, h.yMm),
       suspect: h.suspect,
     })),
@@ -169,7 +217,16 @@ export function pictureOf(
     blindAt: flat.evidence.blindAt,
     tiltMmPerM: Math.hypot(flat.plane.slopeX, flat.plane.slopeY) * 1000,
     failure: chance ? shownFailure(chance, room, plan) : null,
-    smallestMm: smallestSeen(flat.surface.sites),
+    smallestMm: flat.scanned && seenShare(flat) >= SCAN_ALONE_SHARE ? SCAN_SEES_MM : smallestSeen(flat.surface.sites),
+    level: shownLevel(assessment, room),
+    witnesses: {
+      scanShare: flat.scanned ? seenShare(flat) : 0,
+      edges: flat.walks.filter(({ tool }) => tool === 'straightedge').length,
+      rods: flat.heights.heights.length,
+      planks: flat.walks.filter(({ tool }) => tool === 'plank').length,
+    },
+    scans: flat.scanned?.states ?? [],
+    joistLine: criteria.some(({ id }) => id === 'flat-joists') ? acrossJoists(joistsOf(room)!, plan) : [],
     noise: { rangeMm: flat.covariance.rangeMm, nuggetMm: Math.sqrt(flat.covariance.nuggetMm2) },
   };
 }

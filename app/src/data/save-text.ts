@@ -13,9 +13,9 @@ export interface ChosenFile {
   bytes: Uint8Array;
 }
 
-/** Lets the user choose files and gives their bytes; none when nothing was chosen. */
-export function chooseFiles(accept: string, several = true): Promise<ChosenFile[]> {
-  return new Promise((resolve, reject) => {
+/** Lets the user pick files; none when nothing was picked. What is in them is not read yet. */
+export function pickFiles(accept: string, several: boolean): Promise<File[]> {
+  return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
@@ -25,9 +25,7 @@ export function chooseFiles(accept: string, several = true): Promise<ChosenFile[
     input.addEventListener('change', () => {
       const files = [...(input.files ?? [])];
       input.remove();
-      Promise.all(
-        files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
-      ).then(resolve, reject);
+      resolve(files);
     });
     input.addEventListener('cancel', () => {
       input.remove();
@@ -36,6 +34,12 @@ export function chooseFiles(accept: string, several = true): Promise<ChosenFile[
     document.body.append(input);
     input.click();
   });
+}
+
+/** Lets the user choose files and gives their bytes; none when nothing was chosen. */
+export async function chooseFiles(accept: string, several = true): Promise<ChosenFile[]> {
+  const files = await pickFiles(accept, several);
+  return Promise.all(files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })));
 }
 
 /** Lets the user choose one file; null when none was chosen. */

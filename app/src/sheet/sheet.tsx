@@ -12,7 +12,7 @@ import { TrailLayer } from './trail-layer.tsx';
 import { useShapeDrag, type ShapeEdits } from './use-shape-drag.ts';
 import { outlinePath, Walls } from './walls.tsx';
 import type { SheetView } from './view.ts';
-import { useSheetView } from './use-gestures.ts';
+import { useSheetView, type Grip } from './use-gestures.ts';
 
 interface Props {
   room: RoomFacts;
@@ -26,6 +26,8 @@ interface Props {
   wallNames?: boolean;
   /** Set where the room may be pulled into shape. */
   edits?: ShapeEdits | null;
+  /** Takes hold of something laid over the room, before the room itself. */
+  grip?: ((view: SheetView, xPx: number, yPx: number) => Grip | null) | null;
   /** Walls taped so far, drawn in the room's place while they are being walked. */
   trail?: readonly PointMm[] | null;
   chosenOpening?: string | null;
@@ -45,6 +47,7 @@ export function Sheet({
   description,
   wallNames = false,
   edits = null,
+  grip: ownGrip = null,
   trail = null,
   chosenOpening = null,
   chosenFixture = null,
@@ -68,7 +71,7 @@ export function Sheet({
     fitted,
     size,
     (seen, x, y) => onTap?.(seen, x, y),
-    grip,
+    (seen, x, y) => ownGrip?.(seen, x, y) ?? grip(seen, x, y),
     trail ? 'trail' : onRecord.id,
   );
   const outline = outlinePath(corners, view);

@@ -2,14 +2,30 @@ import type { AllRoomFacts, RoomPicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
-import type { SchoolResult } from '@maquette/core/flat';
+import type { Rings, SchoolResult } from '@maquette/core/flat';
 import type { LevellingPlan, Programmed, WayId } from '@maquette/core/levelling';
+import type { Plan } from '@maquette/core/room';
+import type { KnownHeight, ReadScan, ScanPlace, UpAxis } from '@maquette/core/scan';
 
 /** A forecast asked for: which probe, to which limit, under which air. */
 export interface ForecastAsk {
   probe: ProbeSeries;
   limitPercent: number;
   plan: DryingPlan;
+}
+
+/** A scan's file to be read, and what it is to be laid on. */
+export interface ScanAsk {
+  file: Blob;
+  up: UpAxis | null;
+  plan: Plan;
+  known: KnownHeight[];
+}
+
+/** A scan read, where it is proposed to lie, and what is drawn of it in its own frame: floor seen, highs and lows, walls. */
+export interface ScanAnswer extends ReadScan {
+  place: ScanPlace;
+  drawn: { seen: Rings; highs: Rings; lows: Rings; walls: [number, number][] };
 }
 
 interface FromFacts {
@@ -25,7 +41,11 @@ type RoomAsk = FromFacts & { kind: 'judge' | 'prove' | 'schools' | 'plan' | 'gri
 export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; every: number };
 
 /** What the screen asks of the worker. */
-export type Ask = RoomAsk | ProgrammeAsk | { id: number; kind: 'forecast'; forecast: ForecastAsk };
+export type Ask =
+  | RoomAsk
+  | ProgrammeAsk
+  | { id: number; kind: 'forecast'; forecast: ForecastAsk }
+  | { id: number; kind: 'scan'; scan: ScanAsk };
 
 export interface Answers {
   judge: RoomPicture;
@@ -37,6 +57,7 @@ export interface Answers {
   /** Heights as an ESRI ASCII grid; null where nothing is read. */
   grid: string | null;
   forecast: DryingForecast;
+  scan: ScanAnswer;
 }
 
 /** How far a piece of work is: a share, and of a programme its rounds and the worst edge left, mm over the rule. */

@@ -4,13 +4,14 @@ import { flatMemo, underEachSchool, type FlatMemo } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';
 import { programmedWay, type Programmed } from '@maquette/core/levelling';
 import type { Answers, Ask, ProgrammeAsk, Told } from './messages.ts';
+import { answerScan } from './answer-scan.ts';
 import { openModels } from './open-models.ts';
 
 /** Work kept from one judgement of a room to the next: it saves time and changes no answer. */
 const memos = new Map<string, FlatMemo>();
 let last: { key: string; assessment: RoomAssessment } | null = null;
 
-function assess({ facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' }>, chance = false): RoomAssessment {
+function assess({ facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' | 'scan' }>, chance = false): RoomAssessment {
   // Evidence grows old by the day, not by the second.
   const key = JSON.stringify([facts, card, atUtc.slice(0, 10)]);
   if (last?.key === key && (!chance || last.assessment.chance)) return last.assessment;
@@ -42,6 +43,7 @@ async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
     const progress = (share: number) => tell({ id: ask.id, progress: { share } });
     return forecastProbe(probe, limitPercent, plan, undefined, progress);
   }
+  if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   const assessment = assess(ask, ask.kind === 'prove');
   if (ask.kind === 'judge' || ask.kind === 'prove') return pictureOf(assessment, ask.facts.room, ask.facts.flat.works);

@@ -45,6 +45,7 @@ export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: Judged
       stations: plain(flat.stations),
       works: plain(flat.works ?? []),
       edgeWalks: plain(flat.edgeWalks ?? []),
+      scans: plain(flat.scans ?? []),
     },
     strip: {
       ...strip,

@@ -1,3 +1,4 @@
+import type { Scan } from '../scan/index.ts';
 import type { EdgeWalk } from './walks.ts';
 import type { LevellingWork } from './works.ts';
 
@@ -44,6 +45,8 @@ export interface FlatFacts {
   works?: LevellingWork[];
   /** Placements of a straightedge; absent: none. */
   edgeWalks?: EdgeWalk[];
+  /** Floors taken from scans; absent: none. */
+  scans?: Scan[];
 }
 
 /** Staff readings outside this are asked back; a five-metre staff is the longest in use. */

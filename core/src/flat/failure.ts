@@ -3,7 +3,17 @@ import { normal, seeded } from '../units/index.ts';
 import { thinned } from './contours.ts';
 import { deviation, gapMap } from './gap-map.ts';
 import { cellCentre, type Grid } from './grid.ts';
-import { heightsOver, krige, noiseMm2, type Covariance, type FitMemo, type Sites, type Surface } from './kriging.ts';
+import {
+  heightsOver,
+  krige,
+  noiseMm2,
+  sidesOver,
+  unsureAt,
+  type Covariance,
+  type FitMemo,
+  type Sites,
+  type Surface,
+} from './kriging.ts';
 
 /** How often the floor fails its rules among floors that fit the readings. */
 export interface FailureChance {
@@ -14,6 +24,9 @@ export interface FailureChance {
   worstShare: number;
   /** Where that is, plan mm; null where no draw fails. */
   worstAt: [number, number] | null;
+  /** Where the readings leave most unknown, and how much, mm (one standard deviation): the largest unmeasured area. */
+  nextAt: [number, number] | null;
+  nextSdMm: number;
 }
 
 /** Floors drawn: with twenty a share is known to about a tenth. */
@@ -24,6 +37,34 @@ export const FAILURE_SHARE_MOST = 0.2;
 const WAVES = 160;
 const SEED = 4171;
 
+/** What floors are drawn from: the surface through the readings, what is judged of it, and the whole floor. */
+export interface FailureAsk {
+  surface: Surface;
+  surfaceMm: Float64Array;
+  judged: Grid;
+  grid: Grid;
+  scanned: { seen: Uint8Array } | null;
+}
+
+/** The next reading is looked for on places this far apart, mm. */
+const LATTICE_MM = 250;
+
+/** The place on the floor where the readings leave most unknown; what a scan saw is known. Null where all of it is. */
+function leastSure(surface: Surface, memo: FitMemo, { grid, scanned }: FailureAsk) {
+  const step = Math.max(1, Math.round(LATTICE_MM / grid.cellMm));
+  const places: [number, number][] = [];
+  for (let iy = step >> 1; iy < grid.ny; iy += step)
+    for (let ix = step >> 1; ix < grid.nx; ix += step) {
+      const cell = iy * grid.nx + ix;
+      if (!grid.inside[cell] || scanned?.seen[cell]) continue;
+      const { xMm, yMm } = cellCentre(grid, cell);
+      places.push([xMm, yMm]);
+    }
+  const unsure = unsureAt(surface, memo, places);
+  const most = unsure.reduce((best, sd, i) => (sd > unsure[best]! ? i : best), 0);
+  return { nextAt: places[most] ?? null, nextSdMm: unsure[most] ?? 0 };
+}
+
 /**
  * Share of floors, drawn so that they agree with the readings, in which each cell breaks a rule (conditional simulation by
  * Matheron's rule: a free draw, plus the surface of what it leaves unexplained at the readings). The free draw is a sum of
@@ -31,28 +72,36 @@ const SEED = 4171;
  * stopped.
  */
 export function failureChance(
-  { surface, surfaceMm, judged }: { surface: Surface; surfaceMm: Float64Array; judged: Grid },
+  ask: FailureAsk,
   rules: readonly FlatnessRule[],
   contactsOnly: boolean,
   { draws = DRAWS, shouldStop }: { draws?: number; shouldStop?: () => boolean } = {},
 ): FailureChance | null {
+  const { surface, surfaceMm, judged } = ask;
   const thin = thinned(judged, surfaceMm);
   const grid = thin.grid;
   const { sites, covariance } = surface;
   const chance = seeded(SEED);
   // Kept between draws: the readings stay where they are, so their factor is worked out once.
   const memo: FitMemo = {};
+  const sides = sidesOver(sites, grid);
+  const pieces = [...new Set([...(sites.side?.of ?? []), ...(sides ?? [])])];
+  const pieceOf = (side: number | undefined) => (side === undefined ? 0 : pieces.indexOf(side));
+  if (pieces.length === 0) pieces.push(0);
   const fails = new Float64Array(grid.inside.length);
   for (let draw = 0; draw < draws; draw++) {
     if (shouldStop?.()) return null;
-    const free = freeDraw(covariance, chance);
+    // Across a break-line floors have nothing to do with one another: each side is drawn by itself.
+    const free = pieces.map(() => freeDraw(covariance, chance));
     // Under an edge the drawn floor is read as it is: the edge's own level and tilt are free, so nothing has to be taken off.
     const z = sites.x.map(
-      (x, i) => free.at(x, sites.y[i]!) + Math.sqrt(noiseMm2(sites, i, covariance)) * normal(chance),
+      (x, i) =>
+        free[pieceOf(sites.side?.of[i])]!.at(x, sites.y[i]!) +
+        Math.sqrt(noiseMm2(sites, i, covariance)) * normal(chance),
     );
     const explained = heightsOver(krige({ ...sites, z }, memo, covariance), grid);
-    const wild = free.over(grid);
-    const floor = thin.values.map((height, cell) => height + wild[cell]! - explained[cell]!);
+    const wild = free.map((piece) => piece.over(grid));
+    const floor = thin.values.map((height, cell) => height + wild[pieceOf(sides?.[cell])]![cell]! - explained[cell]!);
     const over = new Uint8Array(fails.length);
     for (const rule of rules) {
       const dev = deviation(gapMap(grid, floor, { edgeMm: rule.edgeMm }), contactsOnly);
@@ -65,7 +114,14 @@ export function failureChance(
   for (let cell = 0; cell < share.length; cell++)
     if (grid.inside[cell] && share[cell]! > (worst < 0 ? 0 : share[worst]!)) worst = cell;
   const at = worst < 0 ? null : cellCentre(grid, worst);
-  return { draws, grid, share, worstShare: at ? share[worst]! : 0, worstAt: at ? [at.xMm, at.yMm] : null };
+  return {
+    draws,
+    grid,
+    share,
+    worstShare: at ? share[worst]! : 0,
+    worstAt: at ? [at.xMm, at.yMm] : null,
+    ...leastSure(surface, memo, ask),
+  };
 }
 
 /**

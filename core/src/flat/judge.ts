@@ -1,5 +1,7 @@
 import { COMMON_RULES, defaultSpacingMm, sameRule, type FlatnessRule } from '../coverings/index.ts';
 import type { Plan, PointMm } from '../room/index.ts';
+import type { Scan } from '../scan/index.ts';
+import { sidesFrom, type BreakLine } from './breaks.ts';
 import { evidenceOf, type Evidence } from './evidence.ts';
 import { extremesOf, type Extreme } from './extremes.ts';
 import type { FlatFacts } from './facts.ts';
@@ -7,8 +9,10 @@ import { deviation, gapMap, SHOWN_DIRECTIONS, worstOf, type Placement } from './
 import { gridOver, restrict, type Grid } from './grid.ts';
 import { heightsOf, type Heights } from './heights.ts';
 import { heightsOver, krige, type Covariance, type FitMemo, type Sites, type Surface } from './kriging.ts';
+import { levelnessOf, type Levelness } from './levelness.ts';
 import { planeOver, type Plane } from './plane.ts';
 import { worstPlacements } from './placements.ts';
+import { baseAt, scannedOver, type Scanned } from './scanned.ts';
 import { alongEdge, edgeLengthMm, edgeProblem, edgeReadings, type EdgeWalk } from './walks.ts';
 
 /** Rules with a shorter edge than this are judged by short-edge walks and lips, not by stations. */
@@ -28,6 +32,10 @@ export interface FlatState {
   heights: Heights;
   /** Placements of an edge that count. */
   walks: EdgeWalk[];
+  /** Scans that count, laid on the grid; null without one. */
+  scanned: Scanned | null;
+  /** Lines across which nothing is carried. */
+  breaks: readonly BreakLine[];
   spacingMm: number;
   /** Grid of the whole floor. */
   grid: Grid;
@@ -39,6 +47,7 @@ export interface FlatState {
   surface: Surface;
   /** Plane through the judged part: the tilt that flatness leaves out of account. */
   plane: Plane;
+  levelness: Levelness | null;
   evidence: Evidence;
   /** Rules the stations can judge, the one with the largest excess first. */
   rules: RuleResult[];
@@ -49,6 +58,7 @@ export interface FlatState {
 export interface FlatOptions {
   spacingMm?: number | null;
   contactsOnly?: boolean;
+  breaks?: readonly BreakLine[];
   memo?: FlatMemo;
 }
 
@@ -82,25 +92,36 @@ export function judgeFlat(
 ): FlatState | null {
   const heights = heightsOf(facts);
   const walks = walksThatStand(facts);
-  if (heights.heights.length === 0 && walks.length === 0) return null;
+  const scans = scansThatStand(facts);
+  if (heights.heights.length === 0 && walks.length === 0 && scans.length === 0) return null;
   const spacingMm = options.spacingMm ?? defaultSpacingMm(rules);
   const grid = gridFor(plan, options.memo);
-  const sites = withEdges(separated(heights), walks);
+  const scanned = scannedOver(grid, scans, heights.heights);
+  if (heights.heights.length === 0 && walks.length === 0 && !scanned) return null;
+  const breaks = options.breaks ?? [];
+  const sites = apart(overBase(withEdges(separated(heights), walks), grid, scanned), breaks);
   const surface = krige(sites, options.memo?.fit);
   const surfaceMm = heightsOver(surface, grid);
-  const evidence = evidenceOf(grid, [...heights.heights, ...walks.flatMap(coveredBy)], spacingMm);
+  if (scanned)
+    for (let cell = 0; cell < surfaceMm.length; cell++) surfaceMm[cell] = surfaceMm[cell]! + scanned.baseMm[cell]!;
+  const read = [...heights.heights, ...walks.flatMap(coveredBy)];
+  const evidence = evidenceOf(grid, read, spacingMm, scanned?.seen ?? null);
   const judged = restrict(grid, evidence.judged);
   const seen = rules.filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM);
+  const tilts = heights.heights.length >= READINGS_FOR_TILT || scanned !== null;
   return {
     heights,
     walks,
+    scanned,
+    breaks,
     spacingMm,
     grid,
     judged,
     surfaceMm,
     covariance: surface.covariance,
     surface,
-    plane: planeOver(judged, surfaceMm, heights.heights.length >= READINGS_FOR_TILT),
+    plane: planeOver(judged, surfaceMm, tilts),
+    levelness: levelnessOf(judged, surfaceMm, tilts),
     evidence,
     rules: seen
       .map((rule) => judgeRule(judged, surfaceMm, rule, options.contactsOnly ?? false))
@@ -128,10 +149,39 @@ function separated(heights: Heights): Sites {
   };
 }
 
-/** Placements laid since the floor was last levelled: before it they say nothing of what lies there now. */
-function walksThatStand({ edgeWalks = [], works = [] }: FlatFacts): EdgeWalk[] {
-  const since = works.reduce((last, work) => (work.doneAt > last ? work.doneAt : last), '');
-  return edgeWalks
+/** When the floor was last levelled: what was laid or scanned before says nothing of what lies there now. */
+const lastLevelled = ({ works = [] }: FlatFacts) =>
+  works.reduce((last, work) => (work.doneAt > last ? work.doneAt : last), '');
+
+function scansThatStand(facts: FlatFacts): Scan[] {
+  const since = lastLevelled(facts);
+  return (facts.scans ?? []).filter((scan) => scan.takenAt >= since);
+}
+
+/** Where a scan saw the floor, readings say how far it differs from the scan. With no reading at all its own level is taken. */
+function overBase(sites: Sites, grid: Grid, scanned: Scanned | null): Sites {
+  if (!scanned) return sites;
+  if (sites.x.length === 0) {
+    const cell = scanned.seen.indexOf(1);
+    return {
+      x: Float64Array.of(grid.x0Mm + (cell % grid.nx) * grid.cellMm),
+      y: Float64Array.of(grid.y0Mm + Math.floor(cell / grid.nx) * grid.cellMm),
+      z: Float64Array.of(0),
+    };
+  }
+  return { ...sites, z: sites.z.map((z, i) => z - baseAt(grid, scanned.baseMm, sites.x[i]!, sites.y[i]!)) };
+}
+
+/** Sites told apart by the break-lines between them. */
+function apart(sites: Sites, breaks: readonly BreakLine[]): Sites {
+  const at = sidesFrom(breaks);
+  return at ? { ...sites, side: { of: Int32Array.from(sites.x, (x, i) => at(x, sites.y[i]!)), at } } : sites;
+}
+
+/** Placements laid since then. */
+function walksThatStand(facts: FlatFacts): EdgeWalk[] {
+  const since = lastLevelled(facts);
+  return (facts.edgeWalks ?? [])
     .filter((walk) => walk.takenAt >= since && edgeProblem(walk) === null)
     .sort((a, b) => (a.takenAt < b.takenAt ? -1 : a.takenAt > b.takenAt ? 1 : a.id < b.id ? -1 : 1));
 }

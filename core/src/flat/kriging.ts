@@ -11,7 +11,12 @@ export interface Sites {
    * placement share a level and a tilt that nobody knows.
    */
   edge?: { group: Int32Array; alongM: Float64Array };
+  /** Which side of the break-lines each lies on, and how any other place is told; absent: there are none. */
+  side?: { of: Int32Array; at: SideOf };
 }
+
+/** Number of the piece that break-lines cut a floor into at a place: what lies on another piece says nothing of this one. */
+export type SideOf = (xMm: number, yMm: number) => number;
 
 /** Variance given to the unknown level and tilt of an edge, mm2 and mm2 for each m2: larger than any floor needs. */
 const EDGE_FREE_MM2 = 400;
@@ -39,8 +44,9 @@ export interface Covariance {
 
 export interface Surface {
   covariance: Covariance;
-  /** Drift b0 + b1 (x - cx) + b2 (y - cy). */
-  drift: [number, number, number];
+  /** Drift level + b1 (x - cx) + b2 (y - cy); each side of the break-lines has a level of its own. */
+  levels: ReadonlyMap<number, number>;
+  slopes: [number, number];
   centre: [number, number];
   weights: Float64Array;
   sites: Sites;
@@ -48,7 +54,7 @@ export interface Surface {
 
 /** What a fit may reuse from the one before: it changes nothing in the answer, only the time. */
 export interface FitMemo {
-  fitted?: { x: Float64Array; y: Float64Array; z: Float64Array; covariance: Covariance };
+  fitted?: Pick<Sites, 'x' | 'y' | 'z' | 'side'> & { covariance: Covariance };
   factored?: Omit<Sites, 'z'> & { covariance: Covariance; factor: Factor };
 }
 
@@ -80,9 +86,18 @@ export function sitesThatDecide(n: number): number {
   return held;
 }
 
-function driftColumns(sites: Sites, n: number, centre: [number, number], terms: number): Float64Array[] {
-  const columns = [new Float64Array(n).fill(1)];
-  if (terms === 3) {
+/** Sides that sites lie on, in the order they are met; one where there are no break-lines. */
+function sidesOf({ side, x }: Sites): number[] {
+  return side && x.length > 0 ? [...new Set(side.of)] : [0];
+}
+
+const sameSide = ({ side }: Sites, i: number, j: number) => !side || side.of[i] === side.of[j];
+
+function driftColumns(sites: Sites, n: number, centre: [number, number], withSlope: boolean): Float64Array[] {
+  const columns = sidesOf(sites).map((one) =>
+    sites.side ? Float64Array.from(sites.side.of, (of) => (of === one ? 1 : 0)) : new Float64Array(n).fill(1),
+  );
+  if (withSlope) {
     columns.push(sites.x.subarray(0, n).map((x) => (x - centre[0]) / 1000));
     columns.push(sites.y.subarray(0, n).map((y) => (y - centre[1]) / 1000));
   }
@@ -103,7 +118,7 @@ function driftOf(
 ): { beta: number[]; whitened: Float64Array } | null {
   const wz = forwardSolve(factor, z);
   const wf = columns.map((column) => forwardSolve(factor, column));
-  const normal: Factor = { size: 0, packed: new Float64Array(6) };
+  const normal: Factor = { size: 0, packed: new Float64Array((wf.length * (wf.length + 1)) / 2) };
   const scale = wf.map((w) => Math.sqrt(dot(w, w)) || 1);
   const ok = extendFactor(
     normal,
@@ -131,6 +146,7 @@ export function fitCovariance(all: Sites): Covariance {
     x: Float64Array.from(picked, (i) => all.x[i]!),
     y: Float64Array.from(picked, (i) => all.y[i]!),
     z: Float64Array.from(picked, (i) => all.z[i]!),
+    ...(all.side ? { side: { of: Int32Array.from(picked, (i) => all.side!.of[i]!), at: all.side.at } } : {}),
   };
   const n = sites.x.length;
   const fallback: Covariance = {
@@ -140,14 +156,16 @@ export function fitCovariance(all: Sites): Covariance {
   };
   if (n < FEWEST_TO_FIT) return fallback;
   const centre: [number, number] = [sites.x[0]!, sites.y[0]!];
-  const columns = driftColumns(sites, n, centre, 3);
+  const columns = driftColumns(sites, n, centre, true);
   let best = fallback;
   let bestScore = Infinity;
   const correlations = new Float64Array((n * (n + 1)) / 2);
   for (const rangeMm of RANGES_MM) {
     for (let i = 0, at = 0; i < n; i++) {
       for (let j = 0; j <= i; j++)
-        correlations[at++] = correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), rangeMm);
+        correlations[at++] = sameSide(sites, i, j)
+          ? correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), rangeMm)
+          : 0;
     }
     for (const share of NUGGET_SHARES) {
       const factor: Factor = { size: 0, packed: new Float64Array(correlations.length) };
@@ -167,7 +185,7 @@ export function fitCovariance(all: Sites): Covariance {
   return best;
 }
 
-function startsWith(long: Float64Array, short: Float64Array): boolean {
+function startsWith(long: ArrayLike<number>, short: ArrayLike<number>): boolean {
   if (short.length > long.length) return false;
   for (let i = 0; i < short.length; i++) if (long[i] !== short[i]) return false;
   return true;
@@ -182,6 +200,7 @@ function sharedPrefix(a: Omit<Sites, 'z'>, b: Omit<Sites, 'z'>): number {
     a.x[i] === b.x[i] &&
     a.y[i] === b.y[i] &&
     group(a, i) === group(b, i) &&
+    a.side?.of[i] === b.side?.of[i] &&
     (group(a, i) < 0 || a.edge!.alongM[i] === b.edge!.alongM[i])
   )
     i++;
@@ -196,12 +215,19 @@ function covarianceFor(sites: Sites, memo: FitMemo): Covariance {
   // Staff readings alone decide how rough the floor is: they come first, and an edge's own level would pass for roughness.
   const staffs = sites.edge ? sites.edge.group.findIndex((group) => group >= 0) : -1;
   const m = sitesThatDecide(staffs < 0 ? sites.x.length : staffs);
-  const [x, y, z] = [sites.x.slice(0, m), sites.y.slice(0, m), sites.z.slice(0, m)];
+  const decide = {
+    x: sites.x.slice(0, m),
+    y: sites.y.slice(0, m),
+    z: sites.z.slice(0, m),
+    ...(sites.side ? { side: { of: sites.side.of.slice(0, m), at: sites.side.at } } : {}),
+  };
   const held = memo.fitted;
-  if (held && held.x.length === m && startsWith(x, held.x) && startsWith(y, held.y) && startsWith(z, held.z))
+  const same = (of: (s: Pick<Sites, 'x' | 'y' | 'z' | 'side'>) => ArrayLike<number>) =>
+    held !== undefined && of(held).length === of(decide).length && startsWith(of(decide), of(held));
+  if (held && same((s) => s.x) && same((s) => s.y) && same((s) => s.z) && same((s) => s.side?.of ?? []))
     return held.covariance;
-  const covariance = fitCovariance({ x, y, z });
-  memo.fitted = { x, y, z, covariance };
+  const covariance = fitCovariance(decide);
+  memo.fitted = { ...decide, covariance };
   return covariance;
 }
 
@@ -220,10 +246,10 @@ export function krige(sites: Sites, memo: FitMemo = {}, given?: Covariance): Sur
       : { size: 0, packed: new Float64Array((n * (n + 1)) / 2) };
   factor.size = held ? Math.min(factor.size, sharedPrefix(sites, held)) : 0;
   const ok = extendFactor(factor, n, (i, j) => {
-    const c =
-      covariance.sillMm2 *
-        correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), covariance.rangeMm) +
-      underEdge(sites, i, j);
+    const near = sameSide(sites, i, j)
+      ? correlation(Math.hypot(sites.x[i]! - sites.x[j]!, sites.y[i]! - sites.y[j]!), covariance.rangeMm)
+      : 0;
+    const c = covariance.sillMm2 * near + underEdge(sites, i, j);
     return i === j ? c + noiseMm2(sites, i, covariance) : c;
   });
   if (!ok) throw new RangeError('the readings lie on top of one another');
@@ -231,26 +257,38 @@ export function krige(sites: Sites, memo: FitMemo = {}, given?: Covariance): Sur
     x: sites.x.slice(),
     y: sites.y.slice(),
     ...(sites.edge ? { edge: { group: sites.edge.group.slice(), alongM: sites.edge.alongM.slice() } } : {}),
+    ...(sites.side ? { side: { of: sites.side.of.slice(), at: sites.side.at } } : {}),
     covariance,
     factor,
   };
   const centre: [number, number] = [sites.x.reduce((a, b) => a + b, 0) / n, sites.y.reduce((a, b) => a + b, 0) / n];
-  const withSlope = n >= FEWEST_FOR_DRIFT ? driftOf(factor, sites.z, driftColumns(sites, n, centre, 3)) : null;
-  const fit = withSlope ?? driftOf(factor, sites.z, driftColumns(sites, n, centre, 1))!;
+  const sloped = n >= FEWEST_FOR_DRIFT ? driftOf(factor, sites.z, driftColumns(sites, n, centre, true)) : null;
+  const fit = sloped ?? driftOf(factor, sites.z, driftColumns(sites, n, centre, false))!;
+  const sides = sidesOf(sites);
   return {
     covariance,
-    drift: [fit.beta[0]!, (fit.beta[1] ?? 0) / 1000, (fit.beta[2] ?? 0) / 1000],
+    levels: new Map(sides.map((side, i) => [side, fit.beta[i]!])),
+    slopes: [(fit.beta[sides.length] ?? 0) / 1000, (fit.beta[sides.length + 1] ?? 0) / 1000],
     centre,
     weights: backSolve(factor, fit.whitened),
     sites,
   };
 }
 
+/** Level of the drift on a side; on one without a reading the mean of the others is all there is. */
+function levelOn({ levels }: Surface, side: number): number {
+  const own = levels.get(side);
+  if (own !== undefined) return own;
+  return [...levels.values()].reduce((sum, level) => sum + level, 0) / levels.size;
+}
+
 /** Height of the surface at one point, mm. */
 export function heightAt(surface: Surface, xMm: number, yMm: number): number {
-  const { covariance, drift, centre, weights, sites } = surface;
-  let sum = drift[0] + drift[1] * (xMm - centre[0]) + drift[2] * (yMm - centre[1]);
+  const { covariance, slopes, centre, weights, sites } = surface;
+  const side = sites.side?.at(xMm, yMm) ?? 0;
+  let sum = levelOn(surface, side) + slopes[0] * (xMm - centre[0]) + slopes[1] * (yMm - centre[1]);
   for (let i = 0; i < weights.length; i++) {
+    if (sites.side && sites.side.of[i] !== side) continue;
     sum +=
       weights[i]! *
       covariance.sillMm2 *
@@ -259,12 +297,20 @@ export function heightAt(surface: Surface, xMm: number, yMm: number): number {
   return sum;
 }
 
+/** Side of the break-lines that each cell of a grid lies on; null where there are none. */
+export function sidesOver({ side }: Sites, { nx, ny, cellMm, x0Mm, y0Mm }: Grid): Int32Array | null {
+  if (!side) return null;
+  return Int32Array.from({ length: nx * ny }, (_, cell) =>
+    side.at(x0Mm + (cell % nx) * cellMm, y0Mm + Math.floor(cell / nx) * cellMm),
+  );
+}
+
 /**
  * Heights over every cell of the grid's rectangle, mm (outside the room too, which keeps contours whole at the walls).
  * The correlation comes from a table at 1 mm with linear interpolation: within 3e-6 of the sill of the exact value.
  */
 export function heightsOver(surface: Surface, grid: Grid): Float64Array {
-  const { covariance, drift, centre, weights, sites } = surface;
+  const { covariance, slopes, centre, weights, sites } = surface;
   const { nx, ny, cellMm, x0Mm, y0Mm } = grid;
   let reach = 0;
   for (let i = 0; i < weights.length; i++) {
@@ -274,19 +320,25 @@ export function heightsOver(surface: Surface, grid: Grid): Float64Array {
   }
   const table = new Float64Array(Math.ceil(reach) + 2);
   for (let r = 0; r < table.length; r++) table[r] = covariance.sillMm2 * correlation(r, covariance.rangeMm);
+  const sides = sidesOver(sites, grid);
   const out = new Float64Array(nx * ny);
   for (let iy = 0; iy < ny; iy++) {
     const y = y0Mm + iy * cellMm;
     for (let ix = 0; ix < nx; ix++)
-      out[iy * nx + ix] = drift[0] + drift[1] * (x0Mm + ix * cellMm - centre[0]) + drift[2] * (y - centre[1]);
+      out[iy * nx + ix] =
+        levelOn(surface, sides ? sides[iy * nx + ix]! : 0) +
+        slopes[0] * (x0Mm + ix * cellMm - centre[0]) +
+        slopes[1] * (y - centre[1]);
   }
   for (let i = 0; i < weights.length; i++) {
     const w = weights[i]!;
+    const own = sites.side?.of[i];
     for (let iy = 0, at = 0; iy < ny; iy++) {
       const dy = y0Mm + iy * cellMm - sites.y[i]!;
       const dy2 = dy * dy;
       let dx = x0Mm - sites.x[i]!;
       for (let ix = 0; ix < nx; ix++, at++, dx += cellMm) {
+        if (sides && sides[at] !== own) continue;
         const r = Math.sqrt(dx * dx + dy2);
         const k = r | 0;
         const a = table[k]!;
@@ -295,4 +347,29 @@ export function heightsOver(surface: Surface, grid: Grid): Float64Array {
     }
   }
   return out;
+}
+
+/**
+ * Spread of what the readings leave unknown at places, mm (one standard deviation of the kriged height, the drift taken for
+ * known): where it is largest the next reading tells most.
+ */
+export function unsureAt(
+  { covariance, sites }: Surface,
+  memo: FitMemo,
+  places: readonly (readonly [number, number])[],
+): number[] {
+  const { factor } = memo.factored!;
+  const { sillMm2, rangeMm } = covariance;
+  return places.map(([xMm, yMm]) => {
+    const side = sites.side?.at(xMm, yMm);
+    const known = forwardSolve(
+      factor,
+      sites.x.map((x, i) =>
+        sites.side && sites.side.of[i] !== side
+          ? 0
+          : sillMm2 * correlation(Math.hypot(xMm - x, yMm - sites.y[i]!), rangeMm),
+      ),
+    );
+    return Math.sqrt(Math.max(0, sillMm2 - dot(known, known)));
+  });
 }

@@ -1,5 +1,6 @@
 import { boundsMm, contains, distanceToWallsMm, distanceMm, type Plan, type PointMm } from '../room/index.ts';
 import type { RodReading, StationMark } from './facts.ts';
+import { cellAt, type Grid } from './grid.ts';
 
 /** Stations stand this far off the walls: a staff does not go into a corner. mm. */
 export const WALL_OFFSET_MM = 100;
@@ -84,6 +85,36 @@ export function stationsOf(
       list.push({ ...p, source: 'proposed' });
   }
   return walk(list, door, spacingMm).map((station, index) => ({ ...station, number: index + 1 }));
+}
+
+/** Staffs on what a scan saw only tell its level, its lean and its drift: they may stand this far apart, mm. */
+const ANCHORS_APART_MM = 1500;
+
+/**
+ * Stations left to read beside a scan: all of those where it saw nothing, and of the rest enough to anchor it. What was set by
+ * hand or read already stays.
+ */
+export function stationsBesides(
+  stations: readonly Station[],
+  grid: Grid,
+  seen: Uint8Array,
+  readings: readonly RodReading[],
+): Station[] {
+  const read = new Set(readings.map((reading) => reading.stationKey));
+  const on = (s: PointMm) => {
+    const cell = cellAt(grid, s.xMm, s.yMm);
+    return cell >= 0 && seen[cell] === 1;
+  };
+  const kept: Station[] = [];
+  const anchors: PointMm[] = stations.filter((s) => on(s) && read.has(s.key));
+  for (const station of stations) {
+    const needed = !on(station) || read.has(station.key) || station.source === 'added' || station.source === 'moved';
+    const anchor = anchors.every((a) => distanceMm(a, station) >= ANCHORS_APART_MM);
+    if (!needed && !anchor) continue;
+    if (!needed) anchors.push(station);
+    kept.push(station);
+  }
+  return kept.map((station, i) => ({ ...station, number: i + 1 }));
 }
 
 function lengthOf(order: readonly PointMm[], start: PointMm): number {

@@ -3,12 +3,17 @@ import {
   achievedOf,
   alongEdge,
   edgeLengthMm,
+  joistEvidence,
+  joistsOf,
   worstUnder,
   FAILURE_SHARE_MOST,
+  type EdgeWalk,
   type FailureChance,
+  type FlatFacts,
   type FlatState,
   type LevellingWork,
 } from '../flat/index.ts';
+import { ANCHORS_LEAST } from '../scan/index.ts';
 import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
 import { formatGap, formatReach, unitLabel } from '../units/index.ts';
 import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
@@ -30,6 +35,7 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   const { worst, rule, overMm } = deciding;
   const unit = unitLabel(units);
   const suspects = state.heights.setups.filter((s) => s.suspect && s.readings > 0);
+  const scan = scanShortfall(state, rule.gapMm, units);
   const short = state.evidence.coveredShare < FULL_COVER_SHARE;
   let verdict: Verdict;
   let margin: string;
@@ -47,7 +53,11 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     verdict = 'lay';
     next = 'How sure that is is being worked out: this says what the readings show, not what lies between them.';
   }
-  if (short && verdict !== 'work') {
+  // A scan drifts over metres: until staffs hold it, what it shows between far places is no evidence either way.
+  if (scan && (verdict !== 'work' || scan.unanchored)) {
+    verdict = 'measure';
+    next = scan.next;
+  } else if (short && verdict !== 'work') {
     verdict = 'measure';
     next = `Read the rest: ${Math.round(state.evidence.coveredShare * 100)} % of the floor is within reach of a reading.`;
   } else if (suspects.length > 0 && verdict !== 'work') {
@@ -70,6 +80,32 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   return { id: 'flat', title: 'Flatness', verdict, margin, next };
 }
 
+/** What a scan lacks to be evidence, or null: staffs that hold it, or quiet enough to judge the rule by. */
+function scanShortfall(
+  state: FlatState,
+  gapMm: number,
+  units: RoomFacts['units'],
+): { unanchored: boolean; next: string } | null {
+  const states = state.scanned?.states ?? [];
+  const loose = states.find(({ anchor }) => !anchor.holds);
+  if (loose) {
+    const { rods } = loose.anchor;
+    return {
+      unanchored: true,
+      next:
+        rods >= ANCHORS_LEAST
+          ? 'Read one more station on the scan, away from the line the others stand in: its lean is not known yet.'
+          : `Read ${ANCHORS_LEAST - rods} more station${rods === ANCHORS_LEAST - 1 ? '' : 's'} on the scan, far apart: a scan drifts until staffs hold it.`,
+    };
+  }
+  const loud = states.find(({ noiseFloorMm }) => noiseFloorMm > gapMm);
+  if (!loud) return null;
+  return {
+    unanchored: false,
+    next: `The scan’s own noise would show ${formatGap(loud.noiseFloorMm, units)} ${unitLabel(units)} under an edge: read stations or lay an edge to pass this rule.`,
+  };
+}
+
 /** `in 3 of 20 floors`. */
 const timesWords = ({ worstShare, draws }: FailureChance) => `in ${Math.round(worstShare * draws)} of ${draws} floors`;
 
@@ -81,7 +117,7 @@ export function flatCriteria(
   state: FlatState | null,
   sound: SoundFacts = NO_SOUND_FACTS,
   chance: FailureChance | null = null,
-  works: readonly LevellingWork[] = [],
+  { works = [], edgeWalks = [] }: Pick<FlatFacts, 'works' | 'edgeWalks'> = {},
 ): Criterion[] {
   const criteria: Criterion[] = [];
   if (!state) {
@@ -97,13 +133,19 @@ export function flatCriteria(
   if (edge) criteria.push(edge);
   const levelled = levelledCriterion(works, state);
   if (levelled) criteria.push(levelled);
-  const lips = lipCriterion(room, plan, card, sound);
+  const joists = joistCriterion(room, plan, state);
+  if (joists) criteria.push(joists);
+  const lips = lipCriterion(room, plan, card, sound, edgeWalks);
   if (lips) criteria.push(lips);
   return criteria;
 }
 
 /** A placement counts for a rule when its edge is the rule's own to within this share. */
 const OWN_LENGTH_SHARE = 0.03;
+const ownLength = (walk: EdgeWalk, edgeMm: number) => Math.abs(edgeLengthMm(walk) / edgeMm - 1) <= OWN_LENGTH_SHARE;
+
+/** Places walked with a short edge, over the worst-looking ones, that stand for a floor. */
+const SHORT_WALKS_ENOUGH = 5;
 
 /**
  * A gap read under an edge of the rule's own length judges that place by itself: no map overrules it. Null where no placement of
@@ -113,7 +155,7 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
   const { units } = room;
   const found = (state?.walks ?? []).flatMap((walk) =>
     card.rules
-      .filter((rule) => Math.abs(edgeLengthMm(walk) / rule.edgeMm - 1) <= OWN_LENGTH_SHARE)
+      .filter((rule) => ownLength(walk, rule.edgeMm))
       .map((rule) => ({ walk, rule, worst: worstUnder(walk) }))
       .filter(({ worst }) => !(worst.rocks && room.contactsOnly)),
   );
@@ -137,6 +179,21 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
   };
 }
 
+/** Boards and panels crown over joists: readings have to stand on them and between. Null where joists are unknown or enough is read. */
+function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): Criterion | null {
+  const joists = joistsOf(room);
+  if (!joists || !state || state.scanned) return null;
+  const { on, between, across, enough } = joistEvidence(joists, plan, state.heights.heights, state.walks);
+  if (enough) return null;
+  return {
+    id: 'flat-joists',
+    title: 'On and between joists',
+    verdict: 'measure',
+    margin: `${on} readings on joists, ${between} midway between, ${across} edges across them. A floor that crowns over its joists can read flat at stations in step with them.`,
+    next: 'Read a line across the joists, on each and between, or lay the edge across them twice.',
+  };
+}
+
 /** Levelling that was done ends with the same readings again. Null where every station it moved has been read since. */
 function levelledCriterion(works: readonly LevellingWork[], state: FlatState | null): Criterion | null {
   const open = achievedOf(works, state?.heights.heights ?? []).filter(({ waiting }) => waiting.length > 0);
@@ -156,8 +213,15 @@ function levelledCriterion(works: readonly LevellingWork[], state: FlatState | n
  * Lips are felt along joints and entered as marks: stations cannot see them. Judged against the step the card names; a lip on
  * record under a card that names none is told and left to the work on damage. Null where there is nothing to say.
  */
-function lipCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, sound: SoundFacts): Criterion | null {
-  if (card.stepMm === null && !card.rules.some((rule) => rule.edgeMm < 500)) return null;
+function lipCriterion(
+  room: RoomFacts,
+  plan: Plan,
+  card: CoveringCard,
+  sound: SoundFacts,
+  edgeWalks: readonly EdgeWalk[],
+): Criterion | null {
+  const shortRules = card.rules.filter((rule) => rule.edgeMm < 500);
+  if (card.stepMm === null && shortRules.length === 0) return null;
   const { units } = room;
   const allowed = card.stepMm ?? Math.min(...card.rules.map((rule) => rule.gapMm));
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
@@ -165,6 +229,15 @@ function lipCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, sound: So
   const [worst] = lipsOf(sound.marks);
   if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
     return { ...base, verdict: 'lay', margin: `No lip over ${mm(allowed)} felt.`, next: 'Feel again after levelling.' };
+  // A short rule may be walked with an edge of its own length instead: places over it are told by themselves.
+  const walked = edgeWalks.filter((walk) => shortRules.some((rule) => ownLength(walk, rule.edgeMm)));
+  if (!worst && card.stepMm === null && walked.length >= SHORT_WALKS_ENOUGH)
+    return {
+      ...base,
+      verdict: 'lay',
+      margin: `${walked.length} places walked with the short edge; worst ${mm(Math.max(...walked.map((walk) => worstUnder(walk).gapMm)))}.`,
+      next: 'Walk them again after levelling.',
+    };
   if (!worst)
     return {
       ...base,

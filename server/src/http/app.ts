@@ -33,6 +33,8 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
   api.use(instrumentRoutes(now));
   // A logger's file is one fact, with thousands of samples.
   api.use('/rooms/:roomId/airLogs', express.json({ limit: '2mb' }));
+  // A scan is one fact, with a height for every cell.
+  api.use('/rooms/:roomId/scans', express.json({ limit: '4mb' }));
   api.use(express.json({ limit: '64kb' }));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   api.use(bookRoutes(store));

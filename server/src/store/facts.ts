@@ -35,6 +35,7 @@ const TABLES = {
   checks: schema.checks,
   works: schema.works,
   edgeWalks: schema.edgeWalks,
+  scans: schema.scans,
 } as const satisfies Record<FactKind, SQLiteTable>;
 
 /** Columns that are the store's own, not the fact's body. */

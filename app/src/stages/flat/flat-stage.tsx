@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { EdgeLayer, ExtremesLayer } from '../../sheet/edge-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
+import { ScanLayer } from '../../sheet/scan-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { WalksLayer } from '../../sheet/walks-layer.tsx';
 import { StationsLayer } from '../../sheet/stations-layer.tsx';
@@ -18,13 +19,15 @@ import { StationsPanel } from './stations-panel.tsx';
 import { usePlacing } from './use-placing.ts';
 import { EdgeBench } from './edge-bench.tsx';
 import { useEdges } from './use-edges.ts';
+import { ScanBench } from './scan-bench.tsx';
+import { useScan } from './use-scan.ts';
 import { useRun } from './use-run.ts';
 
 /** Is the floor flat: reading it, and what the readings say. */
 export function FlatStage(props: StageProps) {
   const { shown, room, picture, schools, failed, go } = props;
   const palette = usePalette();
-  const [mode, setMode] = useState<'read' | 'edge' | 'verdict' | null>(null);
+  const [mode, setMode] = useState<'read' | 'edge' | 'scan' | 'verdict' | null>(null);
   const setFindings = (on: boolean) => setMode(on ? 'verdict' : 'read');
   const [showing, setShowing] = useState(0);
   const stations = useMemo(() => picture?.stations ?? [], [picture]);
@@ -37,6 +40,8 @@ export function FlatStage(props: StageProps) {
   const shownMode = mode ?? (complete ? 'verdict' : 'read');
   const reading = shownMode === 'read';
   const edging = shownMode === 'edge';
+  const scanning = useScan(shown, room, picture);
+  const scans = shownMode === 'scan';
   const rule = picture?.rules[0];
   const edges = useEdges(shown, room, longestEdge(shown.card));
   const placement = rule?.placements[showing] ?? rule?.placements[0];
@@ -45,10 +50,15 @@ export function FlatStage(props: StageProps) {
     <Sheet
       room={room}
       description={`${room.name}: ${stations.length} stations, ${levels.size} read. ${flatCriterion?.margin ?? ''}`}
-      onTap={edging ? edges.tap : tap}
+      onTap={edging ? edges.tap : scans ? () => undefined : tap}
+      grip={scans ? scanning.grip : null}
       under={(view) => (picture?.map ? <LevelLayer map={picture.map} view={view} /> : null)}
       over={(view) =>
-        edging ? (
+        scans ? (
+          scanning.answer && scanning.place ? (
+            <ScanLayer answer={scanning.answer} place={scanning.place} view={view} />
+          ) : null
+        ) : edging ? (
           <WalksLayer
             proposed={edges.proposed}
             laid={edges.laid}
@@ -97,6 +107,7 @@ export function FlatStage(props: StageProps) {
         <View style={[styles.switch, { borderColor: palette.rule }]}>
           <Button label="Read" selected={reading} onPress={() => setFindings(false)} style={styles.tab} />
           <Button label="Edge" selected={edging} onPress={() => setMode('edge')} style={styles.tab} />
+          <Button label="Scan" selected={scans} onPress={() => setMode('scan')} style={styles.tab} />
           <Button
             label="Verdict"
             selected={shownMode === 'verdict'}
@@ -116,6 +127,9 @@ export function FlatStage(props: StageProps) {
         />
       ) : null}
       {shown.card && picture && edging ? <EdgeBench shown={shown} room={room} edges={edges} /> : null}
+      {shown.card && picture && scans ? (
+        <ScanBench shown={shown} room={room} picture={picture} scanning={scanning} onRead={() => setFindings(false)} />
+      ) : null}
       {shown.card && picture && shownMode === 'verdict' ? (
         <Findings
           room={room}
@@ -126,7 +140,7 @@ export function FlatStage(props: StageProps) {
           onShow={setShowing}
         />
       ) : null}
-      {shown.card && picture && !edging ? (
+      {shown.card && picture && !edging && !scans ? (
         <StationsPanel
           shown={shown}
           room={room}
@@ -149,5 +163,5 @@ function longestEdge(card: CoveringCard | null): number {
 const styles = StyleSheet.create({
   note: { padding: 16 },
   switch: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 6 },
-  tab: { minHeight: 48 },
+  tab: { minHeight: 48, paddingHorizontal: 4 },
 });

@@ -1,4 +1,4 @@
-import { index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { EdgeGap, PredictedStation } from '@maquette/core/flat';
 import { inRoom } from './in-room.ts';
 import { stored } from './stored.ts';
@@ -39,4 +39,27 @@ export const edgeWalks = sqliteTable(
     note: text('note').notNull(),
   },
   (table) => [index('edge_walks_by_room').on(table.roomId)],
+);
+
+export const scans = sqliteTable(
+  'scans',
+  {
+    ...stored(),
+    roomId: inRoom(),
+    fileName: text('file_name').notNull(),
+    points: integer('points').notNull(),
+    takenAt: text('taken_at').notNull(),
+    cellMm: real('cell_mm').notNull(),
+    nx: integer('nx').notNull(),
+    ny: integer('ny').notNull(),
+    x0Mm: real('x0_mm').notNull(),
+    y0Mm: real('y0_mm').notNull(),
+    heightsTenthMm: text('heights_tenth_mm', { mode: 'json' }).$type<(number | null)[]>().notNull(),
+    noiseMm: real('noise_mm').notNull(),
+    turnDeg: real('turn_deg').notNull(),
+    xMm: real('x_mm').notNull(),
+    yMm: real('y_mm').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('scans_by_room').on(table.roomId)],
 );
