@@ -213,8 +213,24 @@ export function levellingOf(
     keepOff: keptOff(facts.sound?.marks ?? []),
     gates: { grind: surfaceGates.grind.allowed, prime: surfaceGates.prime.allowed },
     laidOver: over,
+    rises: risesAsked(facts.strip?.answers ?? []),
   });
   return { job, state };
+}
+
+/** Answers to this, followed by an opening's id, say how far the floor is to rise there, mm; empty: no matter. */
+export const RISE_TOPIC = 'levelling/rise/';
+
+function risesAsked(answers: readonly { topic: string; value: string }[]): Map<string, number> {
+  const rises = new Map<string, number>();
+  // The newest answer counts, and comes last.
+  for (const { topic, value } of answers) {
+    if (!topic.startsWith(RISE_TOPIC)) continue;
+    const id = topic.slice(RISE_TOPIC.length);
+    if (value === '' || !Number.isFinite(Number(value))) rises.delete(id);
+    else rises.set(id, Number(value));
+  }
+  return rises;
 }
 
 /** How far a marked point or line keeps work off, where no size is given, mm. */

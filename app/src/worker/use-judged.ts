@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { AllRoomFacts, RoomPicture } from '@maquette/core';
+import { RISE_TOPIC, type AllRoomFacts, type RoomPicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { DampFacts, DryingForecast } from '@maquette/core/damp';
 import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
@@ -51,7 +51,7 @@ export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: Judged
       ...strip,
       // Chalk on the floor and the way chosen judge nothing: a tick more works nothing out anew.
       ticks: strip.ticks.filter((tick) => !tick.key.startsWith('chalk/')),
-      answers: strip.answers.filter((answer) => !answer.topic.startsWith('levelling/')),
+      answers: strip.answers.filter(({ topic }) => !topic.startsWith('levelling/') || topic.startsWith(RISE_TOPIC)),
     },
     damp,
     sound,

@@ -42,10 +42,11 @@ const blank = (key: string): Held => ({
   failed: null,
 });
 
-/** Ways worth the programme's time: always the mix; grinding alone beside it; fill against rocking where a plain fill leaves some. */
+/** Ways worth the programme's time: a threshold to meet; always the mix; grinding alone beside it; fill against rocking where a plain fill leaves some. */
 function wanted(plan: LevellingPlan): WayId[] {
   if (plan.nothingToDo) return [];
-  return plan.fill.holds ? ['mixed', 'grind'] : ['mixed', 'grind', 'fill'];
+  const ramp: WayId[] = plan.targets.length > 0 ? ['ramp'] : [];
+  return [...ramp, 'mixed', 'grind', ...(plan.fill.holds ? [] : (['fill'] as const))];
 }
 
 /**

@@ -29,6 +29,14 @@ export const LEVELLING_FIGURES = {
     'Doors and thresholds take up little; measure what clears.',
   ),
   'door-reach-mm': figure('An opening’s limit reaches in by', 150, 'mm', 0, 1000),
+  'threshold-tol-mm': figure(
+    'A threshold is met within',
+    1,
+    'mm',
+    0.2,
+    5,
+    'What a bar takes up unseen; the maker of the bar wins.',
+  ),
   'touch-h-m2': figure('Vacuum, key and mark out each m² touched', 0.06, 'h/m²', 0, 1),
   'primer-l-m2': figure(
     'Primer',

@@ -26,7 +26,7 @@ export interface LevellingWork {
 }
 
 /** Ways that levelling is done by. */
-export const WAY_IDS = ['mixed', 'fill', 'grind', 'plane', 'panel'] as const;
+export const WAY_IDS = ['mixed', 'fill', 'grind', 'ramp', 'plane', 'panel'] as const;
 
 /** What a job can hold of it, with the ranges taken. */
 export const WORK_RANGES = {

@@ -13,5 +13,6 @@ export * from './plane.ts';
 export * from './programme.ts';
 export * from './refusal.ts';
 export * from './solver.ts';
+export * from './targets.ts';
 export * from './way.ts';
 export * from './ways.ts';

@@ -16,6 +16,7 @@ import {
 } from '../room/index.ts';
 import { compoundsOf, type CompoundCard } from './compound.ts';
 import type { PlanLimits, PlanRates } from './programme.ts';
+import type { LevelTarget } from './targets.ts';
 
 /** A place that may not be ground, or not be filled. */
 export interface KeepOff {
@@ -63,6 +64,8 @@ export interface LevellingJob {
   figure: FigureOf;
   timber: boolean;
   openings: OpeningCells[];
+  /** Openings that are to come to a height. */
+  targets: LevelTarget[];
   /** Stations as they are read now. */
   stations: readonly Height[];
   provisional: boolean;
@@ -76,6 +79,8 @@ export interface LevellingAsk {
   keepOff: readonly KeepOff[];
   gates: { grind: boolean; prime: boolean };
   laidOver: BaseKind;
+  /** How far the floor is to rise (or come down) at openings, by their id, mm. */
+  rises?: ReadonlyMap<string, number>;
 }
 
 /** How far a toilet flange or register stays clear of compound, mm. */
@@ -124,9 +129,25 @@ export function levellingJob(ask: LevellingAsk): LevellingJob {
     figure,
     timber,
     openings,
+    targets: targetsOf(openings, state.surfaceMm, ask.rises ?? new Map<string, number>(), figure('threshold-tol-mm')),
     stations: state.heights.heights,
     provisional: state.evidence.coveredShare < 0.99,
   };
+}
+
+/** Openings asked to come to a height: so much over what lies there now as a mean. */
+function targetsOf(
+  openings: readonly OpeningCells[],
+  heights: Float64Array,
+  rises: ReadonlyMap<string, number>,
+  toleranceMm: number,
+): LevelTarget[] {
+  return openings.flatMap(({ id, name, cells }) => {
+    const riseMm = rises.get(id);
+    if (riseMm === undefined || cells.length === 0) return [];
+    const nowMm = cells.reduce((sum, cell) => sum + heights[cell]!, 0) / cells.length;
+    return [{ id, name, cells, levelMm: nowMm + riseMm, toleranceMm, nowMm }];
+  });
 }
 
 function limitsOf(

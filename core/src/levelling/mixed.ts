@@ -5,6 +5,7 @@ import { certify, type Certificate } from './certificate.ts';
 import { coarsen, sampled, type Coarse } from './coarse.ts';
 import { brokenCuts } from './cuts.ts';
 import { smallestFill } from './fill.ts';
+import { leastHeights, targetRows, targetsMet, type LevelTarget } from './targets.ts';
 import { withoutCrumbs } from './tidy.ts';
 import { trimmed } from './trim.ts';
 import {
@@ -22,12 +23,14 @@ export interface MixedOptions extends ProgrammeOptions {
   contactsOnly: boolean;
   /** Distance between nodes of the programme in cells of the judgement grid: 4 for the live plan, 2 to make it tighter. */
   every: number;
+  /** Parts that are to come to a height. */
+  targets?: readonly LevelTarget[];
 }
 
 /** A change as it will be done: certified and priced. */
 interface Finished extends Change {
   certificates: Certificate[];
-  /** Every certificate holds, and no cell is filled deeper than its limit. */
+  /** Every certificate holds, no cell is filled deeper than its limit, and every target is met. */
   holds: boolean;
   /** Priced by `rates`, the charge for each m2 touched included. */
   cost: number;
@@ -74,7 +77,7 @@ export function mixedChange(
   limits: PlanLimits,
   options: MixedOptions,
 ): MixedChange | null {
-  const { contactsOnly } = options;
+  const { contactsOnly, targets = [] } = options;
   const coarse = coarsen(grid, options.every);
   const carry = carryOf(coarse, grid);
   const count = coarse.grid.inside.length;
@@ -96,6 +99,7 @@ export function mixedChange(
       areaM2: cellsOf(carry, count).map((cells) => cells * grid.cellAreaM2),
       limits: { fillMm: leastOf(carry, limits.fillMm, count), grindMm: leastOf(carry, limits.grindMm, count) },
       sources: [
+        targetRows(targets, heights, carry),
         ...latticeProgramme(onFloor(coarse, grid), sampled(coarse, grid, heights), rules, limits, contactsOnly).sources,
         (change, round) => cuts(change, SHARED_OVER, round % SHARED_OVER),
         (change) => cuts(change, 1, 0),
@@ -111,7 +115,8 @@ export function mixedChange(
   );
   const ground = heights.map((z, cell) => z + Math.min(0, change[cell]!));
   const raised = change.map((x, cell) => (grid.inside[cell] ? Math.max(0, x) : 0));
-  const lean = trimmed(grid, ground, raised, rules, contactsOnly).map((f, cell) => ground[cell]! + f);
+  const leastMm = leastHeights(targets, grid.inside.length);
+  const lean = trimmed(grid, ground, raised, rules, contactsOnly, leastMm).map((f, cell) => ground[cell]! + f);
   const finish = (after: Float64Array): Finished => {
     const { fillMm: last } = smallestFill(grid, after, rules, CERTIFIED_DIRECTIONS, options.shouldStop, !contactsOnly);
     const now = after.map((z, cell) => z + last[cell]!);
@@ -124,7 +129,10 @@ export function mixedChange(
       grindMm,
       certificates,
       // The last fill asks nothing of limits: it is a matter of hundredths unless the programme was stopped.
-      holds: certificates.every((c) => c.holds) && fillMm.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM),
+      holds:
+        certificates.every((c) => c.holds) &&
+        fillMm.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM) &&
+        targetsMet(targets, now),
       ...sums,
       cost: sums.fillL * rates.fillPerL + sums.grindL * rates.grindPerL + sums.touchedM2 * rates.touchPerM2,
       linearCost: sums.fillL * perL.fill + sums.grindL * perL.grind,

@@ -13,6 +13,8 @@ export interface LevellingPlan {
   planes: PlaneChoice[];
   /** A timber base may be panelled over instead: what that takes. It bridges short spans and cures no long low. */
   panel: { areaM2: number; cost: number; hours: number; riseMm: number } | null;
+  /** Openings that are to come to a height: there is a way to meet them. */
+  targets: { name: string; riseMm: number }[];
   /** The same floor under each common rule: another covering may ask for less. */
   otherRules: SchoolResult[];
   /** Quantities stand on readings that do not cover the floor. */
@@ -29,7 +31,7 @@ export function planLevelling(job: LevellingJob, state: FlatState, shouldStop?: 
   const { grid, figure, timber, provisional } = job;
   const areaM2 = grid.cellAreaM2 * grid.inside.reduce((sum, on) => sum + on, 0);
   return {
-    nothingToDo: fill.patches.length === 0 && fill.rocking === null,
+    nothingToDo: fill.patches.length === 0 && fill.rocking === null && job.targets.length === 0,
     fill,
     planes: planeChoices(job),
     panel: timber
@@ -40,6 +42,7 @@ export function planLevelling(job: LevellingJob, state: FlatState, shouldStop?: 
           riseMm: figure('panel-mm'),
         }
       : null,
+    targets: job.targets.map(({ name, levelMm, nowMm }) => ({ name, riseMm: levelMm - nowMm })),
     otherRules: underEachSchool(state, job.rules, job.contactsOnly),
     provisional,
   };

@@ -23,11 +23,15 @@ export function trimmed(
   fillMm: Float64Array,
   rules: readonly FlatnessRule[],
   contactsOnly: boolean,
+  /** Heights that no cell may come under, mm over the datum. */
+  leastMm?: Float64Array,
 ): Float64Array {
   const fill = fillMm.slice();
   for (let round = 0; round < ROUNDS; round++) {
     const now = ground.map((z, cell) => z + fill[cell]!);
-    const spare = fill.map((f, cell) => (grid.inside[cell] ? f : 0));
+    const spare = fill.map((f, cell) =>
+      grid.inside[cell] ? Math.max(0, Math.min(f, ground[cell]! + f - (leastMm?.[cell] ?? -Infinity))) : 0,
+    );
     const keep = (cell: number, room: number) => {
       if (room < spare[cell]!) spare[cell] = Math.max(0, room);
     };

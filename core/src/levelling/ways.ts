@@ -23,6 +23,7 @@ const USES: Record<WayId, { fill: boolean; grind: boolean }> = {
   mixed: { fill: true, grind: true },
   fill: { fill: true, grind: false },
   grind: { fill: false, grind: true },
+  ramp: { fill: true, grind: true },
 };
 
 /** Nodes of the live programme stand this many cells apart, and of the tighter one. */
@@ -30,12 +31,13 @@ export const NODES_APART = { live: 4, tighter: 2 } as const;
 
 /** The cheapest way by fill, grinding or both that keeps every rule within its limits; or which limit refuses it, and where. */
 export function programmedWay(job: LevellingJob, id: WayId, every: number, options: ProgrammeOptions): Programmed {
-  const limits = limitsFor(job.limits, USES[id]);
+  const limits = limitsFor(id === 'ramp' ? openedFor(job) : job.limits, USES[id]);
   const solve = (within: PlanLimits) =>
     mixedChange(job.grid, job.heights, job.rules, job.rates, within, {
       ...options,
       contactsOnly: job.contactsOnly,
       every,
+      targets: id === 'ramp' ? job.targets : [],
     });
   const solved = solve(limits);
   const nodesMm = every * job.grid.cellMm;
@@ -65,6 +67,22 @@ export function programmedWay(job: LevellingJob, id: WayId, every: number, optio
     settled,
   };
 }
+
+/** Where the floor is to come to a height, that height is the limit: what an opening lets through is for others. */
+function openedFor({ limits, targets, figure }: LevellingJob): PlanLimits {
+  const fillMm = limits.fillMm.slice();
+  for (const { cells, levelMm, toleranceMm, nowMm } of targets)
+    for (const cell of cells)
+      if (fillMm[cell]! > 0)
+        fillMm[cell] = Math.min(
+          figure('fill-most-mm'),
+          Math.max(fillMm[cell]!, levelMm - nowMm + toleranceMm + REACH_MM),
+        );
+  return { ...limits, fillMm };
+}
+
+/** A threshold's own unevenness may take this much more than its mean, mm. */
+const REACH_MM = 10;
 
 function limitsFor({ fillMm, grindMm }: PlanLimits, uses: { fill: boolean; grind: boolean }): PlanLimits {
   return {

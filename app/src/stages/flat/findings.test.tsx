@@ -46,10 +46,11 @@ function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
 function show(depthMm: number, units?: 'metric' | 'imperial') {
   const { own, picture, schools } = judged(depthMm, units);
   const onShow = jest.fn();
+  const onSet = jest.fn();
   const onPlan = jest.fn();
   render(
     <>
-      <Findings room={own} card={card} picture={picture} schools={schools} shown={0} onShow={onShow} />
+      <Findings room={own} card={card} picture={picture} schools={schools} shown={0} onShow={onShow} onSet={onSet} />
       <FindingsActions picture={picture} onRead={() => undefined} onPlan={onPlan} />
     </>,
   );

@@ -13,6 +13,8 @@ import { CriterionLine } from '../criteria-list.tsx';
 import { Mark, VERDICT_WORDS } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import { ProfileChart } from './profile-chart.tsx';
+import { LevelFold } from './level-fold.tsx';
+import { NextReading } from './next-reading.tsx';
 import { Schools } from './schools.tsx';
 
 interface Props {
@@ -22,6 +24,8 @@ interface Props {
   schools: readonly SchoolResult[];
   shown: number;
   onShow: (index: number) => void;
+  /** A station was set where the map stands on least. */
+  onSet: (stationKey: string) => void;
 }
 
 /** What to do next, always in reach: it stands under the findings and does not scroll away. */
@@ -49,7 +53,7 @@ export function FindingsActions({
 }
 
 /** What the readings say: word and margin first, then the place, the cut that shows it, the rule, and what to do. */
-export function Findings({ room, card, picture, schools, shown, onShow }: Props) {
+export function Findings({ room, card, picture, schools, shown, onShow, onSet }: Props) {
   const palette = usePalette();
   const { units } = room;
   const unit = unitLabel(units);
@@ -146,6 +150,8 @@ export function Findings({ room, card, picture, schools, shown, onShow }: Props)
           ))}
         </Fold>
       ) : null}
+      <NextReading room={room} picture={picture} onSet={onSet} />
+      {picture.level ? <LevelFold room={room} level={picture.level} /> : null}
       {schools.length > 0 ? <Schools schools={schools} units={units} /> : null}
       <Fold title={rule ? `Why ${formatGap(rule.worstMm, units)}?` : 'How this is judged'}>
         {rule ? (
@@ -175,7 +181,6 @@ export function Findings({ room, card, picture, schools, shown, onShow }: Props)
             bold
           >{`What the stations cannot see: the widest circle without a reading is ${formatReach(picture.blindMm, units)} across. A hump or hollow narrower than that can lie between stations.`}</Words>
         ) : null}
-        <Words>{`Tilt, left out of flatness: ${units === 'metric' ? `${formatGap(picture.tiltMmPerM, units)} mm in 1 m` : `${formatGap(picture.tiltMmPerM * 0.3048, units)} in in 1 ft`}.`}</Words>
         <Words testID="failure">{failureWords(picture, units)}</Words>
         <Words>
           Judged here: flatness only. Damp, soundness and heights are for you to judge before anything is laid.

@@ -138,6 +138,10 @@ export function FlatStage(props: StageProps) {
           schools={schools}
           shown={showing}
           onShow={setShowing}
+          onSet={(key) => {
+            run.choose(key);
+            setFindings(false);
+          }}
         />
       ) : null}
       {shown.card && picture && !edging && !scans ? (

@@ -41,6 +41,7 @@ export const WAY_WORDS: Record<ChoiceId, string> = {
   mixed: 'Grind the highs, fill the lows',
   grind: 'Grind only',
   fill: 'Fill only',
+  ramp: 'Meet the threshold',
   plane: 'Pour to one level',
   panel: 'Panel over',
 };
@@ -49,6 +50,7 @@ const RISKS: Record<ChoiceId, string> = {
   mixed: 'least material; edges of patches are feathered',
   grind: 'nothing to dry; depth is limited',
   fill: 'no dust; more compound, more to dry',
+  ramp: 'the floor comes to a height at the door and runs out as far as the rule asks',
   plane: 'whole floor rises; a race against pot life',
   panel: 'bridges short humps, cures no long low',
 };
@@ -58,24 +60,28 @@ export function shownWays(room: RoomFacts, planned: Planned, planeAt: number): S
   const { plan } = planned;
   if (!plan) return [];
   const timber = plan.panel !== null;
-  const ways = (['mixed', 'grind', 'fill'] as const).map((id): ShownWay => {
-    const programmed = planned.programmes[id] ?? null;
-    const way = programmed?.way ?? (id === 'fill' && !programmed ? plan.fill : null);
-    const waiting = !programmed && !(id === 'fill' && plan.fill.holds);
-    return {
-      ...blank(id),
-      ...(way ? priced(way) : {}),
-      dust: id === 'fill' ? 'no dust' : timber ? 'wood dust' : 'silica dust, class M',
-      holds: way?.holds ?? false,
-      refused: refusalOf(room, id, programmed, way),
-      working: waiting && planned.working !== null,
-      way,
-      programmed,
-    };
-  });
+  const ways = ([...(plan.targets.length > 0 ? (['ramp'] as const) : []), 'mixed', 'grind', 'fill'] as const).map(
+    (id): ShownWay => {
+      const programmed = planned.programmes[id] ?? null;
+      const way = programmed?.way ?? (id === 'fill' && !programmed ? plan.fill : null);
+      const waiting = !programmed && !(id === 'fill' && plan.fill.holds);
+      return {
+        ...blank(id),
+        ...(way ? priced(way) : {}),
+        dust: id === 'fill' ? 'no dust' : timber ? 'wood dust' : 'silica dust, class M',
+        holds: way?.holds ?? false,
+        refused: refusalOf(room, id, programmed, way),
+        working: waiting && planned.working !== null,
+        way,
+        programmed,
+      };
+    },
+  );
   const plane = plan.planes[planeAt] ?? plan.planes[0] ?? null;
   const list: ShownWay[] = [...ways, ...(plane ? [planeRow(room, plane, timber)] : []), ...panelRow(plan)];
-  const rank = (way: ShownWay) => (way.refused ? 2 : way.cost === null ? 1 : way.holds ? 0 : 1);
+  // Where a height is asked for, the way that meets it is the answer, whatever the others cost.
+  const rank = (way: ShownWay) =>
+    way.refused ? 2 : way.cost === null ? 1 : way.holds ? (way.id === 'ramp' ? -1 : 0) : 1;
   return list.sort((a, b) => rank(a) - rank(b) || (a.cost ?? Infinity) - (b.cost ?? Infinity));
 }
 

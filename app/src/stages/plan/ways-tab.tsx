@@ -16,6 +16,7 @@ import { FiguresFold } from '../figures-fold.tsx';
 import { levelFigures } from './level-figures.ts';
 import { PlaneCurve } from './plane-curve.tsx';
 import { Proof } from './proof.tsx';
+import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
 
 interface Props {
@@ -96,6 +97,7 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
           Another covering may ask for less. The maker’s sheet decides, not the wish.
         </Words>
       </Fold>
+      <ThresholdFold shown={shown} room={room} />
       <Fold title="Keep the grinder or compound off a place">
         <Words>
           Openings, flanges and registers are held back already. Mark anything else on the sheet under Sound: an area, a
@@ -181,7 +183,7 @@ function WayRow({
       ) : null}
       {off ? null : (
         <Words size="small" color={palette.quiet}>
-          {`${first ? 'Cheapest that holds. ' : ''}${way.risk[0]!.toUpperCase()}${way.risk.slice(1)}.`}
+          {`${first ? (way.id === 'ramp' ? 'Meets what is asked. ' : 'Cheapest that holds. ') : ''}${way.risk[0]!.toUpperCase()}${way.risk.slice(1)}.`}
         </Words>
       )}
     </Pressable>
