@@ -1,5 +1,6 @@
 import { defaultSpacingMm, type CoveringCard } from './coverings/index.ts';
 import { entryPoint, planOf, type BaseKind, type Plan, type PointMm, type RoomFacts } from './room/index.ts';
+import { figuresOf } from './figures/index.ts';
 import { mayDo, type Gate } from './hazards/index.ts';
 import { fromTheTop } from './layers/index.ts';
 import {
@@ -12,9 +13,18 @@ import {
   type FlatFacts,
   type FlatMemo,
   type FlatState,
+  type Placement,
   type Station,
 } from './flat/index.ts';
-import { levellingJob, planLevelling, type KeepOff, type LevellingJob, type LevellingPlan } from './levelling/index.ts';
+import {
+  levellingJob,
+  planLevelling,
+  type Change,
+  type KeepOff,
+  type LevellingJob,
+  type LevellingPlan,
+} from './levelling/index.ts';
+import { plankMake, planksOver, telegraphing, type PlankReport } from './planks/index.ts';
 import {
   laidOver,
   layersLeft,
@@ -263,4 +273,25 @@ export function planRoom(
 }
 
 export type { ShownLevel } from './shown-level.ts';
+/** Planks over a judged floor as it is, or as a change would leave it; for a glued covering also what would show through. */
+export function layPlanks(
+  assessment: RoomAssessment,
+  facts: AllRoomFacts,
+  card: CoveringCard,
+  after: Change | null,
+): { report: PlankReport; showing: Placement[] | null } | null {
+  const { flat: state } = assessment;
+  if (!state) return null;
+  const heights = after
+    ? state.surfaceMm.map((z, cell) => z + after.fillMm[cell]! - after.grindMm[cell]!)
+    : state.surfaceMm;
+  const { nx, ny } = state.judged;
+  const make = plankMake(card.thicknessMm, figuresOf(facts.strip?.figures ?? []));
+  return {
+    // Along the longer way of the room, as most floors are laid.
+    report: planksOver(state.judged, heights, make, nx >= ny ? 0 : 90),
+    showing: card.kind === 'glue-down-vinyl' ? telegraphing(state.judged, heights) : null,
+  };
+}
+
 export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';

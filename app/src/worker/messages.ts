@@ -2,8 +2,9 @@ import type { AllRoomFacts, RoomPicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
-import type { Rings, SchoolResult } from '@maquette/core/flat';
-import type { LevellingPlan, Programmed, WayId } from '@maquette/core/levelling';
+import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
+import type { Change, LevellingPlan, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
+import type { PlankReport } from '@maquette/core/planks';
 import type { Plan } from '@maquette/core/room';
 import type { KnownHeight, ReadScan, ScanPlace, UpAxis } from '@maquette/core/scan';
 
@@ -35,7 +36,9 @@ interface FromFacts {
   atUtc: string;
 }
 
-type RoomAsk = FromFacts & { kind: 'judge' | 'prove' | 'schools' | 'plan' | 'grid' };
+type RoomAsk = FromFacts & { kind: 'judge' | 'prove' | 'schools' | 'plan' | 'grid' | 'rules' };
+/** Planks laid over the floor as it is, or as a way would leave it. */
+export type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
 
 /** A way to be worked out by the programme, its nodes so many cells apart. */
 export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; every: number };
@@ -44,8 +47,15 @@ export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; every: n
 export type Ask =
   | RoomAsk
   | ProgrammeAsk
+  | PlanksAsk
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
+
+/** Where planks would be soft, and for a glued covering what would show through. */
+export interface PlanksAnswer {
+  report: PlankReport;
+  showing: Placement[] | null;
+}
 
 export interface Answers {
   judge: RoomPicture;
@@ -56,6 +66,9 @@ export interface Answers {
   programme: Programmed | null;
   /** Heights as an ESRI ASCII grid; null where nothing is read. */
   grid: string | null;
+  /** What the smallest fill would cost under each common rule. */
+  rules: RuleCost[];
+  planks: PlanksAnswer | null;
   forecast: DryingForecast;
   scan: ScanAnswer;
 }

@@ -1,8 +1,8 @@
-import { assessRoom, levellingOf, pictureOf, planRoom, type RoomAssessment } from '@maquette/core';
+import { assessRoom, layPlanks, levellingOf, pictureOf, planRoom, type RoomAssessment } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
 import { flatMemo, underEachSchool, type FlatMemo } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';
-import { programmedWay, type Programmed } from '@maquette/core/levelling';
+import { programmedWay, ruleCosts, type Programmed } from '@maquette/core/levelling';
 import type { Answers, Ask, ProgrammeAsk, Told } from './messages.ts';
 import { answerScan } from './answer-scan.ts';
 import { openModels } from './open-models.ts';
@@ -45,11 +45,15 @@ async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
   }
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
+  if (ask.kind === 'planks') return layPlanks(assess(ask), ask.facts, ask.card, ask.after);
   const assessment = assess(ask, ask.kind === 'prove');
   if (ask.kind === 'judge' || ask.kind === 'prove') return pictureOf(assessment, ask.facts.room, ask.facts.flat.works);
   if (ask.kind === 'plan') return planRoom(assessment, ask.facts);
   if (ask.kind === 'grid') return assessment.flat ? esriGrid(assessment.flat.judged, assessment.flat.surfaceMm) : null;
-  return assessment.flat ? underEachSchool(assessment.flat, ask.card.rules, ask.facts.room.contactsOnly) : [];
+  const schools = assessment.flat ? underEachSchool(assessment.flat, ask.card.rules, ask.facts.room.contactsOnly) : [];
+  if (ask.kind === 'schools') return schools;
+  const work = levellingOf(assessment, ask.facts);
+  return work ? ruleCosts(work.job, schools) : [];
 }
 
 const tell = (told: Told) => self.postMessage(told);

@@ -1,11 +1,18 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { CoveringCard } from '@maquette/core/coverings';
 import { JUDGE_CELL_MM } from '@maquette/core/flat';
-import { NODES_APART, type LevellingPlan, type Programmed, type WayId } from '@maquette/core/levelling';
+import {
+  NODES_APART,
+  type Change,
+  type LevellingPlan,
+  type Programmed,
+  type RuleCost,
+  type WayId,
+} from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { nowUtc } from '../data/ids.ts';
 import type { Desk } from './ask.ts';
-import type { Progress } from './messages.ts';
+import type { PlanksAnswer, Progress } from './messages.ts';
 import { plainFacts, useDesk, type JudgedFacts } from './use-judged.ts';
 
 type Programmes = Partial<Record<WayId, Programmed>>;
@@ -26,6 +33,10 @@ export interface Planned extends Omit<Held, 'key'> {
   tighten: () => void;
   /** Whether the mixed way shown is the tighter one. */
   tight: boolean;
+  /** Asks what filling would cost under other rules. */
+  rules: (told: (costs: RuleCost[] | null, failed: string | null) => void) => void;
+  /** Asks where planks would be soft on what a change leaves. */
+  planks: (after: Change | null, told: (answer: PlanksAnswer | null, failed: string | null) => void) => void;
   /** Asks for the judged heights as a grid file. */
   grid: (told: (text: string | null, failed: string | null) => void) => void;
 }
@@ -60,6 +71,8 @@ export function usePlanned(
   asked: boolean,
 ): Planned {
   const desk = useDesk();
+  // What is asked for beside the plan has a worker of its own: the plan's queue keeps only its newest question.
+  const aside = useDesk();
   const [state, setState] = useState<Held>(blank(''));
   const question = useMemo(
     () => (room && card && asked ? { facts: plainFacts(room, facts), card } : null),
@@ -88,8 +101,14 @@ export function usePlanned(
       setState((now) => ({ ...now, working: 'mixed', progress: null, failed: null }));
       programme(desk, question, key, 'mixed', NODES_APART.tighter, setState, () => undefined);
     },
+    rules: (told) => {
+      if (question) aside.ask({ ...question, atUtc: nowUtc(), kind: 'rules' }, told);
+    },
+    planks: (after, told) => {
+      if (question) aside.ask({ ...question, atUtc: nowUtc(), kind: 'planks', after }, told);
+    },
     grid: (told) => {
-      if (question) desk.ask({ ...question, atUtc: nowUtc(), kind: 'grid' }, told);
+      if (question) aside.ask({ ...question, atUtc: nowUtc(), kind: 'grid' }, told);
     },
     stop: () => {
       desk.stop();

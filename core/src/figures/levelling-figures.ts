@@ -1,5 +1,7 @@
 import { figure, PRICE, type FigureSpec } from './figure.ts';
 
+const ASSUMED = 'An assumption, for ranking places only; the maker’s sheet wins.';
+
 /** Rates, limits and prices the levelling planner works with. */
 export const LEVELLING_FIGURES = {
   'grind-most-mm': figure(
@@ -63,4 +65,10 @@ export const LEVELLING_FIGURES = {
   'panel-mm': figure('Overlay panel', 6, 'mm', 3, 22),
   'panel-cost-m2': figure('Overlay panel with fixings', 12, '/m²', 0, 200, PRICE),
   'panel-h-m2': figure('Overlay panel laid and fixed', 0.28, 'h/m²', 0.05, 2),
+  'plank-length-mm': figure('Plank length', 1200, 'mm', 300, 3000, 'Usual; put in the planks you lay.'),
+  'plank-width-mm': figure('Plank width', 180, 'mm', 60, 500, 'Usual; put in the planks you lay.'),
+  'plank-modulus': figure('Plank’s modulus of elasticity', 4000, 'N/mm²', 500, 15_000, ASSUMED),
+  'plank-joint-share': figure('A joint’s stiffness against the plank’s own', 0.15, '×', 0.01, 1, ASSUMED),
+  'plank-bed': figure('Underlay gives way by', 0.1, 'N/mm³', 0.005, 5, ASSUMED),
+  'foot-n': figure('A foot presses with', 800, 'N', 200, 2000, 'A heavy person on one foot.'),
 } as const satisfies Record<string, FigureSpec>;

@@ -12,6 +12,7 @@ export * from './plane-choices.ts';
 export * from './plane.ts';
 export * from './programme.ts';
 export * from './refusal.ts';
+export * from './rule-costs.ts';
 export * from './solver.ts';
 export * from './targets.ts';
 export * from './way.ts';

@@ -36,6 +36,8 @@ export interface DemoRoom {
   fall: [number, number];
   /** A low that was there the day before, and has been filled since. */
   levelled?: { low: Bump; product: string; batch: string; bagsPlanned: number; bagsUsed: number };
+  /** It was scanned: noise of a cell, how far the scanner drifted over the room, and a chest that hid some floor. */
+  scan?: { noiseMm: number; driftMm: number; turnDeg: number; chest: { xMm: number; yMm: number; sideMm: number } };
   /** Share of the walk that has been read. */
   readShare: number;
   setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];
@@ -130,6 +132,28 @@ export const SCENARIO: readonly DemoJob[] = [
       },
       KITCHEN,
       WASH_HOUSE,
+      {
+        slug: 'landing',
+        name: 'Landing',
+        walls: rectangle(4600, 2400),
+        openings: [
+          { wall: 0, fromMm: 500, widthMm: 800, hinge: 'start', swing: 'out' },
+          { kind: 'stair', wall: 1, fromMm: 700, widthMm: 950, beyond: 'stair' },
+        ],
+        baseKind: 'suspended-concrete',
+        base: { slabMm: 140, beneath: 'heated-room', grade: 'above', heating: 'none' },
+        cardId: 'shipped-click-vinyl',
+        units: 'metric',
+        bumps: [
+          { xMm: 3300, yMm: 500, heightMm: 6, widthMm: 380 },
+          { xMm: 3350, yMm: 1300, heightMm: 6, widthMm: 420 },
+          { xMm: 900, yMm: 1900, heightMm: -4.5, widthMm: 520 },
+        ],
+        fall: [0.4, -0.3],
+        scan: { noiseMm: 0.5, driftMm: 3, turnDeg: 31, chest: { xMm: 350, yMm: 450, sideMm: 500 } },
+        readShare: 1,
+        setups: [{ name: 'A', fromShare: 0, benchMm: 1298.2, closingMm: 0.1 }],
+      },
     ],
   },
   {

@@ -9,6 +9,7 @@ import { SCENARIO, type DemoRoom } from './scenario.ts';
 import { seedDamp } from './seed-damp.ts';
 import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
+import { anchorsOf, seedScan } from './seed-scan.ts';
 
 const SEED = 41;
 const STARTED = Date.parse('2026-05-04T08:00:00.000Z');
@@ -56,7 +57,8 @@ export async function seedDemo(
         currency: job.currency,
       });
       for (const [r, room] of job.rooms.entries()) {
-        await seedRoom(put, `demo-${job.slug}`, room, r, chance);
+        // A room that came later draws its own noise: the others stay as they were.
+        await seedRoom(put, `demo-${job.slug}`, room, r, room.scan ? seeded(SEED + 2) : chance);
         await seedDamp(put, `demo-${room.slug}`, room, { walls: room.walls, fixtures: [] }, seededAt, air);
       }
     }
@@ -101,8 +103,11 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
   await seedOldFloor(put, id, room);
   const plan = planOf(shape);
   const card = findCard([], cardId)!;
-  const stations = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint(shape, plan));
+  const proposed = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint(shape, plan));
+  const stations = room.scan ? anchorsOf(plan, proposed) : proposed;
   const read = stations.slice(0, Math.round(stations.length * room.readShare));
+  const startedAt = new Date(STARTED + rank * 90 * 60_000).toISOString();
+  await seedScan(put, id, room, plan, (x, y) => truthAt(room, x, y), startedAt);
   await seedLevelled(put, id, room, stations, truthAt, STARTED + rank * 90 * 60_000);
   const step = units === 'imperial' ? 25.4 / 16 : 0.5;
   for (const [s, setup] of room.setups.entries()) {

@@ -80,15 +80,18 @@ test('inside the rule: lay, and what that does not say', () => {
 test('the reason names rule, readings, surface and what the stations cannot see', async () => {
   const { user } = show(9);
   await user.click(screen.getByRole('button', { name: /^Why / }));
-  for (const words of [
-    /from the card/,
-    /one benchmark/,
-    /universal kriging/,
-    /widest circle without a reading/,
-    /Tilt, left out/,
-  ]) {
+  for (const words of [/from the card/, /one benchmark/, /universal kriging/, /widest circle without a reading/]) {
     expect(screen.getByText(words)).toBeInTheDocument();
   }
+});
+
+test('level is told apart from flat, with what the map stands on and where it stands on least', async () => {
+  const { user } = show(9);
+  await user.click(screen.getByRole('button', { name: 'Level, told apart from flat' }));
+  expect(screen.getByText(/The floor leans/)).toBeInTheDocument();
+  expect(screen.getByTestId('flatness-number')).toHaveTextContent(/Floor-flatness number \d/);
+  await user.click(screen.getByRole('button', { name: 'What the map stands on' }));
+  expect(screen.getByText('30 staff readings.')).toBeInTheDocument();
 });
 
 test('inches show no millimetre in the findings', () => {

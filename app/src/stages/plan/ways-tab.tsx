@@ -1,6 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { RoomPicture } from '@maquette/core';
-import { ruleWords } from '@maquette/core/coverings';
 import type { LevellingPlan } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, unitLabel } from '@maquette/core/units';
@@ -15,7 +14,9 @@ import { hoursWords, moneyWords } from '../amounts.ts';
 import { FiguresFold } from '../figures-fold.tsx';
 import { levelFigures } from './level-figures.ts';
 import { PlaneCurve } from './plane-curve.tsx';
+import { PlanksFold } from './planks-fold.tsx';
 import { Proof } from './proof.tsx';
+import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
 
@@ -84,19 +85,8 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
         <PlaneCurve curve={plan.planes} chosen={planeAt} onChoose={onPlane} units={units} />
       ) : null}
       <Proof room={room} way={way} planned={planned} currency={currency} />
-      <Fold
-        title="The same floor under other rules"
-        aside={`${plan.otherRules.filter((r) => r.overMm <= 0).length} need nothing`}
-      >
-        {plan.otherRules.map((r) => (
-          <Words key={ruleWords(r.rule, units)} figure bold={r.chosen}>
-            {`${ruleWords(r.rule, units)}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${r.chosen ? ', this covering' : ''}`}
-          </Words>
-        ))}
-        <Words size="small" quiet>
-          Another covering may ask for less. The maker’s sheet decides, not the wish.
-        </Words>
-      </Fold>
+      <PlanksFold shown={shown} room={room} planned={planned} way={way} />
+      <RulesFold room={room} planned={planned} currency={currency} />
       <ThresholdFold shown={shown} room={room} />
       <Fold title="Keep the grinder or compound off a place">
         <Words>

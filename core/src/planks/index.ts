@@ -1,0 +1,2 @@
+export * from './beam.ts';
+export * from './rows.ts';
