@@ -37,38 +37,39 @@ function ringArea(ring: readonly [number, number][]): number {
   );
 }
 
-function nearestWithin(grid: Grid, crumb: readonly number[], bodies: readonly number[][]): number {
-  let best = -1;
-  let least = CRUMB_REACH_MM ** 2;
-  for (const [index, body] of bodies.entries()) {
-    for (const a of crumb) {
-      const p = cellCentre(grid, a);
-      for (const b of body) {
-        const q = cellCentre(grid, b);
-        const d = (p.xMm - q.xMm) ** 2 + (p.yMm - q.yMm) ** 2;
-        if (d <= least) {
-          least = d;
-          best = index;
-        }
-      }
-    }
-  }
-  return best;
+/** Whether two places lie within reach of each other for one trowel: crumbs that near are worked with their neighbour. */
+function withinReach(grid: Grid, a: readonly number[], b: readonly number[]): boolean {
+  const reach = CRUMB_REACH_MM / grid.cellMm;
+  return a.some((p) =>
+    b.some((q) => {
+      const dx = (p % grid.nx) - (q % grid.nx);
+      const dy = Math.floor(p / grid.nx) - Math.floor(q / grid.nx);
+      return dx * dx + dy * dy <= reach * reach;
+    }),
+  );
 }
 
 /**
- * Patches of a fill map: connected places, crumbs under 0.05 m2 joined to a neighbour within 15 cm. Volumes are sums over
- * cells (litres = m2 x mm), so they add up to the fill; outlines are for chalk and simplified to 3 cm.
+ * Patches of a fill map: connected places, crumbs under 0.05 m2 joined to what lies within 15 cm of them, other crumbs too.
+ * Volumes are sums over cells (litres = m2 x mm), so they add up to the fill; outlines are for chalk and simplified to 3 cm.
  */
 export function patchesOf(grid: Grid, fillMm: Float64Array): Patch[] {
   const wet = fillMm.map((f) => (f > EDGE_MM ? 1 : 0));
+  const isCrumb = (cells: readonly number[]) => cells.length * grid.cellAreaM2 < CRUMB_M2;
   const parts = components(grid, wet);
-  const bodies = parts.filter((cells) => cells.length * grid.cellAreaM2 >= CRUMB_M2).map((cells) => [...cells]);
-  const joined = bodies.map((cells) => [...cells]);
-  for (const crumb of parts.filter((cells) => cells.length * grid.cellAreaM2 < CRUMB_M2)) {
-    const to = nearestWithin(grid, crumb, bodies);
-    if (to >= 0) joined[to]!.push(...crumb);
-    else joined.push([...crumb]);
+  const joined = parts.filter((cells) => !isCrumb(cells)).map((cells) => [...cells]);
+  for (const crumb of parts.filter(isCrumb)) {
+    // A crumb may bring two others within reach of each other only through itself: they then become one with it, bodies do not.
+    const near = joined.filter((cells) => withinReach(grid, crumb, cells));
+    const into = near.find((cells) => !isCrumb(cells)) ?? near[0];
+    if (!into) joined.push([...crumb]);
+    else {
+      into.push(...crumb);
+      for (const other of near.filter((cells) => cells !== into && isCrumb(cells))) {
+        into.push(...other);
+        joined.splice(joined.indexOf(other), 1);
+      }
+    }
   }
   return joined
     .map((cells) => patchFrom(grid, fillMm, cells))

@@ -1,4 +1,4 @@
-import { gridOver, stationsBesides, type Station } from '@maquette/core/flat';
+import { cellCentre, gridOver, stationsBesides, type Station } from '@maquette/core/flat';
 import { boundsMm, type Plan } from '@maquette/core/room';
 import { toPlan, type ScanFloor } from '@maquette/core/scan';
 import { normal, roundTo, seeded } from '@maquette/core/units';
@@ -10,10 +10,19 @@ const CELL_MM = 50;
 /** A scanner keeps off the walls: what stands there is mostly wall. mm */
 const WALL_MM = 40;
 
-/** The stations that hold a scan: the walk goes only to these. */
-export function anchorsOf(plan: Plan, stations: readonly Station[]): Station[] {
+type Chest = NonNullable<DemoRoom['scan']>['chest'];
+
+const under = (chest: Chest, xMm: number, yMm: number) =>
+  Math.abs(xMm - chest.xMm) <= chest.sideMm / 2 && Math.abs(yMm - chest.yMm) <= chest.sideMm / 2;
+
+/** The stations that hold a scan, and those where the chest hid the floor: the walk goes only to these. */
+export function stationsToRead(plan: Plan, stations: readonly Station[], chest: Chest): Station[] {
   const grid = gridOver(plan);
-  return stationsBesides(stations, grid, grid.inside, []);
+  const seen = grid.inside.map((on, cell) => {
+    const { xMm, yMm } = cellCentre(grid, cell);
+    return on && !under(chest, xMm, yMm) ? 1 : 0;
+  });
+  return stationsBesides(stations, grid, seen, []);
 }
 
 /** A floor as a phone would have scanned it: in a frame of its own, drifting and noisy, blind under the chest. */
@@ -42,11 +51,7 @@ export async function seedScan(
   const place = { turnDeg, xMm: (minX + maxX) / 2, yMm: (minY + maxY) / 2 };
   const onPlan = toPlan(frame, place);
   const free = (x: number, y: number) =>
-    x > minX + WALL_MM &&
-    x < maxX - WALL_MM &&
-    y > minY + WALL_MM &&
-    y < maxY - WALL_MM &&
-    (Math.abs(x - chest.xMm) > chest.sideMm / 2 || Math.abs(y - chest.yMm) > chest.sideMm / 2);
+    x > minX + WALL_MM && x < maxX - WALL_MM && y > minY + WALL_MM && y < maxY - WALL_MM && !under(chest, x, y);
   let points = 0;
   const heightsTenthMm = Array.from({ length: reach * reach }, (_, cell) => {
     const [x, y] = onPlan(frame.x0Mm + (cell % reach) * CELL_MM, frame.y0Mm + Math.floor(cell / reach) * CELL_MM);

@@ -9,7 +9,7 @@ import { SCENARIO, type DemoRoom } from './scenario.ts';
 import { seedDamp } from './seed-damp.ts';
 import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
-import { anchorsOf, seedScan } from './seed-scan.ts';
+import { seedScan, stationsToRead } from './seed-scan.ts';
 
 const SEED = 41;
 const STARTED = Date.parse('2026-05-04T08:00:00.000Z');
@@ -104,7 +104,7 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
   const plan = planOf(shape);
   const card = findCard([], cardId)!;
   const proposed = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint(shape, plan));
-  const stations = room.scan ? anchorsOf(plan, proposed) : proposed;
+  const stations = room.scan ? stationsToRead(plan, proposed, room.scan.chest) : proposed;
   const read = stations.slice(0, Math.round(stations.length * room.readShare));
   const startedAt = new Date(STARTED + rank * 90 * 60_000).toISOString();
   await seedScan(put, id, room, plan, (x, y) => truthAt(room, x, y), startedAt);
