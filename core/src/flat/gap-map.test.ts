@@ -1,5 +1,5 @@
 import { gapMap, restrict, type Grid } from './index.ts';
-import { gapsAlong, edgeScratch, crownsAlong } from './straightedge.ts';
+import { gapsAlong, edgeScratch, crownsAlong, mayExceed } from './straightedge.ts';
 import { gridOver, heightsFrom, randomFloor, rectanglePlan, chanceFrom } from './invented.ts';
 
 /** The plain scan of all chords on one line, written from the definition: the oracle for the tangent method. */
@@ -127,4 +127,30 @@ test('no edge reaches across what is not floor', () => {
   expect(split).toBeLessThan(4.0001);
   for (const p of [gapMap(restrict(grid, keep), valley, { edgeMm: 2000, directions: 1, limitMm: 1 }).over].flat())
     expect(Math.sign(p.from[0] - 2000)).toBe(Math.sign(p.to[0] - 2000));
+});
+
+test('lines passed over as harmless hold nothing: the worst alone is the worst of the whole map, and no bound is too small', () => {
+  const grid = gridOver(rectanglePlan(3000, 2000));
+  for (const seed of [3, 8, 21]) {
+    const heights = heightsFrom(grid, randomFloor(seed));
+    const whole = gapMap(grid, heights, { edgeMm: 1500, directions: 36 });
+    const worst = gapMap(grid, heights, { edgeMm: 1500, directions: 36, worstOnly: true });
+    expect(worst.worstGap).toEqual(whole.worstGap);
+    expect(worst.worstCrown).toEqual(whole.worstCrown);
+  }
+  const line = Float64Array.from({ length: 90 }, (_, i) => 3 * Math.sin(i / 7) + 0.2 * i);
+  const scratch = edgeScratch(90);
+  gapsAlong(line, 90, 30, scratch);
+  crownsAlong(line, 90, 30, scratch.crown);
+  const most = Math.max(...scratch.gap, ...scratch.crown);
+  expect(mayExceed(line, 90, 30, most - 1e-9)).toBe(true);
+  // A straight slope may be passed over at once.
+  expect(
+    mayExceed(
+      Float64Array.from({ length: 90 }, (_, i) => 4 * i),
+      90,
+      30,
+      1e-9,
+    ),
+  ).toBe(false);
 });

@@ -1,6 +1,6 @@
 import type { Grid } from './grid.ts';
 import { visitRuns, type Run } from './lines.ts';
-import { crownsAlong, edgeScratch, gapsAlong } from './straightedge.ts';
+import { crownsAlong, edgeScratch, gapsAlong, mayExceed } from './straightedge.ts';
 
 /** Directions a map is shown at and a plan is certified at. */
 export const SHOWN_DIRECTIONS = 16;
@@ -37,6 +37,8 @@ export interface GapMapOptions {
   directions?: number;
   /** Collect placements over this, mm. */
   limitMm?: number;
+  /** Only the worst of both is wanted: lines that cannot be worse are passed over, and the maps are left unfinished. */
+  worstOnly?: boolean;
 }
 
 interface Best {
@@ -55,7 +57,7 @@ export function edgeSteps(edgeMm: number, cellMm: number): { window: number; ste
  * Deterministic; time linear in cells and directions.
  */
 export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions): GapMap {
-  const { edgeMm, directions = SHOWN_DIRECTIONS, limitMm } = options;
+  const { edgeMm, directions = SHOWN_DIRECTIONS, limitMm, worstOnly = false } = options;
   const cells = grid.nx * grid.ny;
   const { window, stepMm } = edgeSteps(edgeMm, grid.cellMm);
   const map: GapMap = {
@@ -108,6 +110,7 @@ export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions
   for (let direction = 0; direction < directions; direction++) {
     visitRuns(grid, heights, stepMm, direction, directions, (run) => {
       const { length: n, heights: h, cells: at } = run;
+      if (worstOnly && !mayExceed(h, n, window, Math.min(top.gap.value, top.crown.value))) return;
       gapsAlong(h, n, window, scratch);
       crownsAlong(h, n, window, crown);
       for (let s = 0; s < n; s++) {

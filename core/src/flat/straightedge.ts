@@ -88,3 +88,25 @@ export function crownsAlong(h: Float64Array, n: number, window: number, crown: F
     }
   }
 }
+
+/**
+ * Whether any gap or rocking along `n` samples could be over `limitMm`. An edge spans at most `window` steps, so it lies within
+ * two windows end to end; over those, neither a gap nor a crown can be larger than the range of the heights once the straight
+ * line through their ends is taken off. False is certain; true asks for a closer look.
+ */
+export function mayExceed(h: Float64Array, n: number, window: number, limitMm: number): boolean {
+  const last = n - 1;
+  for (let from = 0; from < last; from += window) {
+    const to = Math.min(last, from + 2 * window);
+    const slope = (h[to]! - h[from]!) / (to - from);
+    let [least, most] = [0, 0];
+    for (let s = from + 1, line = h[from]! + slope; s < to; s++, line += slope) {
+      const off = h[s]! - line;
+      if (off > most) most = off;
+      else if (off < least) least = off;
+    }
+    if (most - least > limitMm) return true;
+    if (to === last) return false;
+  }
+  return false;
+}

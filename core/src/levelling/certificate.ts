@@ -24,7 +24,7 @@ export function certify(
   contactsOnly = false,
   directions = CERTIFIED_DIRECTIONS,
 ): Certificate {
-  const map = gapMap(grid, heights, { edgeMm: rule.edgeMm, directions });
+  const map = gapMap(grid, heights, { edgeMm: rule.edgeMm, directions, worstOnly: true });
   const worstGapMm = map.worstGap?.valueMm ?? 0;
   const worstCrownMm = map.worstCrown?.valueMm ?? 0;
   const gapHolds = worstGapMm <= rule.gapMm;

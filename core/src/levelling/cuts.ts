@@ -1,14 +1,17 @@
 import type { FlatnessRule } from '../coverings/index.ts';
 import {
+  cellAt,
   CERTIFIED_DIRECTIONS,
   crownsAlong,
   edgeScratch,
   edgeSteps,
   gapsAlong,
+  mayExceed,
   visitRuns,
   type Grid,
 } from '../flat/index.ts';
 import type { Carry } from './carry.ts';
+import { changesOver, noteChanges, untouchedSince, type Changes } from './changes.ts';
 import type { BrokenRows, EdgeRow } from './rows.ts';
 
 export interface CutOptions {
@@ -20,6 +23,26 @@ export interface CutOptions {
   /** No more rows than this are given back, the worst first. */
   most: number;
 }
+
+/** What was looked at before: lines over cells that have not changed since are passed over. */
+export interface Looked {
+  changes: Changes;
+  /** The change last looked at, mm; null before the first. */
+  changeMm: Float64Array | null;
+  /** Tick at which each rule's directions were last looked at; -1: never. */
+  at: Int32Array;
+}
+
+export function nothingLooked(grid: Grid, rules: readonly FlatnessRule[]): Looked {
+  return {
+    changes: changesOver(grid),
+    changeMm: null,
+    at: new Int32Array(rules.length * CERTIFIED_DIRECTIONS).fill(-1),
+  };
+}
+
+/** A cell that moved by less than this has not changed, mm. */
+const SAME_MM = 1e-7;
 
 /** A straightedge that breaks its rule, as samples along one run: middle, and the samples it is weighed against. */
 interface Cut {
@@ -45,15 +68,24 @@ export function brokenCuts(
   rules: readonly FlatnessRule[],
   carry: Carry,
   options: CutOptions,
+  looked: Looked = nothingLooked(grid, rules),
 ): BrokenRows {
+  const { changes, changeMm: held } = looked;
+  if (held) noteChanges(changes, movedCells(held, changeMm));
+  looked.changeMm = changeMm;
   const now = heights.map((z, cell) => z + changeMm[cell]!);
   const cuts: Cut[] = [];
-  for (const rule of rules) {
+  for (const [r, rule] of rules.entries()) {
     const { window, stepMm } = edgeSteps(rule.edgeMm, grid.cellMm);
     const scratch = edgeScratch(Math.ceil(Math.hypot(grid.nx, grid.ny) / (stepMm / grid.cellMm)) + 4);
     const limit = rule.gapMm + options.toleranceMm;
-    for (let direction = options.first; direction < CERTIFIED_DIRECTIONS; direction += options.stride)
+    for (let direction = options.first; direction < CERTIFIED_DIRECTIONS; direction += options.stride) {
+      const slot = r * CERTIFIED_DIRECTIONS + direction;
+      const before = looked.at[slot]!;
+      looked.at[slot] = changes.clock;
       visitRuns(grid, now, stepMm, direction, CERTIFIED_DIRECTIONS, (run) => {
+        if (before >= 0 && untouchedSince(changes, run, before)) return;
+        if (!mayExceed(run.heights, run.length, window, limit)) return;
         const take = (s: number, value: number, samples: [number, number][]) => {
           const { xMm, yMm, dxMm, dyMm } = run;
           cuts.push({
@@ -93,12 +125,24 @@ export function brokenCuts(
           take(s, scratch.crown[s]!, [[s, 1], ...ends]);
         });
       });
+    }
   }
+  // What is broken is looked at again, whether or not a row for it was among the worst.
+  noteChanges(
+    changes,
+    cuts.map(({ xMm, yMm }) => cellAt(grid, xMm, yMm)).filter((cell) => cell >= 0),
+  );
   cuts.sort((a, b) => b.excessMm - a.excessMm);
   return {
     rows: thinned(grid, cuts, options.most).map((cut) => rowOf(grid, heights, cut, carry)),
     worstMm: cuts[0]?.excessMm ?? 0,
   };
+}
+
+function movedCells(before: Float64Array, now: Float64Array): number[] {
+  const cells: number[] = [];
+  for (let cell = 0; cell < now.length; cell++) if (Math.abs(now[cell]! - before[cell]!) > SAME_MM) cells.push(cell);
+  return cells;
 }
 
 /** The worst sample of each stretch over the limit. */

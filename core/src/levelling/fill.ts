@@ -4,10 +4,13 @@ import {
   crownsAlong,
   edgeSteps,
   gapsAlong,
+  mayExceed,
   visitRuns,
   edgeScratch,
   type Grid,
 } from '../flat/index.ts';
+
+import { changesOver, noteChanges, untouchedSince } from './changes.ts';
 
 /** Gaps closer to the limit than this count as met, mm: arithmetic, not a safety margin. */
 export const FILL_TOLERANCE_MM = 0.004;
@@ -35,14 +38,18 @@ export function smallestFill(
   directions = CERTIFIED_DIRECTIONS,
   shouldStop?: () => boolean,
   rocking = false,
+  /** Cells that were changed on a floor that kept its rules before: only lines over them are asked at first. */
+  changed: readonly number[] | null = null,
 ): Fill {
   const filled = heights.slice();
   const rise = new Float64Array(filled.length);
-  // Directions that asked for nothing twice running rest until the others have settled; then all are asked once more.
-  const rest = new Uint8Array(rules.length * directions);
+  // A line asks for more only where something under it has risen since it was last asked.
+  const changes = changesOver(grid);
+  const asked = new Int32Array(rules.length * directions).fill(changed ? 0 : -1);
+  noteChanges(changes, changed ?? []);
   let rounds = 0;
   let settled = false;
-  for (let everyDirection = true; rounds < MOST_ROUNDS; rounds++) {
+  for (; rounds < MOST_ROUNDS; rounds++) {
     if (shouldStop?.()) break;
     let changed = false;
     for (const [r, rule] of rules.entries()) {
@@ -51,9 +58,13 @@ export function smallestFill(
       const target = rule.gapMm - FILL_TOLERANCE_MM / 2;
       for (let direction = 0; direction < directions; direction++) {
         const slot = r * directions + direction;
-        if (!everyDirection && rest[slot]! >= 2) continue;
+        const before = asked[slot]!;
+        if (before === changes.clock) continue;
+        asked[slot] = changes.clock;
         const touched: number[] = [];
         visitRuns(grid, filled, stepMm, direction, directions, (run) => {
+          if (before >= 0 && untouchedSince(changes, run, before)) return;
+          if (!mayExceed(run.heights, run.length, window, target + FILL_TOLERANCE_MM / 2)) return;
           gapsAlong(run.heights, run.length, window, scratch);
           const raise = (s: number, by: number) => {
             const cell = run.cells[s]!;
@@ -84,15 +95,14 @@ export function smallestFill(
           filled[cell] = filled[cell]! + rise[cell]!;
           rise[cell] = 0;
         }
-        rest[slot] = touched.length === 0 ? rest[slot]! + 1 : 0;
+        noteChanges(changes, touched);
         if (touched.length > 0) changed = true;
       }
     }
-    if (!changed && everyDirection) {
+    if (!changed) {
       settled = true;
       break;
     }
-    everyDirection = !changed;
   }
   return { fillMm: filled.map((value, cell) => (grid.inside[cell] ? value - heights[cell]! : 0)), rounds, settled };
 }

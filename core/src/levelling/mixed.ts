@@ -3,7 +3,7 @@ import { CERTIFIED_DIRECTIONS, restrict, type Grid } from '../flat/index.ts';
 import { carried, carryOf, cellsOf, leastOf } from './carry.ts';
 import { certify, type Certificate } from './certificate.ts';
 import { coarsen, sampled, type Coarse } from './coarse.ts';
-import { brokenCuts } from './cuts.ts';
+import { brokenCuts, nothingLooked } from './cuts.ts';
 import { smallestFill } from './fill.ts';
 import { leastHeights, targetRows, targetsMet, type LevelTarget } from './targets.ts';
 import { withoutCrumbs } from './tidy.ts';
@@ -85,14 +85,17 @@ export function mixedChange(
   // Where nothing may be filled the last fill has no say: there the programme itself has to keep the whole rule.
   const everywhere = limits.fillMm.every((mm, cell) => !grid.inside[cell] || mm > LEFT_MM);
   const tight = tightened(rules, everywhere ? 0 : LEFT_MM);
+  const looked = nothingLooked(grid, tight);
   const cuts = (change: Float64Array, stride: number, first: number) =>
-    brokenCuts(grid, heights, carried(carry, change), tight, carry, {
-      contactsOnly,
-      toleranceMm: LEFT_MM,
-      stride,
-      first,
-      most: ROWS_A_ROUND,
-    });
+    brokenCuts(
+      grid,
+      heights,
+      carried(carry, change),
+      tight,
+      carry,
+      { contactsOnly, toleranceMm: LEFT_MM, stride, first, most: ROWS_A_ROUND },
+      looked,
+    );
   const solved = solveProgramme(
     {
       inside: coarse.grid.inside,
@@ -117,8 +120,17 @@ export function mixedChange(
   const raised = change.map((x, cell) => (grid.inside[cell] ? Math.max(0, x) : 0));
   const leastMm = leastHeights(targets, grid.inside.length);
   const lean = trimmed(grid, ground, raised, rules, contactsOnly, leastMm).map((f, cell) => ground[cell]! + f);
-  const finish = (after: Float64Array): Finished => {
-    const { fillMm: last } = smallestFill(grid, after, rules, CERTIFIED_DIRECTIONS, options.shouldStop, !contactsOnly);
+  const finish = (after: Float64Array, changed: readonly number[] | null): Finished => {
+    const rocking = !contactsOnly;
+    const { fillMm: last } = smallestFill(
+      grid,
+      after,
+      rules,
+      CERTIFIED_DIRECTIONS,
+      options.shouldStop,
+      rocking,
+      changed,
+    );
     const now = after.map((z, cell) => z + last[cell]!);
     const certificates = rules.map((rule) => certify(grid, now, rule, contactsOnly));
     const fillMm = now.map((z, cell) => (grid.inside[cell] ? Math.max(0, z - heights[cell]!) : 0));
@@ -138,9 +150,14 @@ export function mixedChange(
       linearCost: sums.fillL * perL.fill + sums.grindL * perL.grind,
     };
   };
-  const whole = finish(lean);
+  const whole = finish(lean, null);
   const swept = withoutCrumbs(grid, whole);
-  const tidy = swept && finish(heights.map((z, cell) => z + swept.fillMm[cell]! - swept.grindMm[cell]!));
+  const tidy =
+    swept &&
+    finish(
+      heights.map((z, cell) => z + swept.fillMm[cell]! - swept.grindMm[cell]!),
+      swept.left,
+    );
   const kept = tidy?.holds && tidy.linearCost <= whole.linearCost * (1 + TIDY_SHARE) ? tidy : whole;
   const { boundCost, rounds, rows, settled } = solved;
   return { ...kept, boundCost, rounds, rows, settled };

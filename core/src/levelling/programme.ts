@@ -37,11 +37,15 @@ export interface ProgrammeOptions {
   /** Told after each round: rounds done, rows, and the worst excess left, mm. */
   progress?: (told: { rounds: number; rows: number; worstMm: number }) => void;
   shouldStop?: () => boolean;
+  /** Rounds after which what is left broken goes to the last fill. */
+  mostRounds?: number;
 }
 
 /** The rule is asked for less this, and met within this, mm: arithmetic, not a safety margin. */
 export const PROGRAMME_TOLERANCE_MM = 0.005;
 const MOST_ROUNDS = 60;
+/** A live plan stops here: later rounds take most of the time and less than one part in a hundred off the cost. */
+export const LIVE_ROUNDS = 10;
 
 /** Cost of a litre with the charge for each m2 spread over a depth: the programme is linear, the charge is not. */
 export function litreRates(rates: PlanRates, spreadOverMm: number): { fill: number; grind: number } {
@@ -113,7 +117,7 @@ export function solveProgramme(
     const change = new Float64Array(inside.length);
     const [fillMm, grindMm] = [new Float64Array(inside.length), new Float64Array(inside.length)];
     let [boundCost, rounds, rows, source] = [0, 0, 0, 0];
-    while (rounds < MOST_ROUNDS && source < sources.length && !options.shouldStop?.()) {
+    while (rounds < (options.mostRounds ?? MOST_ROUNDS) && source < sources.length && !options.shouldStop?.()) {
       const broken = sources[source]!(change, rounds);
       if (broken.rows.length === 0) {
         source++;

@@ -7,6 +7,7 @@ import {
   gapsAlong,
   visitRuns,
   type Grid,
+  type Run,
 } from '../flat/index.ts';
 
 /** A fourth round takes off less than one part in a hundred. */
@@ -40,6 +41,8 @@ export function trimmed(
       const scratch = edgeScratch(Math.ceil(Math.hypot(grid.nx, grid.ny) / (stepMm / grid.cellMm)) + 4);
       for (let direction = 0; direction < CERTIFIED_DIRECTIONS; direction++)
         visitRuns(grid, now, stepMm, direction, CERTIFIED_DIRECTIONS, (run) => {
+          // A line over nothing that could be taken off holds nothing back.
+          if (!anySpare(run, spare)) return;
           gapsAlong(run.heights, run.length, window, scratch);
           for (let s = 0; s < run.length; s++)
             keep(run.cells[s]!, rule.gapMm - below(run.heights, s, run.length, window, scratch.gap[s]!));
@@ -60,6 +63,11 @@ export function trimmed(
     if (most < 0.01) break;
   }
   return fill;
+}
+
+function anySpare({ cells, length }: Run, spare: Float64Array): boolean {
+  for (let s = 0; s < length; s++) if (spare[cells[s]!]! > 0) return true;
+  return false;
 }
 
 /**

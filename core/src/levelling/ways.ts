@@ -1,7 +1,7 @@
 import { smallestFill } from './fill.ts';
 import type { LevellingJob } from './job.ts';
 import { mixedChange, type MixedChange } from './mixed.ts';
-import type { PlanLimits, ProgrammeOptions } from './programme.ts';
+import { LIVE_ROUNDS, type PlanLimits, type ProgrammeOptions } from './programme.ts';
 import { worstOver, type Refusal } from './refusal.ts';
 import { wayOf, type Way, type WayId } from './way.ts';
 
@@ -37,6 +37,7 @@ export function programmedWay(job: LevellingJob, id: WayId, every: number, optio
       ...options,
       contactsOnly: job.contactsOnly,
       every,
+      ...(every === NODES_APART.live ? { mostRounds: LIVE_ROUNDS } : {}),
       targets: id === 'ramp' ? job.targets : [],
     });
   const solved = solve(limits);
