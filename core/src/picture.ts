@@ -4,10 +4,13 @@ import {
   levelMap,
   smallestSeen,
   acrossJoists,
+  FAILURE_SHARE_MOST,
+  ringsAbove,
   joistsOf,
   planeAt,
   profileOf,
   type Achieved,
+  type BreakLine,
   type ScanState,
   type FailureChance,
   type FlatState,
@@ -15,6 +18,7 @@ import {
   type LevelMap,
   type Placement,
   type Profile,
+  type Rings,
   type RuleResult,
   type SetUpState,
   type Station,
@@ -83,6 +87,8 @@ export interface RoomPicture {
   scans: ScanState[];
   /** Places across the joists still to be read; empty where that is not asked for. */
   joistLine: PointMm[];
+  /** Lines across which the surface is not carried. */
+  breaks: readonly BreakLine[];
   strip: StripPlan;
   surfaceGates: RoomAssessment['surfaceGates'];
   laidOver: BaseKind;
@@ -105,6 +111,8 @@ export interface ShownFailure {
   worstShare: number;
   worstAt: [number, number] | null;
   place: string;
+  /** Around the cells that fail in more draws than is taken, plan mm. */
+  unsure: Rings;
   /** Where the next reading would tell most. */
   nextAt: [number, number] | null;
   nextPlace: string;
@@ -112,10 +120,11 @@ export interface ShownFailure {
 }
 
 function shownFailure(chance: FailureChance, room: RoomFacts, plan: Plan): ShownFailure {
-  const { draws, worstShare, worstAt, nextAt, nextSdMm } = chance;
+  const { draws, worstShare, worstAt, nextAt, nextSdMm, grid, share } = chance;
   return {
     nextAt,
     nextSdMm,
+    unsure: worstShare > FAILURE_SHARE_MOST ? ringsAbove(grid, share, FAILURE_SHARE_MOST + 0.01) : [],
     nextPlace: nextAt ? placeWords(room, plan, nextAt) : '',
     draws,
     worstShare,
@@ -194,6 +203,7 @@ export function pictureOf(
     witnesses: null,
     scans: [],
     joistLine: [],
+    breaks: [],
     strip,
     surfaceGates,
     laidOver,
@@ -225,6 +235,7 @@ export function pictureOf(
       rods: flat.heights.heights.length,
       planks: flat.walks.filter(({ tool }) => tool === 'plank').length,
     },
+    breaks: flat.breaks,
     scans: flat.scanned?.states ?? [],
     joistLine: criteria.some(({ id }) => id === 'flat-joists') ? acrossJoists(joistsOf(room)!, plan) : [],
     noise: { rangeMm: flat.covariance.rangeMm, nuggetMm: Math.sqrt(flat.covariance.nuggetMm2) },

@@ -154,3 +154,42 @@ test('a straightedge is laid where it is proposed: a gap judges its place, and c
   await page.getByRole('button', { name: 'Verdict' }).click();
   await expect(page.getByTestId('verdict')).toHaveText('Lay');
 });
+
+test('a threshold asks for a height: the way to it is certified, and goes when it is asked for no longer', async ({
+  page,
+}) => {
+  await page.goto(`${running.url}/rooms/demo-landing/plan`);
+  const ways = page.getByRole('radiogroup', { name: 'Ways to level' });
+  await expect(ways.getByRole('radio', { name: /^Fill only, £/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Meet a threshold' }).click();
+  const rise = page.getByRole('textbox', { name: 'Rise at the stair edge in W2' });
+  await rise.fill('400');
+  await rise.blur();
+  await expect(page.getByText(/400 is out of range/)).toBeVisible();
+  await rise.fill('5');
+  await rise.blur();
+  const ramp = ways.getByRole('radio', { name: /^Meet the threshold, £\d+/ });
+  await ramp.click();
+  await expect(page.getByTestId('certificate')).toContainText('The rule holds.');
+  await page.getByRole('button', { name: 'Rise at each opening' }).click();
+  await expect(page.getByText(/^stair edge in W2: \d/)).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'No height at the stair edge in W2' }).click();
+  await expect(ramp).toHaveCount(0);
+});
+
+test('planks are laid over the floor as it is; other rules say what filling to them would cost', async ({ page }) => {
+  await page.goto(`${running.url}/rooms/demo-landing/plan`);
+  await page.getByRole('button', { name: 'Planks on what is left' }).click();
+  await page.getByRole('button', { name: 'On the floor as it is' }).click();
+  const planks = page.getByTestId('planks');
+  await expect(planks).toContainText(/^On the floor as it is: soft under foot at \d places?/);
+  await expect(planks.getByRole('listitem').first()).toContainText(
+    /^1\. sinks [\d.]+ mm over [\d.]+ mm of air, a joint turns/,
+  );
+  await expect(planks).toContainText('no proof of strength');
+  await page.getByRole('button', { name: 'The same floor under other rules' }).click();
+  await page.getByRole('button', { name: 'What filling to each would cost' }).click();
+  await expect(page.getByText(/^2 mm under 2 m: .* over, fill only £\d+, \d+ bags?/)).toBeVisible();
+  await accessible(page);
+});

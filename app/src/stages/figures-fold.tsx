@@ -15,7 +15,11 @@ export type NamedFigure = [name: string, spec: FigureSpec];
 export function FiguresFold({ shown, figures }: { shown: ShownRoom; figures: readonly NamedFigure[] }) {
   const own = shown.strip.figures.filter((held) => figures.some(([name]) => name === held.name));
   return (
-    <Fold title="Rates, limits and prices of this job" aside={`${own.length} changed`}>
+    <Fold
+      title="Rates, limits and prices of this job"
+      aside={`${own.length} changed`}
+      memory={`figures/${shown.room!.id}/${figures[0]?.[0]}`}
+    >
       {figures.map(([name, spec]) => (
         <FigureLine key={name} name={name} spec={spec} shown={shown} />
       ))}

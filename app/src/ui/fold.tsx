@@ -4,29 +4,33 @@ import Svg, { Path } from 'react-native-svg';
 import { usePalette } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
 
+/** Folds that stay as they were left while what they stand in is worked out anew, by the name they are kept under. */
+const left = new Map<string, boolean>();
+
 /** What is rarely needed, folded away under its name. */
 export function Fold({
   title,
   aside,
   children,
   open: first = false,
+  memory,
 }: {
   title: string;
   aside?: string;
   children: ReactNode;
   open?: boolean;
+  /** Set where the fold goes away and comes back as a figure in it is changed: it then comes back open. */
+  memory?: string;
 }) {
   const palette = usePalette();
-  const [open, setOpen] = useState(first);
+  const [open, setOpen] = useState(() => (memory === undefined ? undefined : left.get(memory)) ?? first);
+  const toggle = () => {
+    if (memory !== undefined) left.set(memory, !open);
+    setOpen(!open);
+  };
   return (
     <View style={[styles.box, { borderColor: palette.rule }]}>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        accessibilityLabel={title}
-        onPress={() => setOpen(!open)}
-        style={styles.head}
-      >
+      <Pressable role="button" aria-expanded={open} accessibilityLabel={title} onPress={toggle} style={styles.head}>
         <Svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
           <Path d={open ? 'M1 4L6 9L11 4' : 'M4 1L9 6L4 11'} stroke={palette.chalk} strokeWidth={2} fill="none" />
         </Svg>

@@ -71,7 +71,7 @@ test('planks over a flat floor are soft nowhere, also where it slopes', () => {
     make,
     0,
   );
-  expect(report.soft).toEqual([]);
+  expect([report.soft, report.bent]).toEqual([[], []]);
   expect(report.unsettled).toBe(0);
   expect(report.rows).toBe(11);
 });
@@ -90,6 +90,17 @@ test('a hollow is the softest place, deeper ones softer, and turning the floor t
     90,
   ).soft[0]!;
   expect(across.sinksMm).toBeCloseTo(deep!.sinksMm, 6);
+});
+
+test('over a ridge that a plank drapes on, joints lie bent where it runs', () => {
+  const ridge = planksOver(
+    grid,
+    heightsFrom(grid, (x) => 5 * Math.exp(-(((x - 1.8) / 0.3) ** 2))),
+    make,
+    0,
+  );
+  expect(ridge.bent.length).toBeGreaterThan(0);
+  expect(Math.abs(ridge.bent[0]!.at[0] - 1800)).toBeLessThan(800);
 });
 
 test('what shows through a glued covering: a narrow ridge does, a long swell does not', () => {

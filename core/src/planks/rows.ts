@@ -40,9 +40,17 @@ export interface SoftPlace {
   jointDeg: number;
 }
 
+/** A joint that the floor bends by itself. */
+export interface BentJoint {
+  at: [number, number];
+  jointDeg: number;
+}
+
 export interface PlankReport {
   /** Softest first; of places near together only the softest. */
   soft: SoftPlace[];
+  /** The joints that lie bent most before anybody steps on them, worst first. */
+  bent: BentJoint[];
   rows: number;
   planks: number;
   /** Rows whose touching places did not come to rest: their figures are left out. */
@@ -64,7 +72,10 @@ const WEIGHT_N_PER_MM3 = 9.81e-6;
 const SHORTEST_RUN_NODES = 8;
 /** Air thinner than this is no place to step on for a look, mm. */
 const GAP_WORTH_MM = 0.15;
+/** A joint bent by less than this lies flat to any eye, degrees. */
+const BENT_WORTH_DEG = 0.05;
 const PLACES = 8;
+const BENT_PLACES = 4;
 const APART_MM = 400;
 const FEET_A_ROW = 3;
 
@@ -109,8 +120,9 @@ export function planksOver(
   const { nx, ny, cellMm } = grid;
   const [along, across] = alongDeg === 0 ? [nx, ny] : [ny, nx];
   const cellOf = (i: number, row: number) => (alongDeg === 0 ? row * nx + i : i * nx + row);
-  const report: PlankReport = { soft: [], rows: 0, planks: 0, unsettled: 0, make, alongDeg };
+  const report: PlankReport = { soft: [], bent: [], rows: 0, planks: 0, unsettled: 0, make, alongDeg };
   const found: SoftPlace[] = [];
+  const bent: BentJoint[] = [];
   const rowsApart = make.widthMm / cellMm;
   for (let r = 0; (r + 0.5) * rowsApart < across; r++) {
     if (shouldStop()) break;
@@ -134,6 +146,15 @@ export function planksOver(
         report.unsettled++;
         continue;
       }
+      const spot = (node: number): [number, number] => {
+        const cell = Math.round(place(node));
+        const [ix, iy] = alongDeg === 0 ? [cell, row] : [row, cell];
+        return [grid.x0Mm + ix * cellMm, grid.y0Mm + iy * cellMm];
+      };
+      for (const node of joints) {
+        const jointDeg = turnAt(rest.planksMm, node);
+        if (jointDeg >= BENT_WORTH_DEG) bent.push({ at: spot(node), jointDeg });
+      }
       for (const node of deepest(rest.planksMm, floorMm, rest.touches)) {
         const load = new Float64Array(nodes);
         const half = FOOT_MM / STEP_MM / 2;
@@ -146,10 +167,8 @@ export function planksOver(
           report.unsettled++;
           continue;
         }
-        const cell = Math.round(place(node));
-        const [ix, iy] = alongDeg === 0 ? [cell, row] : [row, cell];
         found.push({
-          at: [grid.x0Mm + ix * cellMm, grid.y0Mm + iy * cellMm],
+          at: spot(node),
           gapMm: rest.planksMm[node]! - floorMm[node]!,
           sinksMm: rest.planksMm[node]! - pressed.planksMm[node]!,
           jointDeg: turnNear(pressed.planksMm, joints, node, make.lengthMm),
@@ -158,12 +177,20 @@ export function planksOver(
     }
   }
   found.sort((a, b) => b.sinksMm - a.sinksMm || b.gapMm - a.gapMm);
-  for (const place of found) {
-    if (report.soft.length >= PLACES) break;
-    if (report.soft.every(({ at }) => Math.hypot(at[0] - place.at[0], at[1] - place.at[1]) >= APART_MM))
-      report.soft.push(place);
-  }
+  bent.sort((a, b) => b.jointDeg - a.jointDeg);
+  report.soft = apart(found, PLACES);
+  report.bent = apart(bent, BENT_PLACES);
   return report;
+}
+
+/** The first of a list, those near one that was taken left out. */
+function apart<T extends { at: [number, number] }>(list: readonly T[], most: number): T[] {
+  const taken: T[] = [];
+  for (const one of list) {
+    if (taken.length >= most) break;
+    if (taken.every(({ at }) => Math.hypot(at[0] - one.at[0], at[1] - one.at[1]) >= APART_MM)) taken.push(one);
+  }
+  return taken;
 }
 
 function runsOf(n: number, on: (i: number) => boolean): [number, number][] {
@@ -192,8 +219,12 @@ function deepest(planksMm: Float64Array, floorMm: Float64Array, touches: Uint8Ar
 /** The largest turn at a joint within a plank's length of the foot, degrees. */
 function turnNear(planksMm: Float64Array, joints: readonly number[], node: number, lengthMm: number): number {
   const near = joints.filter((joint) => Math.abs(joint - node) * STEP_MM <= lengthMm);
-  const turns = near.map((i) => Math.abs(planksMm[i - 1]! - 2 * planksMm[i]! + planksMm[i + 1]!) / STEP_MM);
-  return (Math.atan(Math.max(0, ...turns)) * 180) / Math.PI;
+  return Math.max(0, ...near.map((joint) => turnAt(planksMm, joint)));
+}
+
+/** Turn of the planks at a node, degrees. */
+function turnAt(planksMm: Float64Array, i: number): number {
+  return (Math.atan(Math.abs(planksMm[i - 1]! - 2 * planksMm[i]! + planksMm[i + 1]!) / STEP_MM) * 180) / Math.PI;
 }
 
 /** What shows through a glued covering: places over this under a short edge, mm. */

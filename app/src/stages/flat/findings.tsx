@@ -182,6 +182,9 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
           >{`What the stations cannot see: the widest circle without a reading is ${formatReach(picture.blindMm, units)} across. A hump or hollow narrower than that can lie between stations.`}</Words>
         ) : null}
         <Words testID="failure">{failureWords(picture, units)}</Words>
+        {picture.breaks.length > 0 ? (
+          <Words>{`Broken at ${picture.breaks.length} line${picture.breaks.length === 1 ? '' : 's'}: a step or a joint between bases. What is read on one side says nothing of the other; a straightedge lies across both.`}</Words>
+        ) : null}
         <Words>
           Judged here: flatness only. Damp, soundness and heights are for you to judge before anything is laid.
         </Words>
@@ -213,7 +216,7 @@ function failureWords({ failure, smallestMm }: RoomPicture, units: UnitSystem): 
       : ` A hump or hollow narrower than about ${formatReach(smallestMm, units)} may lie unseen between readings.`;
   if (!failure) return `How often a floor with these readings fails is being worked out.${unseen}`;
   const { draws, worstShare, place } = failure;
-  return `${draws} floors were drawn that fit the readings: ${worstShare === 0 ? 'none of them is over the rule anywhere.' : `at the least sure place, ${place}, ${Math.round(worstShare * draws)} of them are over the rule; up to a fifth is taken.`}${unseen}`;
+  return `${draws} floors were drawn that fit the readings: ${worstShare === 0 ? 'none of them is over the rule anywhere.' : `at the least sure place, ${place}, ${Math.round(worstShare * draws)} of them are over the rule; up to a fifth is taken, and where it is more the sheet is ringed with dots.`}${unseen}`;
 }
 
 const styles = StyleSheet.create({

@@ -1,11 +1,13 @@
 import { useMemo, useState } from 'react';
 import type { CoveringCard } from '@maquette/core/coverings';
+import type { Rings } from '@maquette/core/flat';
 import { StyleSheet, View } from 'react-native';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { EdgeLayer, ExtremesLayer } from '../../sheet/edge-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
 import { ScanLayer } from '../../sheet/scan-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
+import { UnsureLayer } from '../../sheet/unsure-layer.tsx';
 import { WalksLayer } from '../../sheet/walks-layer.tsx';
 import { StationsLayer } from '../../sheet/stations-layer.tsx';
 import { usePalette } from '../../theme/theme.tsx';
@@ -79,6 +81,9 @@ export function FlatStage(props: StageProps) {
           />
         ) : (
           <>
+            {picture ? (
+              <UnsureLayer unsure={picture.failure?.unsure ?? NO_RINGS} breaks={picture.breaks} view={view} />
+            ) : null}
             {placement ? <EdgeLayer shown={placement} view={view} /> : null}
             {rule ? <ExtremesLayer extremes={rule.extremes} view={view} /> : null}
           </>
@@ -158,6 +163,8 @@ export function FlatStage(props: StageProps) {
     </RoomFrame>
   );
 }
+
+const NO_RINGS: Rings = [];
 
 /** The longest edge a card's rules ask for, mm; two metres where none is chosen. */
 function longestEdge(card: CoveringCard | null): number {

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { chalkPoints } from '@maquette/core/levelling';
 import { entryPoint, isTimber, planOf } from '@maquette/core/room';
 import { RoomFrame } from '../../room/room-frame.tsx';
+import { AchievedLayer } from '../../sheet/achieved-layer.tsx';
 import { BaysLayer } from '../../sheet/bays-layer.tsx';
 import { ChalkLayer } from '../../sheet/chalk-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
@@ -83,7 +84,9 @@ export function PlanStage(props: StageProps) {
       description={`${room.name}: levelling plan. ${way?.way ? `${way.way.patches.length} places to fill, ${way.way.grinding.length} to grind.` : ''}`}
       under={(view) => (picture?.map ? <LevelLayer map={picture.map} view={view} /> : null)}
       over={(view) =>
-        nothing ? null : (
+        (nothing || tab === 'done') && picture?.achieved[0] ? (
+          <AchievedLayer achieved={picture.achieved[0]} view={view} units={room.units} />
+        ) : nothing ? null : (
           <>
             {way?.plane?.pour ? <BaysLayer bays={way.plane.pour.bays} view={view} /> : null}
             <PatchesLayer areas={areas} view={view} chosen={tab === 'chalk' ? (points[point]?.label ?? null) : area} />

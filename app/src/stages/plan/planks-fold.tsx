@@ -65,7 +65,7 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
     <View style={styles.box} testID="planks">
       <Words bold>
         {report.soft.length === 0
-          ? `${of}: soft nowhere. ${report.planks} planks in ${report.rows} rows touch all along.`
+          ? `${of}: soft nowhere. ${report.planks} planks in ${report.rows} rows lie on it all along.`
           : `${of}: soft under foot at ${report.soft.length} place${report.soft.length === 1 ? '' : 's'}`}
       </Words>
       <View role="list" accessibilityLabel="Soft places" style={styles.list}>
@@ -80,6 +80,11 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
           </View>
         ))}
       </View>
+      <Words testID="bent">
+        {report.bent[0]
+          ? `Joints bent most by the floor itself: ${report.bent.map(({ at, jointDeg }) => `${roundTo(jointDeg, 0.01)}° ${placeWords(room, plan, at)}`).join('; ')}.`
+          : 'No joint lies bent.'}
+      </Words>
       {report.unsettled > 0 ? (
         <Words size="small">{`${report.unsettled} rows did not come to rest and are left out.`}</Words>
       ) : null}

@@ -22,7 +22,11 @@ export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFac
   const wanted = ({ beyondLevelMm }: Opening) =>
     beyondLevelMm === null || !shown.card ? null : beyondLevelMm - shown.card.thicknessMm;
   return (
-    <Fold title="Meet a threshold" aside={set === 0 ? 'no height asked for' : `${set} asked for`}>
+    <Fold
+      title="Meet a threshold"
+      memory={`threshold/${room.id}`}
+      aside={set === 0 ? 'no height asked for' : `${set} asked for`}
+    >
       <Words>
         Say how far the levelled floor is to rise at an opening, over its mean height there now. The way to it runs out
         into the room as far as the rule asks.
