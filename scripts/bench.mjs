@@ -9,7 +9,7 @@ await install();
 await buildApp();
 await buildServer();
 const esbuild = await import('esbuild');
-for (const name of ['core', 'levelling', 'strip', 'drying', 'api', 'redraw', 'drag', 'evidence']) {
+for (const name of ['core', 'truth', 'levelling', 'scan', 'strip', 'drying', 'api', 'redraw', 'drag', 'evidence']) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
     outfile: join(ROOT, `dist/bench/${name}.mjs`),
@@ -22,6 +22,7 @@ for (const name of ['core', 'levelling', 'strip', 'drying', 'api', 'redraw', 'dr
   });
 }
 await run(process.execPath, ['dist/bench/core.mjs']);
+await run(process.execPath, ['dist/bench/truth.mjs']);
 await run(process.execPath, ['dist/bench/levelling.mjs']);
 await run(process.execPath, ['dist/bench/strip.mjs']);
 await run(process.execPath, ['dist/bench/drying.mjs']);
@@ -32,6 +33,7 @@ const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--por
 const address = await new Promise((resolve) =>
   server.stdout.on('data', (chunk) => /http\S+/.exec(String(chunk)) && resolve(/http\S+/.exec(String(chunk))[0])),
 );
+await run(process.execPath, ['dist/bench/scan.mjs', address]);
 await run(process.execPath, ['dist/bench/api.mjs', address]);
 await run(process.execPath, ['dist/bench/redraw.mjs', address]);
 await run(process.execPath, ['dist/bench/drag.mjs', address]);
