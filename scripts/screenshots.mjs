@@ -53,19 +53,6 @@ await shot('site-book-phone', PHONE, '/');
 await shot('site-book-wide', WIDE, '/');
 await shot('room-phone', PHONE, '/rooms/demo-kitchen/room');
 await shot('room-wide', WIDE, '/rooms/demo-kitchen/room', button('Fixtures and islands'));
-await shot('walk-phone', PHONE, '/rooms/demo-kitchen/room', async (page) => {
-  await button(/^Walk the walls/)(page);
-  for (const [length, turn] of [
-    ['4200', 'Left'],
-    ['2400', 'Left'],
-    ['1400', 'Right'],
-    ['1400', 'Left'],
-  ]) {
-    await page.keyboard.type(length);
-    await page.keyboard.press('Enter');
-    await button(turn)(page);
-  }
-});
 await shot('layers-phone', PHONE, '/rooms/demo-kitchen/strip');
 await shot('decide-phone', PHONE, '/rooms/demo-wash-house/strip', button('Decide'));
 await shot('strip-wide', WIDE, '/rooms/demo-wash-house/strip', async (page) => {
@@ -88,6 +75,13 @@ await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
 await shot('run-wide', WIDE, '/rooms/demo-reading-room/flat', button('Read'));
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat');
 await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat');
+await shot('scan-phone', PHONE, '/rooms/demo-landing/flat', async (page) => {
+  await button('Scan')(page);
+  const chooser = page.waitForEvent('filechooser');
+  await button('Bring in another scan')(page);
+  await (await chooser).setFiles(join(ROOT, 'e2e/fixtures/landing-scan.ply'));
+  await page.getByTestId('laying').waitFor();
+});
 await shot('plan-phone', PHONE, '/rooms/demo-parlour/plan', async (page) => {
   await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
   await button('Chalk')(page);

@@ -1,5 +1,5 @@
 import { EMPTY_BOOK, type Book } from '@maquette/contract';
-import { cacheStored, queryClient, bookKey, readBook } from './client.ts';
+import { bookKey, cacheStored, nextRead, queryClient, readBook } from './client.ts';
 
 let answer: (book: Book) => void = () => undefined;
 jest.mock('./api.ts', () => ({
@@ -29,4 +29,9 @@ test('a newer fact in the read stays', async () => {
   cacheStored('jobs', job(2, null));
   answer({ ...EMPTY_BOOK, jobs: [job(3, null)] });
   expect((await read).jobs).toMatchObject([{ version: 3 }]);
+});
+
+test('a read that brought nothing is made again soon, one with something to show in its own time', () => {
+  expect(nextRead(12_000)({ state: { data: undefined } })).toBeLessThan(3_000);
+  expect(nextRead(12_000)({ state: { data: {} } })).toBe(12_000);
 });

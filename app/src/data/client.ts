@@ -33,6 +33,15 @@ export const queryClient = new QueryClient({
   },
 });
 
+/** How long until a read is made again when nothing has come back yet, ms: somebody is looking at an empty screen. */
+const AGAIN_MS = 1_500;
+
+/** Time to the next read: `usualMs`, but soon while there is nothing to show. */
+export const nextRead =
+  (usualMs: number) =>
+  ({ state }: { state: { data: unknown } }): number =>
+    state.data === undefined ? AGAIN_MS : usualMs;
+
 queryClient.getQueryCache().subscribe((event) => {
   if (event.type !== 'updated') return;
   if (event.action.type === 'success') noteReachable(true);

@@ -7,7 +7,7 @@ import type { FlatFacts } from '@maquette/core/flat';
 import { floorAreaM2, type RoomFacts, type Shaped } from '@maquette/core/room';
 import type { SoundFacts } from '@maquette/core/soundness';
 import type { StripFacts } from '@maquette/core/stripout';
-import { bookKey, queryClient, readBook, readRoom, roomKey } from './client.ts';
+import { bookKey, nextRead, queryClient, readBook, readRoom, roomKey } from './client.ts';
 import { bodyOf, overlay, type Shown } from './merge.ts';
 import { outbox, type OutboxState } from './outbox.ts';
 
@@ -31,7 +31,7 @@ export function useBook(): ShownBook {
   const { data, isPending } = useQuery({
     queryKey: bookKey,
     queryFn: readBook,
-    refetchInterval: 20_000,
+    refetchInterval: nextRead(20_000),
   });
   const { waiting, loaded } = useOutbox();
   return useMemo(
@@ -141,7 +141,7 @@ export function useRoom(roomId: string): ShownRoom {
     queryKey: roomKey(roomId),
     queryFn: () => readRoom(roomId),
     enabled: !unsent,
-    refetchInterval: 12_000,
+    refetchInterval: nextRead(12_000),
   });
   const parts = useMemo(() => roomParts(data, waiting, roomId), [data, waiting, roomId]);
   const absent = data === undefined;

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { Circle, G, Path } from 'react-native-svg';
+import { G, Path } from 'react-native-svg';
 import { scanMiddle, type ScanPlace } from '@maquette/core/scan';
 import { usePalette } from '../theme/theme.tsx';
 import type { ScanAnswer } from '../worker/messages.ts';
@@ -39,9 +39,14 @@ const Traced = memo(function Traced({ drawn, pxPerMm }: { drawn: ScanAnswer['dra
       <Path d={ringsPath(drawn.highs)} fillRule="evenodd" fill={palette.high} fillOpacity={0.35} />
       <Path d={ringsPath(drawn.lows)} fillRule="evenodd" fill={palette.low} fillOpacity={0.35} />
       <Path d={ringsPath(drawn.seen)} fill="none" stroke={palette.chalk} strokeWidth={1.5 * px} />
-      {drawn.walls.map(([x, y], i) => (
-        <Circle key={i} cx={x} cy={y} r={1.6 * px} fill={palette.ink} />
-      ))}
+      {/* One path of dots: a circle each would be hundreds of elements. */}
+      <Path
+        d={drawn.walls.map(([x, y]) => `M${Math.round(x)} ${Math.round(y)}h1`).join('')}
+        stroke={palette.ink}
+        strokeWidth={3.4 * px}
+        strokeLinecap="round"
+        fill="none"
+      />
     </>
   );
 });

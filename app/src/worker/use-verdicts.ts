@@ -4,7 +4,7 @@ import type { RoomPicture } from '@maquette/core';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
 import type { FlatFacts } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
-import { readRoom, roomKey } from '../data/client.ts';
+import { nextRead, readRoom, roomKey } from '../data/client.ts';
 import { nowUtc } from '../data/ids.ts';
 import { dampFactsOf, roomParts, soundFactsOf, stripFactsOf, useOutbox, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
@@ -35,6 +35,7 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
       queryFn: () => readRoom(room.id),
       enabled: !unsent.has(room.id),
       staleTime: 10_000,
+      refetchInterval: nextRead(0),
     })),
   });
   const [lines, setLines] = useState<ReadonlyMap<string, RoomLine>>(new Map());
