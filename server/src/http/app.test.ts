@@ -236,3 +236,35 @@ test('the demo seeds the same facts at every run, and only into an empty book', 
   const book = (await api.get('/api/book')).body;
   expect(book.jobs.map((j: { name: string }) => j.name)).toEqual(['Sluice House', 'Fennimore Hall']);
 });
+
+test('a scan of a whole hall is one fact: stored as it was sent, also where nothing was seen', async () => {
+  await api.put('/api/jobs/job-1').send({ ...BLANK_JOB, ...write(), name: 'Sluice House', rank: 0 });
+  await api.put('/api/rooms/room-1').send({ ...room, ...write() });
+  const heightsTenthMm = Array.from({ length: 240 * 160 }, (_, i) => (i % 7 === 0 ? null : (i % 90) - 45));
+  const scan = {
+    fileName: 'hall.ply',
+    points: 900_000,
+    takenAt: '2026-05-04T09:00:00.000Z',
+    cellMm: 50,
+    nx: 240,
+    ny: 160,
+    x0Mm: 0,
+    y0Mm: 0,
+    heightsTenthMm,
+    noiseMm: 0.4,
+    turnDeg: 12,
+    xMm: 6000,
+    yMm: 4000,
+    note: '',
+  };
+  await api
+    .put('/api/rooms/room-1/scans/scan-1')
+    .send({ ...scan, ...write() })
+    .expect(201);
+  const { body } = await api.get('/api/rooms/room-1/facts').expect(200);
+  expect(body.scans).toHaveLength(1);
+  expect(body.scans[0].heightsTenthMm).toEqual(heightsTenthMm);
+  const refused = await api.put('/api/rooms/room-1/scans/scan-2').send({ ...scan, nx: 241, ...write() });
+  expect(refused.status).toBe(422);
+  expect(refused.body.errors[0]).toMatchObject({ field: 'heightsTenthMm' });
+});

@@ -1,0 +1,162 @@
+import { assessRoom, type AllRoomFacts } from '../index.ts';
+import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
+import { stationsOf, type EdgeWalk, type FlatFacts } from '../flat/index.ts';
+import { factsAt, rectanglePlan } from '../flat/invented.ts';
+import { BLANK_SHAPE, rectangleWalls, type RoomFacts } from '../room/index.ts';
+import type { Scan } from '../scan/index.ts';
+import { newMark } from '../soundness/index.ts';
+
+const plan = rectanglePlan(3600, 2400);
+const card = SHIPPED_CARDS[0]!;
+const ROOM: RoomFacts = {
+  id: 'room',
+  jobId: 'job',
+  name: 'Room',
+  rank: 0,
+  walls: rectangleWalls(3600, 2400),
+  ...BLANK_SHAPE,
+  baseKind: 'slab-on-ground',
+  cardId: card.id,
+  units: 'metric',
+  spacingMm: null,
+  contactsOnly: false,
+};
+type Floor = (x: number, y: number) => number;
+const level: Floor = () => 0;
+const everywhere = (floor: Floor) => factsAt(stationsOf(plan, 600, [], [], { xMm: 0, yMm: 0 }), floor);
+const criterion = (flat: FlatFacts, id: string, part: Partial<AllRoomFacts> = {}, own: CoveringCard = card) =>
+  assessRoom({ room: ROOM, flat, ...part }, own, '2026-05-05T08:00:00.000Z', { chance: true }).criteria.find(
+    (c) => c.id === id,
+  );
+
+function scan(floor: Floor, noiseMm = 0.2): Scan {
+  const [nx, ny] = [72, 48];
+  return {
+    id: 'scan-1',
+    fileName: 'room.ply',
+    points: 20_000,
+    takenAt: '2026-05-04T10:00:00.000Z',
+    cellMm: 50,
+    nx,
+    ny,
+    x0Mm: 25,
+    y0Mm: 25,
+    heightsTenthMm: Array.from({ length: nx * ny }, (_, i) =>
+      Math.round(floor((25 + (i % nx) * 50) / 1000, (25 + Math.floor(i / nx) * 50) / 1000) * 10),
+    ),
+    noiseMm,
+    turnDeg: 0,
+    xMm: 1800,
+    yMm: 1200,
+    note: '',
+  };
+}
+const staffs = (floor: Floor, places: [number, number][]) =>
+  factsAt(
+    places.map(([xMm, yMm], i) => ({ xMm, yMm, key: `s${i}` })),
+    floor,
+  );
+const HELD: [number, number][] = [
+  [300, 300],
+  [3300, 400],
+  [1800, 2100],
+  [2400, 1200],
+];
+const deepLow: Floor = (x, y) => -9 * Math.exp(-((x - 2) ** 2 + (y - 1) ** 2) / 0.1);
+
+test('a scan that no staff holds says measure, whatever it shows; held, a failing place decides', () => {
+  const loose = { setups: [], readings: [], stations: [], scans: [scan(deepLow)] };
+  expect(criterion(loose, 'flat')).toMatchObject({
+    verdict: 'measure',
+    next: expect.stringContaining('Read 3 more stations'),
+  });
+  const held = { ...staffs(deepLow, HELD), scans: [scan(deepLow)] };
+  expect(criterion(held, 'flat')).toMatchObject({ verdict: 'work' });
+});
+
+test('staffs in a line leave its lean open', () => {
+  const line = staffs(level, [
+    [300, 1200],
+    [1800, 1200],
+    [3300, 1200],
+  ]);
+  expect(criterion({ ...line, scans: [scan(level)] }, 'flat')!.next).toContain('away from the line');
+});
+
+test('a quiet scan of a good floor can lay; one whose noise alone would break the rule cannot', () => {
+  const flat = (noiseMm: number) => ({ ...staffs(level, HELD), scans: [scan(level, noiseMm)] });
+  expect(criterion(flat(0.2), 'flat')!.verdict).toBe('lay');
+  expect(criterion(flat(1.4), 'flat')).toMatchObject({
+    verdict: 'measure',
+    next: expect.stringContaining('own noise'),
+  });
+});
+
+test('known joists ask for readings on and between them, and are content with a line across', () => {
+  const timber = {
+    ...ROOM,
+    baseKind: 'panels-on-joists' as const,
+    base: { ...ROOM.base, joistDeg: 90, joistSpacingMm: 400 },
+  };
+  // Every 800 mm from 200: always on a joist.
+  const inStep = staffs(
+    level,
+    Array.from({ length: 15 }, (_, i): [number, number] => [200 + (i % 5) * 800, 300 + Math.floor(i / 5) * 800]),
+  );
+  expect(criterion(inStep, 'flat-joists', { room: timber })).toMatchObject({ verdict: 'measure' });
+  expect(criterion(inStep, 'flat-joists')).toBeUndefined();
+  const line = staffs(
+    level,
+    Array.from({ length: 17 }, (_, i): [number, number] => [200 + i * 200, 1200]),
+  );
+  expect(criterion(line, 'flat-joists', { room: timber })).toBeUndefined();
+});
+
+test('a short rule is judged by lips or by places walked with an edge of its own length', () => {
+  const short: CoveringCard = { ...card, rules: [...card.rules, { gapMm: 1, edgeMm: 200 }] };
+  const sound = { marks: [], checks: [] };
+  const walk = (i: number, gapMm: number): EdgeWalk => ({
+    id: `e${i}`,
+    fromXMm: 400 + 400 * i,
+    fromYMm: 800,
+    toXMm: 600 + 400 * i,
+    toYMm: 800,
+    tool: 'straightedge',
+    contactsMm: [0, 200],
+    gaps: [{ atMm: 100, gapMm }],
+    rocksMm: null,
+    takenAt: '2026-05-04T12:00:00.000Z',
+    note: '',
+  });
+  const flat = everywhere(level);
+  expect(criterion(flat, 'lips', { sound }, short)!.verdict).toBe('measure');
+  const walked = { ...flat, edgeWalks: [0, 1, 2, 3, 4].map((i) => walk(i, 0.3)) };
+  expect(criterion(walked, 'lips', { sound }, short)!.verdict).toBe('lay');
+  expect(criterion({ ...walked, edgeWalks: [walk(0, 1.6)] }, 'flat-edge', { sound }, short)!.verdict).toBe('work');
+});
+
+test('a lip of 5 mm marked as a line breaks the surface there: the edge shows nearly all of it', () => {
+  const step: Floor = (x) => (x < 1.8 ? 0 : 5);
+  const lip = newMark(
+    'm1',
+    'lippage',
+    { xMm: 1800, yMm: 0 },
+    {
+      shape: 'line',
+      points: [
+        { xMm: 1800, yMm: 0 },
+        { xMm: 1800, yMm: 2400 },
+      ],
+      stepMm: 5,
+    },
+  );
+  const judged = (marks: (typeof lip)[]) =>
+    assessRoom({ room: ROOM, flat: everywhere(step), sound: { marks, checks: [] } }, card, '2026-05-05T08:00:00.000Z')
+      .flat!;
+  const broken = judged([lip]);
+  expect(broken.breaks).toHaveLength(1);
+  expect(broken.rules[0]!.worst!.valueMm).toBeCloseTo(5 * 0.975, 1);
+  expect(judged([]).rules[0]!.worst!.valueMm).toBeLessThan(broken.rules[0]!.worst!.valueMm);
+  // A lip under a millimetre is told as a lip, and breaks nothing.
+  expect(judged([{ ...lip, stepMm: 0.5 }]).breaks).toEqual([]);
+});
