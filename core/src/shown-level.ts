@@ -1,5 +1,6 @@
 import { cellCentre, floorFlatness, leanOver, type FlatnessNumber, type Levelness } from './flat/index.ts';
 import type { RoomAssessment } from './index.ts';
+import { STOOD_ON } from './levelling/index.ts';
 import {
   contains,
   distanceToSegmentMm,
@@ -8,7 +9,6 @@ import {
   isTimber,
   openingName,
   pointOnWall,
-  type FixtureKind,
   type PointMm,
   type RoomFacts,
 } from './room/index.ts';
@@ -46,7 +46,7 @@ export function shownLevel({ flat, plan }: RoomAssessment, room: RoomFacts): Sho
       };
     }),
     ...room.fixtures
-      .filter(({ kind }) => LEVEL_FIXTURES.includes(kind))
+      .filter(({ kind }) => STOOD_ON.includes(kind))
       .map((fixture) => {
         const outline = fixtureOutline(fixture, PART_REACH_MM);
         return { name: FIXTURES[fixture.kind].words, part: cells((x, y) => contains(outline, x, y)) };
@@ -63,6 +63,3 @@ export function shownLevel({ flat, plan }: RoomAssessment, room: RoomFacts): Sho
     flatnessNumber: isTimber(room.baseKind) ? null : floorFlatness(judged, surfaceMm),
   };
 }
-
-/** What stands over the floor and asks for level beneath or beside it. */
-const LEVEL_FIXTURES: readonly FixtureKind[] = ['bath', 'appliance', 'cabinet'];

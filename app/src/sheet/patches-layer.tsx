@@ -5,7 +5,7 @@ import { usePalette } from '../theme/theme.tsx';
 import { Letter } from './letter.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
 
-/** Outlines of the places to fill and to grind, each with its letter; what is ground is drawn broken. */
+/** Outlines of the places to fill and to grind, each with its letter; what is ground is drawn broken, and the chosen one shows its depths. */
 export const PatchesLayer = memo(function PatchesLayer({
   areas,
   view,
@@ -31,6 +31,21 @@ export const PatchesLayer = memo(function PatchesLayer({
             {...(what === 'grind' ? { strokeDasharray: `${9 / view.pxPerMm} ${4 / view.pxPerMm}` } : {})}
           />
         ))}
+        {areas
+          .filter(({ area }) => area.label === chosen)
+          .flatMap(({ area, what }) =>
+            area.classes.map(({ fromMm, outlines }) => (
+              <Path
+                key={`${area.label}${fromMm}`}
+                d={ringsPath(outlines)}
+                fillRule="evenodd"
+                fill={what === 'fill' ? palette.low : palette.high}
+                fillOpacity={0.12}
+                stroke={what === 'fill' ? palette.low : palette.high}
+                strokeWidth={1.2 / view.pxPerMm}
+              />
+            )),
+          )}
       </G>
       {areas.map(({ area, what }) => (
         <Letter

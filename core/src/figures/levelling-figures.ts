@@ -12,6 +12,14 @@ export const LEVELLING_FIGURES = {
     5,
     'Usual for sound concrete; deeper opens the aggregate and nears pipes.',
   ),
+  'heating-cover-mm': figure(
+    'Cover left over heating pipes or cable',
+    30,
+    'mm',
+    5,
+    100,
+    'Usual; the maker of the heating wins.',
+  ),
   'grind-pass-mm': figure('Taken off in one pass', 1, 'mm', 0.2, 3),
   'grind-l-h': figure('Hand grinder with shroud takes off', 4, 'l/h', 0.2, 40),
   'fill-most-mm': figure(

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { DEPTH_BOUNDS_MM } from '../levelling/index.ts';
 import { roundTo } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
 import type { LevelSheet } from './level-sheet.ts';
@@ -13,6 +14,7 @@ const AREA_COLUMNS = [
   'kg',
   'deepest_x_mm',
   'deepest_y_mm',
+  ...DEPTH_BOUNDS_MM.map((from, i) => `area_${from}_${DEPTH_BOUNDS_MM[i + 1] ?? 'up'}_mm_m2`),
 ];
 const POINT_COLUMNS = [
   'point',
@@ -40,6 +42,7 @@ export function patchCsv(sheet: LevelSheet, kgPerL: number): string {
     roundTo(area.deepestMm, 0.01),
     kg,
     ...area.deepestAt.map((mm) => roundTo(mm, 1)),
+    ...DEPTH_BOUNDS_MM.map((from) => roundTo(area.classes.find(({ fromMm }) => fromMm === from)?.areaM2 ?? 0, 0.001)),
   ]);
   const points = sheet.chalk.map((point) => [
     'chalk',

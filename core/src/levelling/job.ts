@@ -10,6 +10,7 @@ import {
   openingName,
   pointOnWall,
   type BaseKind,
+  type FixtureKind,
   type PointMm,
   type RoomFacts,
   type Plan,
@@ -28,7 +29,7 @@ export interface KeepOff {
 }
 
 /** Why a cell is held back, for telling which limit binds. */
-export type LimitName = 'grind-depth' | 'fill-depth' | 'opening' | 'keep-off' | 'fixture' | 'gate';
+export type LimitName = 'grind-depth' | 'fill-depth' | 'opening' | 'keep-off' | 'fixture' | 'heating' | 'gate';
 
 export const LIMIT_WORDS: Record<LimitName, string> = {
   'grind-depth': 'the depth that may be ground',
@@ -36,6 +37,7 @@ export const LIMIT_WORDS: Record<LimitName, string> = {
   opening: 'how far an opening lets the floor rise',
   'keep-off': 'a place marked to keep off',
   fixture: 'a flange or register that must stay clear',
+  heating: 'the cover that heating pipes or cable need',
   gate: 'a hazard that forbids it',
 };
 
@@ -64,7 +66,7 @@ export interface LevellingJob {
   figure: FigureOf;
   timber: boolean;
   openings: OpeningCells[];
-  /** Openings that are to come to a height. */
+  /** Places that are to come to a height. */
   targets: LevelTarget[];
   /** Stations as they are read now. */
   stations: readonly Height[];
@@ -79,7 +81,7 @@ export interface LevellingAsk {
   keepOff: readonly KeepOff[];
   gates: { grind: boolean; prime: boolean };
   laidOver: BaseKind;
-  /** How far the floor is to rise (or come down) at openings, by their id, mm. */
+  /** How far the floor is to rise (or come down) at openings and under what stands on it, by their id, mm. */
   rises?: ReadonlyMap<string, number>;
 }
 
@@ -129,20 +131,41 @@ export function levellingJob(ask: LevellingAsk): LevellingJob {
     figure,
     timber,
     openings,
-    targets: targetsOf(openings, state.surfaceMm, ask.rises ?? new Map<string, number>(), figure('threshold-tol-mm')),
+    targets: targetsOf(
+      [...openings, ...stoodOn(room, grid)],
+      state.surfaceMm,
+      ask.rises ?? new Map<string, number>(),
+      figure('threshold-tol-mm'),
+    ),
     stations: state.heights.heights,
     provisional: state.evidence.coveredShare < 0.99,
   };
 }
 
-/** Openings asked to come to a height: so much over what lies there now as a mean. */
+/** What stands on the floor, or flexes at its edge, and may ask for a height beneath or beside it. */
+export const STOOD_ON: readonly FixtureKind[] = ['appliance', 'bath', 'cabinet'];
+/** The floor this near to it is what has to come to the height, mm. */
+const STOOD_REACH_MM = 100;
+
+function stoodOn({ fixtures }: RoomFacts, grid: Grid): OpeningCells[] {
+  return fixtures
+    .filter(({ kind }) => STOOD_ON.includes(kind))
+    .map((fixture): OpeningCells => {
+      const outline = fixtureOutline(fixture, STOOD_REACH_MM);
+      const cells: number[] = [];
+      eachCell(grid, (cell, x, y) => contains(outline, x, y) && cells.push(cell));
+      return { id: fixture.id, name: FIXTURES[fixture.kind].words.toLowerCase(), cells };
+    });
+}
+
+/** Openings and what stands on the floor, asked to come to a height: so much over what lies there now as a mean. */
 function targetsOf(
-  openings: readonly OpeningCells[],
+  places: readonly OpeningCells[],
   heights: Float64Array,
   rises: ReadonlyMap<string, number>,
   toleranceMm: number,
 ): LevelTarget[] {
-  return openings.flatMap(({ id, name, cells }) => {
+  return places.flatMap(({ id, name, cells }) => {
     const riseMm = rises.get(id);
     if (riseMm === undefined || cells.length === 0) return [];
     const nowMm = cells.reduce((sum, cell) => sum + heights[cell]!, 0) / cells.length;
@@ -178,6 +201,8 @@ function limitsOf(
     const outline = fixtureOutline(fixture, FIXTURE_CLEAR_MM);
     eachCell(grid, (cell, x, y) => contains(outline, x, y) && hold('fill', cell, 0, 'fixture'));
   }
+  const cover = groundOverHeating(room, figure('heating-cover-mm'));
+  if (cover !== null) eachCell(grid, (cell) => hold('grind', cell, cover, 'heating'));
   for (const { what, shape, points, reachMm } of keepOff) {
     const [first] = points;
     if (!first) continue;
@@ -188,6 +213,12 @@ function limitsOf(
     });
   }
   return { limits, boundBy };
+}
+
+/** How much may be ground over heating that lies in the base: what leaves its cover; nothing where its depth is unknown. Null where there is none. */
+function groundOverHeating({ base }: RoomFacts, coverMm: number): number | null {
+  if (base.heating !== 'water' && base.heating !== 'electric') return null;
+  return base.heatingDepthMm === null ? 0 : Math.max(0, base.heatingDepthMm - coverMm);
 }
 
 function eachCell(grid: Grid, visit: (cell: number, xMm: number, yMm: number) => void): void {

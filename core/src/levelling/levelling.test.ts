@@ -78,6 +78,22 @@ test('patches add up to the fill, are lettered by size and outline the wet cells
     for (const [x, y] of p.outlines[0]!) expect(Math.hypot(x - p.deepestAt[0], y - p.deepestAt[1])).toBeLessThan(600);
 });
 
+test('depth classes of a patch add up to it, each within its bounds', () => {
+  const grid = gridOver(rectanglePlan(3000, 2000));
+  const fill = heightsFrom(grid, (x, y) => Math.max(0, 8 * (1 - Math.hypot(x - 1.5, y - 1))));
+  const [patch] = patchesOf(grid, fill);
+  const { classes } = patch!;
+  expect(classes.map(({ fromMm }) => fromMm)).toEqual([0, 1, 3, 6]);
+  expect(classes.reduce((sum, c) => sum + c.areaM2, 0)).toBeCloseTo(patch!.areaM2, 9);
+  expect(classes.reduce((sum, c) => sum + c.volumeL, 0)).toBeCloseTo(patch!.volumeL, 9);
+  for (const { fromMm, toMm, areaM2, volumeL } of classes) {
+    expect(volumeL / areaM2).toBeGreaterThanOrEqual(fromMm);
+    expect(volumeL / areaM2).toBeLessThanOrEqual(toMm);
+  }
+  // A cone of 8 mm over 1 m is 3 mm deep or more within 0.625 m: pi 0.625^2 less what is deeper than 6 mm.
+  expect(classes[2]!.areaM2).toBeCloseTo(Math.PI * (0.625 ** 2 - 0.25 ** 2), 1);
+});
+
 test('crumbs near a patch join it; a lone one stays, so that no volume is lost', () => {
   const grid = gridOver(rectanglePlan(4000, 2000));
   const fillMm = heightsFrom(grid, (x, y) =>

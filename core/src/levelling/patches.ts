@@ -1,5 +1,19 @@
 import simplify from 'simplify-js';
-import { cellCentre, components, ringsAbove, type Grid } from '../flat/index.ts';
+import { cellCentre, components, ringsAbove, type Grid, type Rings } from '../flat/index.ts';
+
+/** Part of a place that is worked to a like depth. */
+export interface DepthClass {
+  /** From this depth up to the next, mm. */
+  fromMm: number;
+  toMm: number;
+  areaM2: number;
+  volumeL: number;
+  /** Around everything at least so deep, plan mm; empty for the shallowest, which the place's own outline bounds. */
+  outlines: Rings;
+}
+
+/** Depths a hand tells apart: a scrape, a skim, a fill, a deep fill, mm. */
+export const DEPTH_BOUNDS_MM = [0, 1, 3, 6, 10] as const;
 
 /** One place to fill, as a person works it. */
 export interface Patch {
@@ -12,6 +26,8 @@ export interface Patch {
   deepestAt: [number, number];
   /** Outer outlines, plan mm, simplified to 3 cm. Several where crumbs lie within reach of the main part. */
   outlines: [number, number][][];
+  /** How much of it is how deep, the shallowest first; classes that do not occur are left out. */
+  classes: DepthClass[];
 }
 
 /** Thinner than this is a trowel's scrape, not a patch edge, mm. */
@@ -116,6 +132,7 @@ function patchFrom(grid: Grid, fillMm: Float64Array, cells: readonly number[]): 
     meanMm: sum / cells.length,
     deepestMm: fillMm[deepest]!,
     deepestAt: [at.xMm, at.yMm],
+    classes: classesOf(grid, own, cells),
     outlines: rings
       .filter((ring) => ringArea(ring) === largest || ringArea(ring) > CRUMB_M2 * 1e6)
       .map((ring) =>
@@ -126,4 +143,22 @@ function patchFrom(grid: Grid, fillMm: Float64Array, cells: readonly number[]): 
         ).map(({ x, y }): [number, number] => [x, y]),
       ),
   };
+}
+
+function classesOf(grid: Grid, own: Float64Array, cells: readonly number[]): DepthClass[] {
+  return DEPTH_BOUNDS_MM.flatMap((fromMm, i): DepthClass[] => {
+    const toMm = DEPTH_BOUNDS_MM[i + 1] ?? Infinity;
+    const within = cells.filter((cell) => own[cell]! >= fromMm && own[cell]! < toMm);
+    if (within.length === 0) return [];
+    const deepest = within.reduce((most, cell) => Math.max(most, own[cell]!), 0);
+    return [
+      {
+        fromMm,
+        toMm: Number.isFinite(toMm) ? toMm : deepest,
+        areaM2: within.length * grid.cellAreaM2,
+        volumeL: within.reduce((sum, cell) => sum + own[cell]!, 0) * grid.cellAreaM2,
+        outlines: fromMm === 0 ? [] : ringsAbove(grid, own, fromMm),
+      },
+    ];
+  });
 }

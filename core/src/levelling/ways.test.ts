@@ -1,7 +1,7 @@
 import loadHighs from 'highs';
 import { figuresOf } from '../figures/index.ts';
 import { gridOver, heightsFrom } from '../flat/invented.ts';
-import { newFixture, newOpening, planOf, regionAreaM2 } from '../room/index.ts';
+import { newFixture, newOpening, planOf, regionAreaM2, UNKNOWN_BASE } from '../room/index.ts';
 import { inventedLevelling, inventedRoom } from './invented-job.ts';
 import {
   chalkPoints,
@@ -106,6 +106,27 @@ test('a gate, a marked place, an opening and a flange each hold back what they n
   expect(programmedWay(shut, 'mixed', NODES_APART.live, { open }).refusal).toMatchObject({ limit: 'gate' });
 });
 
+// Cover of 30 mm stays over pipes: at 32 mm deep 2 mm may go, at 25 mm nothing, at a depth nobody knows nothing.
+test.each([
+  [32, 2],
+  [25, 0],
+  [null, 0],
+  [60, 3],
+])('over heating at %j mm the grinder may take %d mm', (heatingDepthMm, most) => {
+  const heated = inventedRoom(3000, 2400, { base: { ...UNKNOWN_BASE, heating: 'water', heatingDepthMm } });
+  const { job } = inventedLevelling(heated, hump);
+  expect(Math.max(...job.limits.grindMm)).toBe(most);
+  expect(job.boundBy.grind[job.grid.inside.indexOf(1)]).toBe(most === 3 ? 'grind-depth' : 'heating');
+});
+
+test('a height asked for under a tray is a target over its mean there, and over its own cells', () => {
+  const room = inventedRoom(3000, 2400, { fixtures: [newFixture('tray', 'bath', { xMm: 1500, yMm: 1200 }, 0)] });
+  const { job } = inventedLevelling(room, () => 0, { rises: new Map([['tray', 4]]) });
+  expect(job.targets).toHaveLength(1);
+  expect(job.targets[0]!.levelMm - job.targets[0]!.nowMm).toBeCloseTo(4, 9);
+  expect(inventedLevelling(room, () => 0, { rises: new Map([['gone', 4]]) }).job.targets).toEqual([]);
+});
+
 test('what a way does at an opening is the rise along it', () => {
   const { job } = inventedLevelling(inventedRoom(3000, 2400, { openings: [newOpening('d', 0, 500, 800)] }), () => 0);
   const fillMm = heightsFrom(job.grid, (_, y) => (y < 0.2 ? 4 : 0));
@@ -201,6 +222,7 @@ test('passes, hours and dust of a place to take down; felt goes in whole steps',
     deepestMm: 2.4,
     deepestAt: [0, 0] as [number, number],
     outlines: [],
+    classes: [],
   };
   expect(grindingTask(area, false, figure)).toMatchObject({ passes: 3, hours: 0.5, words: 'Grind' });
   expect(grindingTask(area, true, figure)).toMatchObject({ words: 'Plane, then sand' });

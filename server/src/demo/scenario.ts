@@ -135,7 +135,7 @@ export const SCENARIO: readonly DemoJob[] = [
       {
         slug: 'landing',
         name: 'Landing',
-        walls: rectangle(4600, 2400),
+        walls: rectangle(4200, 2600),
         openings: [
           { wall: 0, fromMm: 500, widthMm: 800, hinge: 'start', swing: 'out' },
           { kind: 'stair', wall: 1, fromMm: 700, widthMm: 950, beyond: 'stair' },
@@ -145,9 +145,9 @@ export const SCENARIO: readonly DemoJob[] = [
         cardId: 'shipped-click-vinyl',
         units: 'metric',
         bumps: [
-          { xMm: 3300, yMm: 500, heightMm: 6, widthMm: 380 },
-          { xMm: 3350, yMm: 1300, heightMm: 6, widthMm: 420 },
-          { xMm: 900, yMm: 1900, heightMm: -4.5, widthMm: 520 },
+          { xMm: 2950, yMm: 600, heightMm: 6, widthMm: 380 },
+          { xMm: 3000, yMm: 1450, heightMm: 6, widthMm: 420 },
+          { xMm: 900, yMm: 2050, heightMm: -4.5, widthMm: 520 },
         ],
         fall: [0.4, -0.3],
         scan: { noiseMm: 0.5, driftMm: 3, turnDeg: 31, chest: { xMm: 350, yMm: 450, sideMm: 500 } },
@@ -169,7 +169,7 @@ export const SCENARIO: readonly DemoJob[] = [
         walls: rectangle(12000, 8000),
         openings: [{ wall: 0, fromMm: 5100, widthMm: 1800, hinge: 'start', swing: 'in' }],
         baseKind: 'cement-screed',
-        base: { slabMm: 75, beneath: 'ground', grade: 'on' },
+        base: { slabMm: 75, beneath: 'ground', grade: 'on', heating: 'water', heatingDepthMm: 32 },
         cardId: 'shipped-engineered',
         units: 'metric',
         bumps: [

@@ -123,6 +123,11 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
             size="small"
             quiet
           >{`lines each ${formatGap(picture.map.stepMm, units)} ${unit}, tilt taken out`}</Words>
+          {picture.failure && picture.failure.unsure.length > 0 ? (
+            <Words size="small" quiet>
+              ringed with dots: not sure, read more there
+            </Words>
+          ) : null}
         </View>
       ) : null}
       {rule && rule.extremes.length > 0 ? (

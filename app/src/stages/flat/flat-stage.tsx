@@ -54,7 +54,10 @@ export function FlatStage(props: StageProps) {
       description={`${room.name}: ${stations.length} stations, ${levels.size} read. ${flatCriterion?.margin ?? ''}`}
       onTap={edging ? edges.tap : scans ? () => undefined : tap}
       grip={scans ? scanning.grip : null}
-      under={(view) => (picture?.map ? <LevelLayer map={picture.map} view={view} /> : null)}
+      // A scan that is being laid is seen by itself.
+      under={(view) =>
+        picture?.map && !(scans && scanning.answer) ? <LevelLayer map={picture.map} view={view} /> : null
+      }
       over={(view) =>
         scans ? (
           scanning.answer && scanning.place ? (

@@ -144,6 +144,11 @@ function AreaRow({
             quiet
             figure
           >{`${formatArea(area.areaM2, units)} · ${more} · deepest ${placeWords(room, planOf(room), area.deepestAt)}`}</Words>
+          {area.classes.length > 1 ? (
+            <Words size="small" quiet figure>
+              {`By depth: ${area.classes.map((c) => `${formatGap(c.fromMm, units)}–${formatGap(Math.min(c.toMm, area.deepestMm), units)} ${unitLabel(units)} ${formatArea(c.areaM2, units)}`).join(', ')}`}
+            </Words>
+          ) : null}
         </View>
       </Pressable>
     </View>
