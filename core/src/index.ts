@@ -1,6 +1,5 @@
 import { defaultSpacingMm, type CoveringCard } from './coverings/index.ts';
-import { entryPoint, planOf, type BaseKind, type Plan, type PointMm, type RoomFacts } from './room/index.ts';
-import { figuresOf } from './figures/index.ts';
+import { entryPoint, planOf, type BaseKind, type Plan, type RoomFacts } from './room/index.ts';
 import { mayDo, type Gate } from './hazards/index.ts';
 import { fromTheTop } from './layers/index.ts';
 import {
@@ -8,23 +7,12 @@ import {
   judgeFlat,
   stationsBesides,
   stationsOf,
-  type BreakLine,
   type FailureChance,
   type FlatFacts,
   type FlatMemo,
   type FlatState,
-  type Placement,
   type Station,
 } from './flat/index.ts';
-import {
-  levellingJob,
-  planLevelling,
-  type Change,
-  type KeepOff,
-  type LevellingJob,
-  type LevellingPlan,
-} from './levelling/index.ts';
-import { plankMake, planksOver, telegraphing, type PlankReport } from './planks/index.ts';
 import {
   laidOver,
   layersLeft,
@@ -36,7 +24,8 @@ import {
   type StripPlan,
 } from './stripout/index.ts';
 import { judgeDamp, NO_DAMP_FACTS, type DampContext, type DampFacts, type DampState } from './damp/index.ts';
-import type { Mark, SoundFacts } from './soundness/index.ts';
+import { breaksOf } from './room-breaks.ts';
+import type { SoundFacts } from './soundness/index.ts';
 import {
   dampCriteria,
   flatCriteria,
@@ -179,119 +168,12 @@ export function assessRoom(
     damp: dampState,
   };
 }
-
-/** A step this high or higher is a break in the floor: heights are not carried across it. mm */
-const BREAK_STEP_MM = 1;
-
-/** Steps and joints marked as lines, and joints between two bases: the surface breaks there. */
-function breaksOf(room: RoomFacts, marks: readonly Mark[]): BreakLine[] {
-  const steps = marks.flatMap(({ kind, shape, points, stepMm, id }) => {
-    const [a, b] = [points[0], points.at(-1)];
-    const breaks = ['lippage', 'joint', 'crack', 'board-ridge'].includes(kind) && (stepMm ?? 0) >= BREAK_STEP_MM;
-    return breaks && shape === 'line' && a && b && Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm) >= 100
-      ? [{ id, a, b }]
-      : [];
-  });
-  const between = new Set((room.secondBase?.where ?? []).map(({ lineId }) => lineId));
-  const at = (xMm: number, yMm: number): PointMm => ({ xMm, yMm });
-  const joints = room.lines
-    .filter(({ id }) => between.has(id))
-    .map(({ axMm, ayMm, bxMm, byMm }) => ({ a: at(axMm, ayMm), b: at(bxMm, byMm) }));
-  steps.sort((a, b) => (a.id < b.id ? -1 : 1));
-  return [...joints, ...steps.map(({ a, b }) => ({ a, b }))];
-}
-
 /** Levelling works on the highest layer that stays, or on the base: both are asked of the one predicate. */
 function surfaceGatesOf(context: StripContext, strip: StripPlan): RoomAssessment['surfaceGates'] {
   const top = fromTheTop(context.facts.layers).find((layer) => strip.keptLayerIds.includes(layer.id));
   const target = { layers: top ? [top] : [], base: !top };
   return { grind: mayDo(context.hazards, 'grind', target), prime: mayDo(context.hazards, 'prime', target) };
 }
-
-/** What levelling of a judged room is planned from, or null where nothing has been read. */
-export function levellingOf(
-  assessment: RoomAssessment,
-  facts: AllRoomFacts,
-): { job: LevellingJob; state: FlatState } | null {
-  const { flat: state, plan, surfaceGates, laidOver: over } = assessment;
-  if (!state) return null;
-  const job = levellingJob({
-    room: facts.room,
-    plan,
-    state,
-    figures: facts.strip?.figures ?? [],
-    keepOff: keptOff(facts.sound?.marks ?? []),
-    gates: { grind: surfaceGates.grind.allowed, prime: surfaceGates.prime.allowed },
-    laidOver: over,
-    rises: risesAsked(facts.strip?.answers ?? []),
-  });
-  return { job, state };
-}
-
-/** Answers to this, followed by an opening's id, say how far the floor is to rise there, mm; empty: no matter. */
-export const RISE_TOPIC = 'levelling/rise/';
-
-function risesAsked(answers: readonly { topic: string; value: string }[]): Map<string, number> {
-  const rises = new Map<string, number>();
-  // The newest answer counts, and comes last.
-  for (const { topic, value } of answers) {
-    if (!topic.startsWith(RISE_TOPIC)) continue;
-    const id = topic.slice(RISE_TOPIC.length);
-    if (value === '' || !Number.isFinite(Number(value))) rises.delete(id);
-    else rises.set(id, Number(value));
-  }
-  return rises;
-}
-
-/** How far a marked point or line keeps work off, where no size is given, mm. */
-const KEEP_OFF_MM = 100;
-
-/** Places marked to be kept off by the grinder or by compound. */
-function keptOff(marks: readonly Mark[]): KeepOff[] {
-  return marks.flatMap((mark): KeepOff[] => {
-    if (mark.kind !== 'no-grind' && mark.kind !== 'no-fill') return [];
-    const { shape, sizeMm } = mark;
-    return [
-      {
-        what: mark.kind === 'no-grind' ? 'grind' : 'fill',
-        shape,
-        points: shape === 'point' ? [mark] : mark.points,
-        reachMm: sizeMm === null ? (shape === 'area' ? 0 : KEEP_OFF_MM) : sizeMm / 2,
-      },
-    ];
-  });
-}
-
-/** The first ways to level a judged room. Null where nothing has been read, or when stopped. */
-export function planRoom(
-  assessment: RoomAssessment,
-  facts: AllRoomFacts,
-  shouldStop?: () => boolean,
-): LevellingPlan | null {
-  const work = levellingOf(assessment, facts);
-  return work ? planLevelling(work.job, work.state, shouldStop) : null;
-}
-
+export { layPlanks, levellingOf, planRoom, RISE_TOPIC } from './level-room.ts';
 export type { ShownLevel } from './shown-level.ts';
-/** Planks over a judged floor as it is, or as a change would leave it; for a glued covering also what would show through. */
-export function layPlanks(
-  assessment: RoomAssessment,
-  facts: AllRoomFacts,
-  card: CoveringCard,
-  after: Change | null,
-): { report: PlankReport; showing: Placement[] | null } | null {
-  const { flat: state } = assessment;
-  if (!state) return null;
-  const heights = after
-    ? state.surfaceMm.map((z, cell) => z + after.fillMm[cell]! - after.grindMm[cell]!)
-    : state.surfaceMm;
-  const { nx, ny } = state.judged;
-  const make = plankMake(card.thicknessMm, figuresOf(facts.strip?.figures ?? []));
-  return {
-    // Along the longer way of the room, as most floors are laid.
-    report: planksOver(state.judged, heights, make, nx >= ny ? 0 : 90),
-    showing: card.kind === 'glue-down-vinyl' ? telegraphing(state.judged, heights) : null,
-  };
-}
-
 export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';

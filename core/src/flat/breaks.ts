@@ -1,5 +1,5 @@
 import type { PointMm } from '../room/index.ts';
-import type { SideOf } from './kriging.ts';
+import type { SideOf } from './sites.ts';
 
 /** A step or joint across which heights have nothing to do with one another. It runs on to the walls. */
 export interface BreakLine {

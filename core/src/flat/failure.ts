@@ -1,19 +1,11 @@
 import type { FlatnessRule } from '../coverings/index.ts';
 import { normal, seeded } from '../units/index.ts';
 import { thinned } from './contours.ts';
+import { noiseMm2, type Covariance } from './covariance.ts';
 import { deviation, gapMap } from './gap-map.ts';
 import { cellCentre, type Grid } from './grid.ts';
-import {
-  heightsOver,
-  krige,
-  noiseMm2,
-  sidesOver,
-  unsureAt,
-  type Covariance,
-  type FitMemo,
-  type Sites,
-  type Surface,
-} from './kriging.ts';
+import { heightsOver, krige, unsureAt, type FitMemo, type Surface } from './kriging.ts';
+import { sidesOver, type Sites } from './sites.ts';
 
 /** How often the floor fails its rules among floors that fit the readings. */
 export interface FailureChance {

@@ -1,5 +1,6 @@
 export * from './breaks.ts';
 export * from './contours.ts';
+export * from './covariance.ts';
 export * from './evidence.ts';
 export * from './extremes.ts';
 export * from './facts.ts';
@@ -16,6 +17,7 @@ export * from './lines.ts';
 export * from './placements.ts';
 export * from './plane.ts';
 export * from './scanned.ts';
+export * from './sites.ts';
 export * from './stations.ts';
 export * from './straightedge.ts';
 export * from './walks.ts';
