@@ -34,7 +34,7 @@ const CORE_PARTS = {
     'flat',
     'levelling',
   ],
-  formats: ['units', 'room', 'coverings', 'air', 'damp', 'soundness', 'flat', 'levelling', 'verdict'],
+  formats: ['units', 'room', 'coverings', 'air', 'damp', 'soundness', 'scan', 'flat', 'levelling', 'verdict'],
 };
 
 const coreRules = Object.entries(CORE_PARTS).map(([part, allowed]) => ({

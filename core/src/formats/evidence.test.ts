@@ -40,3 +40,29 @@ test('the evidence is in order of time, says what does not count and why, and ho
   // A spreadsheet must not run a note as a formula.
   expect(csv[4]).toContain("'=1+1");
 });
+
+test('a scan is one line: its file, what it holds, and how loud it is', () => {
+  const scan = {
+    id: 's',
+    fileName: '=landing.ply',
+    points: 9000,
+    takenAt: daysAgo(1),
+    noiseMm: 0.4,
+    xMm: 2100,
+    yMm: 1300,
+    note: '',
+  };
+  const damp = dampOf({});
+  const lines = evidenceOf({
+    damp,
+    results: [],
+    sound: { marks: [], checks: [] },
+    scans: [scan as never],
+    photos: [],
+    versions: new Map(),
+  });
+  expect(lines).toMatchObject([
+    { kind: 'scan', value: '9000 points on the floor', conditions: 'noise of a cell 0.40 mm', xMm: 2100 },
+  ]);
+  expect(evidenceCsv(lines)).toContain('Scan laid on the room: =landing.ply');
+});

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { METHOD_SPECS, type DampContext, type DampResult } from '../damp/index.ts';
+import type { Scan } from '../scan/index.ts';
 import { edgeLengthMm, worstUnder, type EdgeWalk, type LevellingWork } from '../flat/index.ts';
 import { MARK_WORDS, type SoundFacts } from '../soundness/index.ts';
 import { formatReach } from '../units/index.ts';
@@ -32,6 +33,7 @@ export interface EvidenceFacts {
   sound: SoundFacts;
   works?: readonly LevellingWork[];
   edgeWalks?: readonly EdgeWalk[];
+  scans?: readonly Scan[];
   photos: readonly {
     id: string;
     about: string;
@@ -52,6 +54,7 @@ export function evidenceOf({
   sound,
   works = [],
   edgeWalks = [],
+  scans = [],
   photos,
   versions,
 }: EvidenceFacts): EvidenceLine[] {
@@ -153,6 +156,19 @@ export function evidenceOf({
         note: walk.note,
       });
     }),
+    ...scans.map((scan) =>
+      line({
+        kind: 'scan',
+        id: scan.id,
+        at: scan.takenAt,
+        what: `Scan laid on the room: ${scan.fileName}`,
+        value: `${scan.points} points on the floor`,
+        xMm: scan.xMm,
+        yMm: scan.yMm,
+        conditions: `noise of a cell ${scan.noiseMm.toFixed(2)} mm`,
+        note: scan.note,
+      }),
+    ),
     ...works.map((w) =>
       line({
         kind: 'levelling',

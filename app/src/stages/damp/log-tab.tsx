@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
 import type { EdgeWalk, LevellingWork } from '@maquette/core/flat';
+import type { Scan } from '@maquette/core/scan';
 import { evidenceCsv, evidenceOf, type EvidenceLine } from '@maquette/core/formats';
 import { factPath, type FactKind } from '@maquette/contract';
 import { api } from '../../data/api.ts';
@@ -21,6 +22,7 @@ const KIND_OF: Record<string, FactKind> = {
   photo: 'photos',
   levelling: 'works',
   edge: 'edgeWalks',
+  scan: 'scans',
 };
 
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
@@ -38,6 +40,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
         shown.photos,
         shown.works,
         shown.edgeWalks,
+        shown.scans,
       ]
         .flat()
         .map((f) => [f.id, f.version] as const),
@@ -48,6 +51,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
       sound: shown.sound,
       works: shown.works as unknown as LevellingWork[],
       edgeWalks: shown.edgeWalks as unknown as EdgeWalk[],
+      scans: shown.scans as unknown as Scan[],
       photos: shown.photos,
       versions,
     });
