@@ -72,6 +72,17 @@ test('a scan comes in as it is, is laid on the room, and is held by staffs befor
   await page.getByRole('button', { name: 'Verdict', exact: true }).click();
   await expect(page.getByTestId('verdict')).toHaveText('Work');
 
+  // Laid again it keeps its heights and moves.
+  await page.getByRole('button', { name: 'Scan', exact: true }).click();
+  await page.getByRole('button', { name: 'Lay it again' }).click();
+  await page.getByRole('button', { name: /^→/ }).click();
+  await page.getByRole('button', { name: 'It lies right' }).click();
+  await expect(held).toBeVisible();
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  const [moved] = (await roomFacts(running.url, room)).scans;
+  expect(moved!.xMm - scan!.xMm).toBeCloseTo(20, 1);
+  expect(moved!.heightsTenthMm).toEqual(scan!.heightsTenthMm);
+
   // Taken out, it is gone from the judgement; undo brings it back.
   await page.getByRole('button', { name: 'Scan', exact: true }).click();
   await page.getByRole('button', { name: 'Take out' }).click();

@@ -18,6 +18,7 @@ const scanning = (part: Partial<Scanning> = {}): Scanning => ({
   place: null,
   choose: jest.fn(),
   readUp: jest.fn(),
+  again: jest.fn(),
   stop: jest.fn(),
   leave: jest.fn(),
   nudge: jest.fn(),

@@ -40,7 +40,16 @@ export function ScanBench({ shown, room, picture, scanning, onRead }: Props) {
           </Words>
         </>
       ) : (
-        picture.scans.map((scan) => <HeldScan key={scan.id} shown={shown} room={room} scan={scan} onRead={onRead} />)
+        picture.scans.map((scan) => (
+          <HeldScan
+            key={scan.id}
+            shown={shown}
+            room={room}
+            scan={scan}
+            onRead={onRead}
+            onAgain={() => scanning.again(scan.id)}
+          />
+        ))
       )}
       <Button
         kind={picture.scans.length === 0 ? 'main' : 'plain'}
@@ -100,7 +109,7 @@ const NUDGES = [
 ] as const;
 
 function Laying({ scanning, room }: { scanning: Scanning; room: RoomFacts }) {
-  const { answer, place } = scanning;
+  const { answer, place, readUp } = scanning;
   if (!answer || !place) return null;
   const { floor, pointsInFile, badLines, up, wasMm } = answer;
   const millions = (n: number) => (n >= 1e6 ? `${(n / 1e6).toFixed(1)} million` : n.toLocaleString('en'));
@@ -136,17 +145,19 @@ function Laying({ scanning, room }: { scanning: Scanning; room: RoomFacts }) {
       <Words size="small" figure>
         {`${millions(pointsInFile)} points, ${millions(floor.points)} of them floor; a cell’s noise ${formatGap(floor.noiseMm, room.units)} ${unitLabel(room.units)}.${wasMm ? ' The file counts in millimetres.' : ''}${badLines > 0 ? ` ${badLines} lines could not be read.` : ''}`}
       </Words>
-      <Choice
-        label="Up in the file"
-        inline
-        value={up}
-        options={[
-          { value: 'z', label: 'Z' },
-          { value: 'y', label: 'Y' },
-        ]}
-        onChange={scanning.readUp}
-      />
-      <Button label="Leave the file" onPress={scanning.leave} />
+      {readUp ? (
+        <Choice
+          label="Up in the file"
+          inline
+          value={up}
+          options={[
+            { value: 'z', label: 'Z' },
+            { value: 'y', label: 'Y' },
+          ]}
+          onChange={readUp}
+        />
+      ) : null}
+      <Button label={readUp ? 'Leave the file' : 'Leave it as it was'} onPress={scanning.leave} />
     </View>
   );
 }
@@ -157,11 +168,13 @@ function HeldScan({
   room,
   scan,
   onRead,
+  onAgain,
 }: {
   shown: ShownRoom;
   room: RoomFacts;
   scan: ScanState;
   onRead: () => void;
+  onAgain: () => void;
 }) {
   const palette = usePalette();
   const { units } = room;
@@ -189,6 +202,7 @@ function HeldScan({
       <Words>{`Noise floor: ${mm(scan.noiseFloorMm)} under an edge on a floor that is perfectly flat.`}</Words>
       <View style={styles.line}>
         <Words size="small" quiet style={styles.grow}>{`${scan.fileName}, ${scan.takenAt.slice(0, 10)}`}</Words>
+        {stored ? <Button kind="quiet" label="Lay it again" onPress={onAgain} style={styles.small} /> : null}
         {stored ? (
           <Button
             kind="quiet"

@@ -1,14 +1,16 @@
 import { useState } from 'react';
 import { planOf, type RoomFacts } from '@maquette/core/room';
-import { snapScan, turned, type ScanPlace, type UpAxis } from '@maquette/core/scan';
+import { snapScan, turned, type Scan, type ScanPlace, type UpAxis } from '@maquette/core/scan';
 import type { RoomPicture } from '@maquette/core';
 import { newId, nowUtc } from '../../data/ids.ts';
+import { bodyOf } from '../../data/merge.ts';
 import { pickFiles } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import type { Grip } from '../../sheet/use-gestures.ts';
 import { toMmPoint, type SheetView } from '../../sheet/view.ts';
 import { useDesk } from '../../worker/use-judged.ts';
+import { drawnOf } from '../../worker/drawn-scan.ts';
 import type { ScanAnswer } from '../../worker/messages.ts';
 
 /** What is being done with a scan: nothing, its file is read, or it is laid on the room. */
@@ -20,8 +22,10 @@ export interface Scanning {
   answer: ScanAnswer | null;
   place: ScanPlace | null;
   choose: () => void;
-  /** Reads the same file with another axis up. */
-  readUp: (up: UpAxis) => void;
+  /** Reads the same file with another axis up; null for a scan that is laid again from what is stored. */
+  readUp: ((up: UpAxis) => void) | null;
+  /** Lays a scan that is held already another way. */
+  again: (scanId: string) => void;
   stop: () => void;
   leave: () => void;
   nudge: (dxMm: number, dyMm: number) => void;
@@ -42,6 +46,7 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
   const [failed, setFailed] = useState<string | null>(null);
   const [answer, setAnswer] = useState<ScanAnswer | null>(null);
   const [place, setPlace] = useState<ScanPlace | null>(null);
+  const [held, setHeld] = useState<Scan | null>(null);
 
   const read = (chosen: File, up: UpAxis | null) => {
     setFile(chosen);
@@ -68,6 +73,7 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
   const leave = () => {
     desk.stop();
     setFile(null);
+    setHeld(null);
     setProgress(null);
     setFailed(null);
     setAnswer(null);
@@ -84,8 +90,22 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
       void pickFiles(ACCEPTED, false).then(([chosen]) => {
         if (chosen) read(chosen, null);
       }),
-    readUp: (up) => {
-      if (file) read(file, up);
+    readUp: file ? (up) => read(file, up) : null,
+    again: (scanId) => {
+      const stored = shown.scans.find(({ id }) => id === scanId) as unknown as Scan | undefined;
+      if (!stored) return;
+      const floor = { ...stored, coveredCells: 0, wallsMm: new Float64Array() };
+      setHeld(stored);
+      setAnswer({
+        floor,
+        pointsInFile: stored.points,
+        badLines: 0,
+        up: 'z',
+        wasMm: false,
+        place: stored,
+        drawn: drawnOf(floor),
+      });
+      setPlace({ turnDeg: stored.turnDeg, xMm: stored.xMm, yMm: stored.yMm });
     },
     stop: () => {
       leave();
@@ -96,34 +116,19 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
     turn: (deg) => change((p) => ({ ...p, turnDeg: turned(p.turnDeg + deg) })),
     snap: () => change((p) => (answer ? snapScan(planOf(room), answer.floor, p) : p)),
     take: () => {
-      if (!answer || !place || !file) return;
-      const { cellMm, nx, ny, x0Mm, y0Mm, heightsTenthMm, noiseMm, points } = answer.floor;
-      const round = (value: number, step: number) => Math.round(value / step) * step;
-      void write('Scan laid on the room', [
+      const body = place && (held ? bodyOf(held) : file && answer ? scanBody(answer, file) : null);
+      if (!place || !body) return;
+      void write(held ? 'Scan laid again' : 'Scan laid on the room', [
         {
           kind: 'scans',
-          id: newId(),
+          id: held?.id ?? newId(),
           roomId: shown.room!.id,
           body: {
-            fileName: file.name.slice(-200),
-            points,
-            // A scan older than the last levelling says nothing of what lies there now, whenever it is brought in.
-            takenAt:
-              file.lastModified > 0 && file.lastModified < Date.parse(nowUtc())
-                ? new Date(file.lastModified).toISOString()
-                : nowUtc(),
-            cellMm,
-            nx,
-            ny,
-            x0Mm: round(x0Mm, 0.1),
-            y0Mm: round(y0Mm, 0.1),
-            heightsTenthMm,
-            noiseMm: round(noiseMm, 0.001),
-            turnDeg: round(place.turnDeg, 0.01),
-            xMm: round(place.xMm, 0.1),
-            yMm: round(place.yMm, 0.1),
-            note: '',
-          },
+            ...body,
+            turnDeg: to(place.turnDeg, 0.01),
+            xMm: to(place.xMm, 0.1),
+            yMm: to(place.yMm, 0.1),
+          } as never,
         },
       ]).then((written) => {
         if (written.ok) leave();
@@ -140,5 +145,28 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
           };
         }
       : null,
+  };
+}
+
+const to = (value: number, step: number) => Math.round(value / step) * step;
+
+/** What is kept of a scan, but for its place. */
+function scanBody({ floor }: ScanAnswer, file: File) {
+  const { cellMm, nx, ny, x0Mm, y0Mm, heightsTenthMm, noiseMm, points } = floor;
+  const now = nowUtc();
+  return {
+    fileName: file.name.slice(-200),
+    points,
+    // A scan older than the last levelling says nothing of what lies there now, whenever it is brought in.
+    takenAt:
+      file.lastModified > 0 && file.lastModified < Date.parse(now) ? new Date(file.lastModified).toISOString() : now,
+    cellMm,
+    nx,
+    ny,
+    x0Mm: to(x0Mm, 0.1),
+    y0Mm: to(y0Mm, 0.1),
+    heightsTenthMm,
+    noiseMm: to(noiseMm, 0.001),
+    note: '',
   };
 }
