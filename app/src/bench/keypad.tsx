@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../theme/theme.tsx';
@@ -112,7 +112,8 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
     return onTake(mm);
   };
 
-  useEffect(() => {
+  // Before the screen is painted: the next digit must meet the number that is seen.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
       if (

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePalette } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
@@ -28,7 +28,8 @@ const LIST = [
 /** Keyboard of a room at a table. */
 export function Keys({ onStage, onStep, onUndo, onRedo, onHelp, help, digitsTyped }: Props) {
   const palette = usePalette();
-  useEffect(() => {
+  // Before the screen is painted: a key pressed on what is seen must meet what is seen, also while the device is busy.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
       if (target && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) return;
