@@ -5,8 +5,10 @@ import { formatGap, type UnitSystem } from '@maquette/core/units';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { toPx, type SheetView } from './view.ts';
 
-/** Nearer to the plan than this it came out as meant, mm: what a staff reads twice differs by as much. */
-const AS_MEANT_MM = 0.7;
+/** Nearer to the plan than this it came out as meant, mm: a trowel and a staff together do no better. */
+const AS_MEANT_MM = 1;
+/** Shown as nothing, mm: it rounds to no tenth. */
+const NOTHING_MM = 0.05;
 
 /** What came of the last levelling: at each station it moved how far it came out from what was meant; a ring where nobody has read again. */
 export const AchievedLayer = memo(function AchievedLayer({
@@ -43,7 +45,9 @@ export const AchievedLayer = memo(function AchievedLayer({
           <G key={s.stationKey}>
             <Circle cx={cx} cy={cy} r={5} fill={ink} />
             <SvgText x={cx} y={cy - 9} textAnchor="middle" fontFamily={FACE.figureBold} fontSize={14} fill={ink}>
-              {`${s.offMm < 0 ? '−' : '+'}${formatGap(Math.abs(s.offMm), units)}`}
+              {Math.abs(s.offMm) < NOTHING_MM
+                ? '0'
+                : `${s.offMm < 0 ? '−' : '+'}${formatGap(Math.abs(s.offMm), units)}`}
             </SvgText>
           </G>
         );
