@@ -70,7 +70,7 @@ const LINES_APART_MM = 1200;
 const OFF_WALLS_MM = 600;
 const FEWEST_DIFFERENCES = 8;
 
-/** F = 4.57 / (3 s + |mean|) of second differences of elevation in inches (flatness definitions, domain section 5). Null where it has no meaning. */
+/** F = 4.57 / (3 s + |mean|) of second differences of elevation over two feet, in inches; null where it has no meaning. */
 export function flatnessNumber(differencesIn: readonly number[]): number | null {
   const n = differencesIn.length;
   if (n < 2) return null;
