@@ -5,6 +5,7 @@ import {
   smallestSeen,
   acrossJoists,
   FAILURE_SHARE_MOST,
+  SCAN_ALONE_SHARE,
   ringsAbove,
   joistsOf,
   planeAt,
@@ -13,7 +14,6 @@ import {
   type BreakLine,
   type ScanState,
   type FailureChance,
-  type FlatState,
   type LevellingWork,
   type LevelMap,
   type Placement,
@@ -157,20 +157,8 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
   };
 }
 
-/** With so much of the floor under a scan, what it can see is what counts. */
-const SCAN_ALONE_SHARE = 0.95;
 /** The least width a scan smoothed over its cells shows, mm: twice the smoothing. */
 const SCAN_SEES_MM = 150;
-
-function seenShare({ grid, scanned }: FlatState): number {
-  let [floor, seen] = [0, 0];
-  for (let cell = 0; cell < grid.inside.length; cell++) {
-    if (!grid.inside[cell]) continue;
-    floor++;
-    seen += scanned!.seen[cell]!;
-  }
-  return floor === 0 ? 0 : seen / floor;
-}
 
 /** The picture of an assessed room. */
 export function pictureOf(
@@ -227,10 +215,10 @@ export function pictureOf(
     blindAt: flat.evidence.blindAt,
     tiltMmPerM: Math.hypot(flat.plane.slopeX, flat.plane.slopeY) * 1000,
     failure: chance ? shownFailure(chance, room, plan) : null,
-    smallestMm: flat.scanned && seenShare(flat) >= SCAN_ALONE_SHARE ? SCAN_SEES_MM : smallestSeen(flat.surface.sites),
+    smallestMm: (flat.scanned?.seenShare ?? 0) >= SCAN_ALONE_SHARE ? SCAN_SEES_MM : smallestSeen(flat.surface.sites),
     level: shownLevel(assessment, room),
     witnesses: {
-      scanShare: flat.scanned ? seenShare(flat) : 0,
+      scanShare: flat.scanned?.seenShare ?? 0,
       edges: flat.walks.filter(({ tool }) => tool === 'straightedge').length,
       rods: flat.heights.heights.length,
       planks: flat.walks.filter(({ tool }) => tool === 'plank').length,

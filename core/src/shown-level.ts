@@ -19,7 +19,7 @@ export interface ShownLevel extends Levelness {
   highestPlace: string;
   lowestPlace: string;
   /** Openings, trays and appliance bays with the lean and the range of the floor along or under them. */
-  parts: { name: string; fallMmPerM: number; rangeMm: number }[];
+  parts: { name: string; reachMm: number; fallMmPerM: number; rangeMm: number }[];
   flatnessNumber: FlatnessNumber | null;
 }
 
@@ -58,7 +58,7 @@ export function shownLevel({ flat, plan }: RoomAssessment, room: RoomFacts): Sho
     lowestPlace: placeWords(room, plan, levelness.lowestAt),
     parts: named.flatMap(({ name, part }) => {
       const lean = leanOver(judged, surfaceMm, part);
-      return lean ? [{ name, ...lean }] : [];
+      return lean ? [{ name, reachMm: PART_REACH_MM, ...lean }] : [];
     }),
     flatnessNumber: isTimber(room.baseKind) ? null : floorFlatness(judged, surfaceMm),
   };

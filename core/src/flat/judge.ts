@@ -110,7 +110,7 @@ export function judgeFlat(
   const evidence = evidenceOf(grid, read, spacingMm, scanned?.seen ?? null);
   const judged = restrict(grid, evidence.judged);
   const seen = rules.filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM);
-  const tilts = heights.heights.length >= READINGS_FOR_TILT || scanned !== null;
+  const plane = planeOver(judged, surfaceMm, heights.heights.length >= READINGS_FOR_TILT || scanned !== null);
   return {
     heights,
     walks,
@@ -122,8 +122,8 @@ export function judgeFlat(
     surfaceMm,
     covariance: surface.covariance,
     surface,
-    plane: planeOver(judged, surfaceMm, tilts),
-    levelness: levelnessOf(judged, surfaceMm, tilts),
+    plane,
+    levelness: levelnessOf(judged, surfaceMm, plane),
     evidence,
     rules: seen
       .map((rule) => judgeRule(judged, surfaceMm, rule, options.contactsOnly ?? false))

@@ -6,6 +6,7 @@ import {
   acrossJoists,
   leanOver,
   levelnessOf,
+  planeOver,
 } from './index.ts';
 import { heightsFrom, rectanglePlan } from './invented.ts';
 
@@ -13,11 +14,8 @@ const plan = rectanglePlan(6000, 4000);
 const grid = gridOver(plan);
 
 test('a plane of 3 mm a metre falls by that, and the way it falls', () => {
-  const level = levelnessOf(
-    grid,
-    heightsFrom(grid, (x) => 3 * x),
-    true,
-  )!;
+  const slope = heightsFrom(grid, (x) => 3 * x);
+  const level = levelnessOf(grid, slope, planeOver(grid, slope))!;
   expect(level.fallMmPerM).toBeCloseTo(3, 6);
   expect(Math.abs(level.fallsToDeg)).toBeCloseTo(180, 6);
   expect(level.highestMm - level.lowestMm).toBeCloseTo(3 * 5.95, 6);

@@ -1,5 +1,5 @@
 import { restrict, type Grid } from './grid.ts';
-import { planeOver } from './plane.ts';
+import { planeOver, type Plane } from './plane.ts';
 
 /** How level a floor is, which flatness leaves out: the lean of its plane, and its highest against its lowest place. */
 export interface Levelness {
@@ -12,8 +12,8 @@ export interface Levelness {
   lowestAt: [number, number];
 }
 
-/** Lean and range of the judged floor; heights in mm over the datum. Null where nothing is judged. */
-export function levelnessOf(grid: Grid, heights: Float64Array, withSlope: boolean): Levelness | null {
+/** Range of the judged floor, and the lean of the plane through it; heights in mm over the datum. Null where nothing is judged. */
+export function levelnessOf(grid: Grid, heights: Float64Array, { slopeX, slopeY }: Plane): Levelness | null {
   let [high, low] = [-1, -1];
   for (let cell = 0; cell < heights.length; cell++) {
     if (!grid.inside[cell]) continue;
@@ -21,7 +21,6 @@ export function levelnessOf(grid: Grid, heights: Float64Array, withSlope: boolea
     if (low < 0 || heights[cell]! < heights[low]!) low = cell;
   }
   if (high < 0) return null;
-  const { slopeX, slopeY } = planeOver(grid, heights, withSlope);
   const at = (cell: number): [number, number] => [
     grid.x0Mm + (cell % grid.nx) * grid.cellMm,
     grid.y0Mm + Math.floor(cell / grid.nx) * grid.cellMm,

@@ -22,8 +22,13 @@ export interface Scanned {
   baseMm: Float64Array;
   /** 1 where a scan saw the floor. */
   seen: Uint8Array;
+  /** Share of the floor that they saw together, 0 to 1. */
+  seenShare: number;
   states: ScanState[];
 }
+
+/** With so much of the floor under a scan, what it can see is what counts. */
+export const SCAN_ALONE_SHARE = 0.95;
 
 /**
  * The worst gap over a flat floor as a multiple of a cell's noise after smoothing, under usual edges and 16 directions (a test
@@ -72,8 +77,9 @@ export function scannedOver(grid: Grid, scans: readonly Scan[], staffs: readonly
       noiseFloorMm: NOISE_TO_GAP * SMOOTHED_NOISE_SHARE * scan.noiseMm,
     };
   });
-  if (!seen.includes(1)) return null;
-  return { baseMm: carriedOn(grid, heightMm, seen), seen, states };
+  const seenCells = seen.reduce((sum, on) => sum + on, 0);
+  if (seenCells === 0) return null;
+  return { baseMm: carriedOn(grid, heightMm, seen), seen, seenShare: seenCells / floor, states };
 }
 
 /** What was seen, and beyond it the plane through it with the nearest cell's unevenness fading out. */

@@ -228,7 +228,7 @@ function turnAt(planksMm: Float64Array, i: number): number {
 }
 
 /** What shows through a glued covering: places over this under a short edge, mm. */
-const TELEGRAPH = { edgeMm: 200, gapMm: 0.5 } as const;
+export const TELEGRAPH = { edgeMm: 200, gapMm: 0.5 } as const;
 
 /** Ridges and hollows that a glued covering would show: over half a millimetre under 200 mm, worst first. Lips come on top. */
 export function telegraphing(grid: Grid, heights: Float64Array): Placement[] {

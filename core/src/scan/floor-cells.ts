@@ -18,8 +18,6 @@ export interface ScanFloor {
 /** What one pass over a scan finds. */
 export interface FoundFloor extends ScanFloor {
   points: number;
-  /** Cells passed over because most of what was seen there stands above the floor. */
-  coveredCells: number;
   /** Middles of cells in which something upright and tall was seen, x and y in turn, mm: walls, for the placing only. */
   wallsMm: Float64Array;
 }
@@ -85,16 +83,13 @@ export function floorCells(cloud: Cloud, plane: FloorPlane, share: Share = () =>
   const middle = [(minA + maxA) / 2, (minB + maxB) / 2] as const;
   const heights: (number | null)[] = new Array<number | null>(nx * ny).fill(null);
   const walls: number[] = [];
-  let [points, covered] = [0, 0];
+  let points = 0;
   for (let cell = 0; cell < heights.length; cell++) {
     const a0 = minA + ((cell % nx) + 0.5) * cellM;
     const b0 = minB + (Math.floor(cell / nx) + 0.5) * cellM;
     if (above[cell]! >= UPRIGHT_POINTS && highest[cell]! - lowest[cell]! > UPRIGHT_MM) walls.push(a0 * 1000, b0 * 1000);
     if (near[cell]! < FEWEST_POINTS) continue;
-    if (above[cell]! > near[cell]!) {
-      covered++;
-      continue;
-    }
+    if (above[cell]! > near[cell]!) continue;
     points += near[cell]!;
     const tiltMm = (slopeA * (a0 - middle[0]) + slopeB * (b0 - middle[1])) * 1000;
     heights[cell] = Math.round((medianOf(counts, cell * BINS, near[cell]!) + tiltMm) * 10);
@@ -109,7 +104,6 @@ export function floorCells(cloud: Cloud, plane: FloorPlane, share: Share = () =>
     heightsTenthMm: heights,
     noiseMm: noiseOf(heights, nx, ny),
     points,
-    coveredCells: covered,
     wallsMm: Float64Array.from(walls),
   };
 }

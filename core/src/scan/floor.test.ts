@@ -1,17 +1,7 @@
 import { seeded } from '../units/index.ts';
 import { rectanglePlan } from '../flat/invented.ts';
 import { cloudFrom, inventedPoints, plyBytes, type InventedScan } from './invented-scan.ts';
-import {
-  findPlane,
-  floorCells,
-  proposePlace,
-  readScan,
-  scanHeights,
-  snapScan,
-  toPlan,
-  toScan,
-  type Scan,
-} from './index.ts';
+import { findPlane, floorCells, proposePlace, readScan, scanHeights, snapScan, toPlan, toScan } from './index.ts';
 
 const hump = (x: number, y: number) => 6 * Math.exp(-((x - 1.2) ** 2 + (y - 2) ** 2) / 0.18);
 const ROOM: InventedScan = {
@@ -35,7 +25,7 @@ const truePlace = (() => {
   const [ox, oy] = at(ROOM.shiftM[0] * 1000, ROOM.shiftM[1] * 1000);
   return { turnDeg: -ROOM.turnDeg, xMm: -ox, yMm: -oy };
 })();
-const laid = { ...found, ...truePlace } as unknown as Scan;
+const laid = { ...found, ...truePlace };
 
 test('the floor is the lowest large plane, not the table top', () => {
   expect(plane.levelM + plane.slopeA * 3.1 + plane.slopeB * -1.7).toBeCloseTo(-1.25, 2);

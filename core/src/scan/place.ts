@@ -1,6 +1,6 @@
 import { boundsMm, contains, distanceToWallsMm, type Plan, type PointMm } from '../room/index.ts';
 import { anchorOf } from './anchor.ts';
-import { toPlan, type Scan, type ScanPlace } from './facts.ts';
+import { toPlan, type ScanPlace } from './facts.ts';
 import type { FoundFloor, ScanFloor } from './floor-cells.ts';
 import { scanHeights } from './sample.ts';
 
@@ -151,7 +151,7 @@ export function proposePlace(plan: Plan, found: FoundFloor, known: readonly Know
   const best = Math.max(...tried.map(({ fit }) => fit));
   const alike = tried.filter(({ fit }) => fit >= best - (1 - AS_GOOD) * Math.abs(best));
   const left = (place: ScanPlace) => {
-    const at = scanHeights({ ...found, ...place } as unknown as Scan);
+    const at = scanHeights({ ...found, ...place });
     const pairs = known.flatMap(({ xMm, yMm, heightMm }) => {
       const scanMm = at(xMm, yMm);
       return scanMm === null ? [] : [{ xMm, yMm, scanMm, rodMm: heightMm }];

@@ -1,4 +1,5 @@
-import { toScan, type Scan } from './facts.ts';
+import { toScan, type ScanPlace } from './facts.ts';
+import type { ScanFloor } from './floor-cells.ts';
 
 /** Heights of a scan at places of the plan, mm over its own level; null where it saw no floor. */
 export type ScanHeight = (xMm: number, yMm: number) => number | null;
@@ -12,7 +13,11 @@ const SMOOTH = [1, 2, 1] as const;
 export const SMOOTHED_NOISE_SHARE = 0.375;
 
 /** Heights smoothed over about 7 cm, NaN where no floor was seen: one cell's noise would pass for roughness. */
-export function smoothed({ heightsTenthMm: raw, nx, ny }: Pick<Scan, 'heightsTenthMm' | 'nx' | 'ny'>): Float64Array {
+export function smoothed({
+  heightsTenthMm: raw,
+  nx,
+  ny,
+}: Pick<ScanFloor, 'heightsTenthMm' | 'nx' | 'ny'>): Float64Array {
   const out = new Float64Array(raw.length).fill(NaN);
   for (let iy = 0; iy < ny; iy++)
     for (let ix = 0; ix < nx; ix++) {
@@ -33,7 +38,7 @@ export function smoothed({ heightsTenthMm: raw, nx, ny }: Pick<Scan, 'heightsTen
 }
 
 /** A scan ready to be asked at places of the plan: smoothed, bilinear between cells. */
-export function scanHeights(scan: Scan): ScanHeight {
+export function scanHeights(scan: ScanFloor & ScanPlace): ScanHeight {
   const { nx, ny, cellMm, x0Mm, y0Mm } = scan;
   const heights = smoothed(scan);
   const own = toScan(scan, scan);

@@ -132,6 +132,11 @@ test('a short rule is judged by lips or by places walked with an edge of its own
   expect(criterion(flat, 'lips', { sound }, short)!.verdict).toBe('measure');
   const walked = { ...flat, edgeWalks: [0, 1, 2, 3, 4].map((i) => walk(i, 0.3)) };
   expect(criterion(walked, 'lips', { sound }, short)!.verdict).toBe('lay');
+  // One place over it, or a floor levelled since, and they no longer pass it.
+  const oneOver = { ...walked, edgeWalks: [...walked.edgeWalks.slice(1), walk(0, 1.6)] };
+  expect(criterion(oneOver, 'lips', { sound }, short)!.verdict).toBe('measure');
+  const levelled = { ...walked, works: [{ doneAt: '2026-05-04T18:00:00.000Z', predicted: [] }] as never };
+  expect(criterion(levelled, 'lips', { sound }, short)!.verdict).toBe('measure');
   expect(criterion({ ...walked, edgeWalks: [walk(0, 1.6)] }, 'flat-edge', { sound }, short)!.verdict).toBe('work');
 });
 

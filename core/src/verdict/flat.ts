@@ -7,6 +7,7 @@ import {
   joistsOf,
   worstUnder,
   FAILURE_SHARE_MOST,
+  SCAN_ALONE_SHARE,
   type EdgeWalk,
   type FailureChance,
   type FlatFacts,
@@ -117,7 +118,7 @@ export function flatCriteria(
   state: FlatState | null,
   sound: SoundFacts = NO_SOUND_FACTS,
   chance: FailureChance | null = null,
-  { works = [], edgeWalks = [] }: Pick<FlatFacts, 'works' | 'edgeWalks'> = {},
+  { works = [] }: Pick<FlatFacts, 'works'> = {},
 ): Criterion[] {
   const criteria: Criterion[] = [];
   if (!state) {
@@ -135,7 +136,7 @@ export function flatCriteria(
   if (levelled) criteria.push(levelled);
   const joists = joistCriterion(room, plan, state);
   if (joists) criteria.push(joists);
-  const lips = lipCriterion(room, plan, card, sound, edgeWalks);
+  const lips = lipCriterion(room, plan, card, sound, state?.walks ?? []);
   if (lips) criteria.push(lips);
   return criteria;
 }
@@ -182,7 +183,8 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
 /** Boards and panels crown over joists: readings have to stand on them and between. Null where joists are unknown or enough is read. */
 function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): Criterion | null {
   const joists = joistsOf(room);
-  if (!joists || !state || state.scanned) return null;
+  // A scan of the whole floor sees both by itself.
+  if (!joists || !state || (state.scanned?.seenShare ?? 0) >= SCAN_ALONE_SHARE) return null;
   const { on, between, across, enough } = joistEvidence(joists, plan, state.heights.heights, state.walks);
   if (enough) return null;
   return {
@@ -218,7 +220,8 @@ function lipCriterion(
   plan: Plan,
   card: CoveringCard,
   sound: SoundFacts,
-  edgeWalks: readonly EdgeWalk[],
+  /** Placements that count: none from before the floor was levelled. */
+  walks: readonly EdgeWalk[],
 ): Criterion | null {
   const shortRules = card.rules.filter((rule) => rule.edgeMm < 500);
   if (card.stepMm === null && shortRules.length === 0) return null;
@@ -230,8 +233,9 @@ function lipCriterion(
   if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
     return { ...base, verdict: 'lay', margin: `No lip over ${mm(allowed)} felt.`, next: 'Feel again after levelling.' };
   // A short rule may be walked with an edge of its own length instead: places over it are told by themselves.
-  const walked = edgeWalks.filter((walk) => shortRules.some((rule) => ownLength(walk, rule.edgeMm)));
-  if (!worst && card.stepMm === null && walked.length >= SHORT_WALKS_ENOUGH)
+  const walked = walks.filter((walk) => shortRules.some((rule) => ownLength(walk, rule.edgeMm)));
+  const keeps = walked.every((walk) => worstUnder(walk).gapMm <= allowed);
+  if (!worst && card.stepMm === null && keeps && walked.length >= SHORT_WALKS_ENOUGH)
     return {
       ...base,
       verdict: 'lay',

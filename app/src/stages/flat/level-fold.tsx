@@ -32,7 +32,7 @@ export function LevelFold({ room, level }: { room: RoomFacts; level: NonNullable
       </Words>
       {level.parts.map((part) => (
         <Words key={part.name} figure>
-          {`${part.name[0]!.toUpperCase()}${part.name.slice(1)}: leans ${perLength(part.fallMmPerM)}, ${mm(part.rangeMm)} from high to low within ${formatSpan(300, units)} ${unitLabel(units)}`}
+          {`${part.name[0]!.toUpperCase()}${part.name.slice(1)}: leans ${perLength(part.fallMmPerM)}, ${mm(part.rangeMm)} from high to low within ${formatSpan(part.reachMm, units)} ${unitLabel(units)}`}
         </Words>
       ))}
       {level.parts.length > 0 ? (

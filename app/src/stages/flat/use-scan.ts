@@ -94,7 +94,7 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
     again: (scanId) => {
       const stored = shown.scans.find(({ id }) => id === scanId) as unknown as Scan | undefined;
       if (!stored) return;
-      const floor = { ...stored, coveredCells: 0, wallsMm: new Float64Array() };
+      const floor = { ...stored, wallsMm: new Float64Array() };
       setHeld(stored);
       setAnswer({
         floor,

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { TELEGRAPH } from '@maquette/core/planks';
 import { isTimber, planOf, type RoomFacts } from '@maquette/core/room';
 import { lipsOf } from '@maquette/core/soundness';
 import { formatGap, formatReach, roundTo, unitLabel } from '@maquette/core/units';
@@ -93,7 +94,7 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
           <Words bold>
             {showing.length + lips.length === 0
               ? 'Nothing the map can see shows through'
-              : `Shows through: ${showing.length} places over ${mm(0.5)} under ${formatReach(200, units)}, ${lips.length} lips`}
+              : `Shows through: ${showing.length} places over ${mm(TELEGRAPH.gapMm)} under ${formatReach(TELEGRAPH.edgeMm, units)}, ${lips.length} lips`}
           </Words>
           {showing.slice(0, 6).map((place, i) => (
             <Words key={i} figure>{`${mm(place.valueMm)}, ${placeWords(room, plan, place.at)}`}</Words>
