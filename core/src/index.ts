@@ -11,6 +11,7 @@ import {
   type FlatFacts,
   type FlatMemo,
   type FlatState,
+  type FloorSurface,
   type Station,
 } from './flat/index.ts';
 import {
@@ -111,6 +112,8 @@ const wholeMinute = (atUtc: string) => new Date(Math.ceil(Date.parse(atUtc) / MI
 export interface AssessOptions {
   /** Work kept from an earlier call of the same room: saves time and changes nothing. */
   memo?: FlatMemo;
+  /** Told of the surface before anything is judged. */
+  surfaced?: (floor: FloorSurface) => void;
   /** Also how sure the flatness is, by drawing floors that fit the readings: takes longer than the rest together. */
   chance?: boolean;
 }
@@ -123,7 +126,7 @@ export function assessRoom(
   facts: AllRoomFacts,
   card: CoveringCard,
   atUtc: string,
-  { memo, chance: sure = false }: AssessOptions = {},
+  { memo, surfaced, chance: sure = false }: AssessOptions = {},
 ): RoomAssessment {
   const { room, flat } = facts;
   const plan = planOf(room);
@@ -134,6 +137,7 @@ export function assessRoom(
     contactsOnly: room.contactsOnly,
     breaks: breaksOf(room, facts.sound?.marks ?? []),
     ...(memo ? { memo } : {}),
+    ...(surfaced ? { surfaced } : {}),
   });
   const stations = state?.scanned ? stationsBesides(proposed, state.grid, state.scanned.seen, flat.readings) : proposed;
   const chance =
@@ -176,4 +180,12 @@ function surfaceGatesOf(context: StripContext, strip: StripPlan): RoomAssessment
 }
 export { layPlanks, levellingOf, planRoom, RISE_TOPIC } from './level-room.ts';
 export type { ShownLevel } from './shown-level.ts';
-export { pictureOf, type RoomPicture, type ShownExtreme, type ShownPlacement, type ShownRule } from './picture.ts';
+export {
+  pictureOf,
+  surfacePicture,
+  type RoomPicture,
+  type ShownExtreme,
+  type ShownPlacement,
+  type ShownRule,
+  type SurfacePicture,
+} from './picture.ts';

@@ -14,6 +14,7 @@ import {
   type BreakLine,
   type ScanState,
   type FailureChance,
+  type FloorSurface,
   type LevellingWork,
   type LevelMap,
   type Placement,
@@ -95,6 +96,22 @@ export interface RoomPicture {
   damp: DampState | null;
 }
 
+/** What is drawn of the surface before anything is judged. */
+export type SurfacePicture = Pick<RoomPicture, 'levels' | 'map'>;
+
+/** The level map and the levels at the stations. */
+export function surfacePicture(floor: FloorSurface): SurfacePicture {
+  return {
+    levels: floor.heights.heights.map((h) => ({
+      stationKey: h.stationKey,
+      heightMm: h.heightMm,
+      levelMm: h.heightMm - planeAt(floor.plane, h.xMm, h.yMm),
+      suspect: h.suspect,
+    })),
+    map: levelMap(floor),
+  };
+}
+
 /** Classes of evidence, the best first, with how much of each there is. */
 export interface Witnesses {
   scanShare: number;
@@ -160,11 +177,12 @@ function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResu
 /** The least width a scan smoothed over its cells shows, mm: twice the smoothing. */
 const SCAN_SEES_MM = 150;
 
-/** The picture of an assessed room. */
+/** The picture of an assessed room; `drawn` is what of it stands already. */
 export function pictureOf(
   assessment: RoomAssessment,
   room: RoomFacts,
   works: readonly LevellingWork[] = [],
+  drawn?: SurfacePicture | null,
 ): RoomPicture {
   const { verdict, criteria, plan, spacingMm, stations, flat, chance, strip, surfaceGates, laidOver, damp } =
     assessment;
@@ -200,16 +218,10 @@ export function pictureOf(
   if (!flat) return blank;
   return {
     ...blank,
-    levels: flat.heights.heights.map((h) => ({
-      stationKey: h.stationKey,
-      heightMm: h.heightMm,
-      levelMm: h.heightMm - planeAt(flat.plane, h.xMm, h.yMm),
-      suspect: h.suspect,
-    })),
+    ...(drawn ?? surfacePicture(flat)),
     setups: flat.heights.setups,
     untied: flat.heights.untied,
     rules: flat.rules.map((result) => shownRule(assessment, room, result)),
-    map: levelMap(flat),
     coveredShare: flat.evidence.coveredShare,
     blindMm: Number.isFinite(flat.evidence.blindMm) ? flat.evidence.blindMm : null,
     blindAt: flat.evidence.blindAt,

@@ -52,12 +52,18 @@ const reading = (writeId: string, baseVersion: number, rodMm: number, id = 'r1')
 const settle = async () => {
   for (let i = 0; i < 40; i++) await Promise.resolve();
 };
+/** Until the screen has been told of every answer. */
+const told = async () => {
+  await settle();
+  jest.advanceTimersByTime(250);
+  await settle();
+};
 
 test('a write is on the device first, then sent once, in order', async () => {
   const outbox = load();
   await outbox.startOutbox(() => undefined);
   await outbox.post([reading('w1', 0, 10), reading('w2', 1, 11)]);
-  await settle();
+  await told();
   expect(sent.map((s) => [s.path, s.body.writeId, s.body.baseVersion])).toEqual([
     ['/api/rooms/room/readings/r1', 'w1', 0],
     ['/api/rooms/room/readings/r1', 'w2', 1],
@@ -67,6 +73,26 @@ test('a write is on the device first, then sent once, in order', async () => {
   expect([...mockDisk.keys()]).toEqual(['w1', 'w2']);
   await outbox.forget(outbox.answeredWrites());
   expect(mockDisk.size).toBe(0);
+});
+
+test('the screen is told that the server has it once what was entered has had time to be drawn', async () => {
+  const outbox = load();
+  const stored: string[] = [];
+  await outbox.startOutbox((_, fact) => stored.push(fact.writeId));
+  await outbox.post([reading('w1', 0, 10)]);
+  await settle();
+  expect(sent.map((s) => s.body.writeId)).toEqual(['w1']);
+  expect(stored).toEqual([]);
+  // One more entered meanwhile goes out at once all the same, and is told together with the first.
+  jest.advanceTimersByTime(200);
+  await outbox.post([reading('w2', 1, 11)]);
+  await settle();
+  expect(sent.map((s) => s.body.writeId)).toEqual(['w1', 'w2']);
+  jest.advanceTimersByTime(200);
+  expect(stored).toEqual([]);
+  jest.advanceTimersByTime(50);
+  expect(stored).toEqual(['w1', 'w2']);
+  expect(outbox.outbox.get().waiting).toEqual([]);
 });
 
 test('without signal it waits, survives a reload and is sent when the server answers', async () => {
@@ -105,13 +131,13 @@ test('a conflict holds up its own fact only; keeping mine sends it on top of the
   const outbox = load();
   await outbox.startOutbox(() => undefined);
   await outbox.post([reading('w1', 1, 10), reading('w2', 2, 11), reading('w3', 0, 50, 'r2')]);
-  await settle();
+  await told();
   expect(outbox.outbox.get().waiting.map((w) => [w.writeId, w.trouble?.status ?? null])).toEqual([
     ['w1', 409],
     ['w2', null],
   ]);
   await outbox.insist('r1', 'w9');
-  await settle();
+  await told();
   expect(sent.at(-1)!.body).toMatchObject({ writeId: 'w9', baseVersion: 4, rodMm: 11 });
   expect(outbox.outbox.get().waiting).toEqual([]);
 });
@@ -145,6 +171,7 @@ test('answers that come quickly one after another are told together; none is sen
   outbox.outbox.subscribe(() => redrawn++);
   await outbox.post(ids.map((id, i) => reading(id, 0, i, `r${i}`)));
   for (let i = 0; i < 20; i++) await settle();
+  await told();
   expect(sent.map((s) => s.body.writeId)).toEqual(ids);
   expect(stored).toEqual(ids);
   expect(outbox.outbox.get().waiting).toEqual([]);
@@ -158,7 +185,7 @@ test('what was answered before the signal went is told, not asked again', async 
   const stored: string[] = [];
   await outbox.startOutbox((_, fact) => void stored.push((fact as { writeId: string }).writeId));
   await outbox.post(['w1', 'w2', 'w3'].map((id, i) => reading(id, 0, i, `r${i}`)));
-  await settle();
+  await told();
   expect(stored).toEqual(['w1', 'w2']);
   expect(outbox.outbox.get().waiting.map((w) => w.writeId)).toEqual(['w3']);
 });

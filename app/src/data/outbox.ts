@@ -73,6 +73,7 @@ export async function startOutbox(stored: typeof onStored): Promise<void> {
 /** Puts writes in, durable when the promise resolves; sending starts by itself. */
 export async function post(writes: readonly Omit<Waiting, 'seq' | 'trouble'>[]): Promise<void> {
   const first = (state.waiting[state.waiting.length - 1]?.seq ?? 0) + 1;
+  postedAt = performance.now();
   const added = writes.map((write, index): Waiting => ({ ...write, seq: first + index, trouble: null }));
   change({ waiting: [...state.waiting, ...added] });
   for (const waiting of added) await set(waiting.writeId, waiting, store());
@@ -110,9 +111,22 @@ async function replace(writeId: string, next: Waiting): Promise<void> {
 /** Answers that the screen has not been told of yet, by the write they answer. */
 const untold = new Map<string, { kind: FactKind; fact: FactOf<FactKind> }>();
 let toldAt = -Infinity;
+let postedAt = -Infinity;
+let telling: ReturnType<typeof setTimeout> | undefined;
 
-/** How often the screen is told while many writes go out in a row, ms: each telling redraws and judges the room anew. */
+/** How often the screen is told while many writes go out in a row, ms: each telling redraws it. */
 const TELL_EVERY_MS = 250;
+/** What was just entered is drawn before the screen is told that the server has it, ms. */
+const DRAWN_FIRST_MS = 250;
+
+/** How long the screen is not to be told yet, ms. */
+const untilTold = () => Math.max(postedAt + DRAWN_FIRST_MS, toldAt + TELL_EVERY_MS) - performance.now();
+
+/** Tells what has been answered by then. */
+function tellLater(): void {
+  clearTimeout(telling);
+  telling = setTimeout(tellAnswers, Math.max(0, untilTold()));
+}
 
 /** Lays what the server has taken into the cache and takes it off the list, in one step for the screen. */
 function tellAnswers(): void {
@@ -165,7 +179,7 @@ async function sendAll(): Promise<void> {
   try {
     await sendEach();
   } finally {
-    tellAnswers();
+    tellLater();
   }
 }
 
@@ -178,7 +192,7 @@ async function sendEach(): Promise<void> {
         body: { ...body, baseVersion, writeId, deleted },
       });
       untold.set(writeId, { kind, fact });
-      if (performance.now() - toldAt >= TELL_EVERY_MS) tellAnswers();
+      if (untilTold() <= 0) tellAnswers();
       noteReachable(true);
     } catch (error) {
       if (!(error instanceof Refused)) throw error;

@@ -1,4 +1,4 @@
-import type { AllRoomFacts, RoomPicture } from '@maquette/core';
+import type { AllRoomFacts, RoomPicture, SurfacePicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
@@ -73,9 +73,10 @@ export interface Answers {
   scan: ScanAnswer;
 }
 
-/** How far a piece of work is: a share, and of a programme its rounds and the worst edge left, mm over the rule. */
+/** How far a piece of work is: a share, of a programme its rounds and the worst edge left (mm over the rule), of a judgement the map. */
 export interface Progress {
   share: number;
+  drawn?: SurfacePicture;
   rounds?: number;
   worstMm?: number;
 }

@@ -1,6 +1,7 @@
-import { assessRoom, layPlanks, levellingOf, pictureOf, planRoom, type RoomAssessment } from '@maquette/core';
+import { assessRoom, layPlanks, levellingOf, pictureOf, planRoom, surfacePicture } from '@maquette/core';
+import type { RoomAssessment, SurfacePicture } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
-import { flatMemo, underEachSchool, type FlatMemo } from '@maquette/core/flat';
+import { flatMemo, underEachSchool, type FlatMemo, type FloorSurface } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';
 import { programmedWay, ruleCosts, type Programmed } from '@maquette/core/levelling';
 import type { Answers, Ask, ProgrammeAsk, Told } from './messages.ts';
@@ -9,16 +10,22 @@ import { openModels } from './open-models.ts';
 
 /** Work kept from one judgement of a room to the next: it saves time and changes no answer. */
 const memos = new Map<string, FlatMemo>();
-let last: { key: string; assessment: RoomAssessment } | null = null;
+let last: { key: string; assessment: RoomAssessment; drawn: SurfacePicture | null } | null = null;
 
-function assess({ facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' | 'scan' }>, chance = false): RoomAssessment {
+function assess({ id, kind, facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' | 'scan' }>): RoomAssessment {
   // Evidence grows old by the day, not by the second.
   const key = JSON.stringify([facts, card, atUtc.slice(0, 10)]);
+  const chance = kind === 'prove';
   if (last?.key === key && (!chance || last.assessment.chance)) return last.assessment;
   const memo = memos.get(facts.room.id) ?? flatMemo();
   memos.clear();
   memos.set(facts.room.id, memo);
-  last = { key, assessment: assessRoom(facts, card, atUtc, { memo, chance }) };
+  let drawn: SurfacePicture | null = null;
+  // The map is told at once: whoever keys readings sees each in it while the rules are still asked.
+  const surfaced = (floor: FloorSurface) =>
+    tell({ id, progress: { share: 0, drawn: (drawn = surfacePicture(floor)) } });
+  const options = kind === 'judge' ? { memo, surfaced } : { memo, chance };
+  last = { key, assessment: assessRoom(facts, card, atUtc, options), drawn };
   return last.assessment;
 }
 
@@ -46,8 +53,9 @@ async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'planks') return layPlanks(assess(ask), ask.facts, ask.card, ask.after);
-  const assessment = assess(ask, ask.kind === 'prove');
-  if (ask.kind === 'judge' || ask.kind === 'prove') return pictureOf(assessment, ask.facts.room, ask.facts.flat.works);
+  const assessment = assess(ask);
+  if (ask.kind === 'judge' || ask.kind === 'prove')
+    return pictureOf(assessment, ask.facts.room, ask.facts.flat.works, last?.drawn);
   if (ask.kind === 'plan') return planRoom(assessment, ask.facts);
   if (ask.kind === 'grid') return assessment.flat ? esriGrid(assessment.flat.judged, assessment.flat.surfaceMm) : null;
   const schools = assessment.flat ? underEachSchool(assessment.flat, ask.card.rules, ask.facts.room.contactsOnly) : [];

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { RISE_TOPIC, type AllRoomFacts, type RoomPicture } from '@maquette/core';
+import { RISE_TOPIC, type AllRoomFacts, type RoomPicture, type SurfacePicture } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { DampFacts, DryingForecast } from '@maquette/core/damp';
 import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
@@ -85,14 +85,20 @@ export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: Cove
         }),
       STILL_MS,
     );
-    desk.ask({ ...asked, kind: 'judge' }, (picture, failed) => {
-      setJudged((held) => ({ ...held, picture: picture ?? held.picture, failed }));
+    // What was drawn ahead stays the very same object when the judgement comes: nothing of it is drawn twice.
+    let ahead: SurfacePicture | undefined;
+    const judge = (picture: RoomPicture | null, failed: string | null) => {
+      setJudged((held) => ({ ...held, picture: picture ? { ...picture, ...ahead } : held.picture, failed }));
       if (!picture || picture.rules.length === 0) return;
       desk.ask(
         { ...asked, kind: 'schools' },
         (schools) => setJudged((held) => ({ ...held, schools: schools ?? [] })),
         'later',
       );
+    };
+    desk.ask({ ...asked, kind: 'judge' }, judge, 'now', ({ drawn }) => {
+      ahead = drawn;
+      setJudged((held) => (held.picture ? { ...held, picture: { ...held.picture, ...drawn } } : held));
     });
     return () => clearTimeout(proving);
     // The key stands for the question: the same facts in new objects ask nothing.

@@ -5,6 +5,7 @@ export * from './evidence.ts';
 export * from './extremes.ts';
 export * from './facts.ts';
 export * from './failure.ts';
+export * from './floor-surface.ts';
 export * from './gap-map.ts';
 export * from './grid.ts';
 export * from './heights.ts';

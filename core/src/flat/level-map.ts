@@ -1,5 +1,5 @@
 import { ringsAbove, thinned, type Rings } from './contours.ts';
-import type { FlatState } from './judge.ts';
+import type { FloorSurface } from './floor-surface.ts';
 import { planeAt } from './plane.ts';
 
 /** Shapes of the level map, ready to draw: plan mm, heights in mm over the plane through the floor. */
@@ -18,8 +18,8 @@ export interface LevelMap {
 const MOST_LEVELS = 7;
 
 /** Contours each millimetre (or 2, 5, 10 where the floor is rougher) over the plane that carries the floor's tilt. */
-export function levelMap(state: FlatState): LevelMap {
-  const { grid, surfaceMm, plane, judged } = state;
+export function levelMap(floor: FloorSurface): LevelMap {
+  const { grid, surfaceMm, plane, judged } = floor;
   const relative = new Float64Array(surfaceMm.length);
   let most = 0;
   for (let cell = 0; cell < relative.length; cell++) {
