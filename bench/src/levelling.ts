@@ -44,7 +44,7 @@ async function levellingBench(): Promise<string[]> {
     const live = plan(NODES_APART.live);
     const started = performance.now();
     const tight = plan(NODES_APART.tighter, () => performance.now() - started > PATIENCE_MS);
-    const fill = smallestFill(grid, heights, [RULE], undefined, undefined, true).fillMm;
+    const fill = smallestFill(grid, heights, [RULE], { rocking: true }).fillMm;
     return {
       floor,
       live: live.made,

@@ -1,5 +1,5 @@
 import type { Grid } from './grid.ts';
-import { visitRuns, type Run } from './lines.ts';
+import { visitRuns, type KeptRuns, type Run } from './lines.ts';
 import { crownsAlong, edgeScratch, gapsAlong, mayExceed } from './straightedge.ts';
 
 /** Directions a map is shown at and a plan is certified at. */
@@ -39,6 +39,8 @@ export interface GapMapOptions {
   limitMm?: number;
   /** Only the worst of both is wanted: lines that cannot be worse are passed over, and the maps are left unfinished. */
   worstOnly?: boolean;
+  /** Lines laid out before on this grid. */
+  kept?: KeptRuns | undefined;
 }
 
 interface Best {
@@ -57,7 +59,7 @@ export function edgeSteps(edgeMm: number, cellMm: number): { window: number; ste
  * Deterministic; time linear in cells and directions.
  */
 export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions): GapMap {
-  const { edgeMm, directions = SHOWN_DIRECTIONS, limitMm, worstOnly = false } = options;
+  const { edgeMm, directions = SHOWN_DIRECTIONS, limitMm, worstOnly = false, kept } = options;
   const cells = grid.nx * grid.ny;
   const { window, stepMm } = edgeSteps(edgeMm, grid.cellMm);
   const map: GapMap = {
@@ -107,40 +109,40 @@ export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions
     over.where[at + 4] = (b - s) * stepMm;
   };
 
-  for (let direction = 0; direction < directions; direction++) {
-    visitRuns(grid, heights, stepMm, direction, directions, (run) => {
-      const { length: n, heights: h, cells: at } = run;
-      if (worstOnly && !mayExceed(h, n, window, Math.min(top.gap.value, top.crown.value))) return;
-      gapsAlong(h, n, window, scratch);
-      crownsAlong(h, n, window, crown);
-      for (let s = 0; s < n; s++) {
-        const cell = at[s]!;
-        const g = gap[s]!;
-        const k = crown[s]!;
-        if (g > gapMm[cell]!) {
-          gapMm[cell] = g;
-          if (g > top.gap.value) keep('gap', run, g, from[s]!, s, to[s]!);
-        }
-        if (k > crownMm[cell]!) {
-          crownMm[cell] = k;
-          if (k > top.crown.value) keep('crown', run, k, s - balance(n, s), s, s + balance(n, s));
-        }
-        if (g > limit) {
-          const [i, j] = [from[s]!, to[s]!];
-          const x = g - limit;
-          const u = (s - i) / (j - i);
-          contactShare[at[i]!] = contactShare[at[i]!]! + (1 - u) * x;
-          contactShare[at[j]!] = contactShare[at[j]!]! + u * x;
-          gapShare[cell] = gapShare[cell]! + x;
-          collect(overGap, run, g, i, s, j);
-        }
-        if (k > limit) {
-          contactShare[cell] = contactShare[cell]! + k - limit;
-          collect(overCrown, run, k, s - balance(n, s), s, s + balance(n, s));
-        }
+  const look = (run: Run) => {
+    const { length: n, heights: h, cells: at } = run;
+    if (worstOnly && !mayExceed(h, n, window, Math.min(top.gap.value, top.crown.value))) return;
+    gapsAlong(h, n, window, scratch);
+    crownsAlong(h, n, window, crown);
+    for (let s = 0; s < n; s++) {
+      const cell = at[s]!;
+      const g = gap[s]!;
+      const k = crown[s]!;
+      if (g > gapMm[cell]!) {
+        gapMm[cell] = g;
+        if (g > top.gap.value) keep('gap', run, g, from[s]!, s, to[s]!);
       }
-    });
-  }
+      if (k > crownMm[cell]!) {
+        crownMm[cell] = k;
+        if (k > top.crown.value) keep('crown', run, k, s - balance(n, s), s, s + balance(n, s));
+      }
+      if (g > limit) {
+        const [i, j] = [from[s]!, to[s]!];
+        const x = g - limit;
+        const u = (s - i) / (j - i);
+        contactShare[at[i]!] = contactShare[at[i]!]! + (1 - u) * x;
+        contactShare[at[j]!] = contactShare[at[j]!]! + u * x;
+        gapShare[cell] = gapShare[cell]! + x;
+        collect(overGap, run, g, i, s, j);
+      }
+      if (k > limit) {
+        contactShare[cell] = contactShare[cell]! + k - limit;
+        collect(overCrown, run, k, s - balance(n, s), s, s + balance(n, s));
+      }
+    }
+  };
+  for (let direction = 0; direction < directions; direction++)
+    visitRuns(grid, heights, stepMm, direction, directions, look, { kept });
   map.over = [...placementsOf('gap', overGap, directions), ...placementsOf('crown', overCrown, directions)];
   map.worstGap = placementOf('gap', top.gap, directions);
   map.worstCrown = placementOf('crown', top.crown, directions);

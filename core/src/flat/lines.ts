@@ -1,11 +1,15 @@
 import type { Grid } from './grid.ts';
 
-/** A straight run of samples inside the room, one step apart, along one direction. Buffers are reused: copy what is kept. */
+/** A straight run of samples inside the room, one step apart, along one direction. Buffers are used again: copy what is kept. */
 export interface Run {
   length: number;
   heights: Float64Array;
   /** Cell nearest to each sample. */
   cells: Int32Array;
+  /** Cell below and to the left of each sample, and how far beyond its middle the sample lies, in cells. */
+  base: Int32Array;
+  fx: Float32Array;
+  fy: Float32Array;
   /** Direction index k of the angle pi k / directions. */
   direction: number;
   /** Plan position of sample 0 and the step between samples, mm. */
@@ -45,6 +49,30 @@ function quadsOf({ nx, inside }: Grid): Uint8Array {
   return quads;
 }
 
+/** Where the samples of one run lie. */
+type LaidRun = Pick<Run, 'length' | 'base' | 'fx' | 'fy' | 'cells' | 'xMm' | 'yMm'>;
+
+/**
+ * Runs as they were first laid out over a grid, by step and direction: for work that goes over the same lines many times. About
+ * 16 bytes a sample: half a megabyte for each 1000 cells at 36 directions.
+ */
+export type KeptRuns = Map<string, readonly LaidRun[]>;
+
+/** Beyond this many cells lines are laid out anew each time rather than kept: a hundred megabytes are too many for a phone. */
+const KEPT_CELLS_MOST = 120_000;
+
+/** Room for a grid's lines, where it is small enough to keep them. */
+export function keptRuns({ inside }: Grid): KeptRuns | undefined {
+  return inside.length <= KEPT_CELLS_MOST ? new Map() : undefined;
+}
+
+export interface RunsOptions {
+  /** Lines laid out before on the same grid, and those laid out now. */
+  kept?: KeptRuns | undefined;
+  /** Asked before a run's heights are taken; what is not wanted is passed over. */
+  wanted?: (run: Run) => boolean;
+}
+
 /**
  * Visits every run of samples at angle pi k / directions for all k: lines one cell apart, samples `stepMm` apart, heights
  * bilinear where the nodes that carry weight are all inside, runs broken at the mask (flatness definitions, section 2).
@@ -56,40 +84,115 @@ export function visitRuns(
   direction: number,
   directions: number,
   visit: (run: Run) => void,
+  { kept, wanted }: RunsOptions = {},
 ): void {
-  const { nx, ny, cellMm } = grid;
-  const quads = quadsOf(grid);
-  const angle = (Math.PI * direction) / directions;
-  const quarter = (direction * 2) % directions === 0 ? Math.round((direction * 2) / directions) : -1;
-  const ux = quarter === 0 ? 1 : quarter === 1 ? 0 : Math.cos(angle);
-  const uy = quarter === 0 ? 0 : quarter === 1 ? 1 : Math.sin(angle);
-  const step = stepMm / cellMm;
-  const [cx, cy] = [(nx - 1) / 2, (ny - 1) / 2];
-  const onAxis = quarter >= 0;
-  const across = phase(quarter === 0 ? ny : nx, onAxis);
-  // Along an axis the samples start on a cell middle; with a step under one cell they drift off it, as any line does.
-  const along = phase(quarter === 0 ? nx : ny, onAxis);
-  const half = (Math.abs(ux) * (ny - 1) + Math.abs(uy) * (nx - 1)) / 2;
-  const most = Math.ceil((Math.abs(ux) * (nx - 1) + Math.abs(uy) * (ny - 1)) / step) + 3;
-  const samples = new Float64Array(most);
-  const nearest = new Int32Array(most);
+  const [ux, uy] = along(direction, directions);
   const run: Run = {
     length: 0,
-    heights: samples,
-    cells: nearest,
+    heights: new Float64Array(mostSamples(grid, ux, uy, stepMm)),
+    cells: new Int32Array(0),
+    base: new Int32Array(0),
+    fx: new Float32Array(0),
+    fy: new Float32Array(0),
     direction,
     xMm: 0,
     yMm: 0,
     dxMm: ux * stepMm,
     dyMm: uy * stepMm,
   };
-  const finish = (length: number) => {
-    run.length = length;
+  const take = (laid: LaidRun) => {
+    Object.assign(run, laid);
+    if (wanted && !wanted(run)) return;
+    sample(laid, heights, grid.nx, run.heights);
     visit(run);
   };
+  if (!kept) return layRuns(grid, stepMm, direction, directions, take);
+  const key = `${stepMm} ${direction}/${directions}`;
+  let held = kept.get(key);
+  if (!held) {
+    const laid: LaidRun[] = [];
+    layRuns(grid, stepMm, direction, directions, (one) => laid.push(copied(one)));
+    kept.set(key, (held = laid));
+  }
+  for (const laid of held) take(laid);
+}
+
+/** Heights along a run: bilinear over those nodes that carry weight. */
+function sample({ length, base, fx, fy }: LaidRun, heights: Float64Array, nx: number, into: Float64Array): void {
+  for (let s = 0; s < length; s++) {
+    const at = base[s]!;
+    const x = fx[s]!;
+    const y = fy[s]!;
+    let h = heights[at]!;
+    if (x > 0) h += x * (heights[at + 1]! - h);
+    if (y > 0) {
+      let top = heights[at + nx]!;
+      if (x > 0) top += x * (heights[at + nx + 1]! - top);
+      h += y * (top - h);
+    }
+    into[s] = h;
+  }
+}
+
+function copied({ length, base, fx, fy, cells, xMm, yMm }: LaidRun): LaidRun {
+  return {
+    length,
+    base: base.slice(0, length),
+    fx: fx.slice(0, length),
+    fy: fy.slice(0, length),
+    cells: cells.slice(0, length),
+    xMm,
+    yMm,
+  };
+}
+
+/** Quarter turns a direction makes, or -1 for one that lies between the axes. */
+function quarterOf(direction: number, directions: number): number {
+  return (direction * 2) % directions === 0 ? Math.round((direction * 2) / directions) : -1;
+}
+
+/** Unit vector of a direction, exact along the axes. */
+function along(direction: number, directions: number): [number, number] {
+  const quarter = quarterOf(direction, directions);
+  const angle = (Math.PI * direction) / directions;
+  return quarter === 0 ? [1, 0] : quarter === 1 ? [0, 1] : [Math.cos(angle), Math.sin(angle)];
+}
+
+function mostSamples({ nx, ny, cellMm }: Grid, ux: number, uy: number, stepMm: number): number {
+  return Math.ceil(((Math.abs(ux) * (nx - 1) + Math.abs(uy) * (ny - 1)) * cellMm) / stepMm) + 3;
+}
+
+/** Lays out every run of one direction; the run handed on is used again for the next. */
+function layRuns(grid: Grid, stepMm: number, direction: number, directions: number, lay: (run: LaidRun) => void): void {
+  const { nx, ny, cellMm } = grid;
+  const quads = quadsOf(grid);
+  const quarter = quarterOf(direction, directions);
+  const [ux, uy] = along(direction, directions);
+  const step = stepMm / cellMm;
+  const [cx, cy] = [(nx - 1) / 2, (ny - 1) / 2];
+  const onAxis = quarter >= 0;
+  const across = phase(quarter === 0 ? ny : nx, onAxis);
+  // Along an axis the samples start on a cell middle; with a step under one cell they drift off it, as any line does.
+  const ahead = phase(quarter === 0 ? nx : ny, onAxis);
+  const half = (Math.abs(ux) * (ny - 1) + Math.abs(uy) * (nx - 1)) / 2;
+  const most = mostSamples(grid, ux, uy, stepMm);
+  const run: LaidRun = {
+    length: 0,
+    base: new Int32Array(most),
+    fx: new Float32Array(most),
+    fy: new Float32Array(most),
+    cells: new Int32Array(most),
+    xMm: 0,
+    yMm: 0,
+  };
+  const { base, fx, fy, cells } = run;
+  const finish = (length: number) => {
+    run.length = length;
+    lay(run);
+  };
   for (let m = Math.ceil(-half - across - 1e-9); m + across <= half + 1e-9; m++) {
-    const ox = cx - uy * (m + across) + ux * along;
-    const oy = cy + ux * (m + across) + uy * along;
+    const ox = cx - uy * (m + across) + ux * ahead;
+    const oy = cy + ux * (m + across) + uy * ahead;
     const [from, to] = clip(ox, oy, ux, uy, nx - 1, ny - 1);
     let length = 0;
     for (let t = Math.ceil(from / step - 1e-9); t * step <= to + 1e-9; t++) {
@@ -98,39 +201,33 @@ export function visitRuns(
       // Truncation is flooring here: both are at least 0. The last row and column carry no weight beyond themselves.
       let ix = x | 0;
       let iy = y | 0;
-      let fx = x - ix;
-      let fy = y - iy;
-      if (fx < 1e-7) fx = 0;
-      if (fy < 1e-7) fy = 0;
+      let restX = x - ix;
+      let restY = y - iy;
+      if (restX < 1e-7) restX = 0;
+      if (restY < 1e-7) restY = 0;
       if (ix >= nx - 1) {
         ix = nx - 1;
-        fx = 0;
+        restX = 0;
       }
       if (iy >= ny - 1) {
         iy = ny - 1;
-        fy = 0;
+        restY = 0;
       }
-      const base = iy * nx + ix;
-      const need = fx > 0 ? (fy > 0 ? ALL : RIGHT) : fy > 0 ? UP : SELF;
-      const ok = quads[base]! & need;
-      if (!ok) {
+      const at = iy * nx + ix;
+      const need = restX > 0 ? (restY > 0 ? ALL : RIGHT) : restY > 0 ? UP : SELF;
+      if (!(quads[at]! & need)) {
         if (length > 1) finish(length);
         length = 0;
         continue;
       }
-      let h = heights[base]!;
-      if (need === ALL) {
-        const low = h + fx * (heights[base + 1]! - h);
-        const top = heights[base + nx]!;
-        h = low + fy * (top + fx * (heights[base + nx + 1]! - top) - low);
-      } else if (need === RIGHT) h += fx * (heights[base + 1]! - h);
-      else if (need === UP) h += fy * (heights[base + nx]! - h);
       if (length === 0) {
         run.xMm = grid.x0Mm + x * cellMm;
         run.yMm = grid.y0Mm + y * cellMm;
       }
-      samples[length] = h;
-      nearest[length] = base + (fx >= 0.5 ? 1 : 0) + (fy >= 0.5 ? nx : 0);
+      base[length] = at;
+      fx[length] = restX;
+      fy[length] = restY;
+      cells[length] = at + (restX >= 0.5 ? 1 : 0) + (restY >= 0.5 ? nx : 0);
       length++;
     }
     if (length > 1) finish(length);

@@ -1,5 +1,5 @@
 import type { FlatnessRule } from '../coverings/index.ts';
-import { CERTIFIED_DIRECTIONS, gapMap, type Grid, type Placement } from '../flat/index.ts';
+import { CERTIFIED_DIRECTIONS, gapMap, type Grid, type KeptRuns, type Placement } from '../flat/index.ts';
 
 /** What is left under a rule once a plan has been carried out, re-checked from the heights alone. */
 export interface Certificate {
@@ -23,8 +23,9 @@ export function certify(
   rule: FlatnessRule,
   contactsOnly = false,
   directions = CERTIFIED_DIRECTIONS,
+  kept?: KeptRuns,
 ): Certificate {
-  const map = gapMap(grid, heights, { edgeMm: rule.edgeMm, directions, worstOnly: true });
+  const map = gapMap(grid, heights, { edgeMm: rule.edgeMm, directions, worstOnly: true, kept });
   const worstGapMm = map.worstGap?.valueMm ?? 0;
   const worstCrownMm = map.worstCrown?.valueMm ?? 0;
   const gapHolds = worstGapMm <= rule.gapMm;

@@ -9,10 +9,12 @@ import {
   mayExceed,
   visitRuns,
   type Grid,
+  type KeptRuns,
+  type Run,
 } from '../flat/index.ts';
 import type { Carry } from './carry.ts';
 import { changesOver, noteChanges, untouchedSince, type Changes } from './changes.ts';
-import type { BrokenRows, EdgeRow } from './rows.ts';
+import type { EdgeRow } from './rows.ts';
 
 export interface CutOptions {
   contactsOnly: boolean;
@@ -22,6 +24,14 @@ export interface CutOptions {
   first: number;
   /** No more rows than this are given back, the worst first. */
   most: number;
+  /** Lines laid out before on this grid. */
+  kept?: KeptRuns | undefined;
+}
+
+/** Straightedges found broken, and the worst excess over a rule, mm. */
+export interface BrokenCuts {
+  cuts: Cut[];
+  worstMm: number;
 }
 
 /** What was looked at before: lines over cells that have not changed since are passed over. */
@@ -45,7 +55,7 @@ export function nothingLooked(grid: Grid, rules: readonly FlatnessRule[]): Looke
 const SAME_MM = 1e-7;
 
 /** A straightedge that breaks its rule, as samples along one run: middle, and the samples it is weighed against. */
-interface Cut {
+export interface Cut {
   excessMm: number;
   ruleMm: number;
   xMm: number;
@@ -58,18 +68,17 @@ interface Cut {
 }
 
 /**
- * Rows that a floor changed by `changeMm` breaks on its own fine grid, in the certificate's directions, written for the nodes
- * that the change is carried from: what satisfies every such row needs no mending (flatness definitions, sections 2 and 3).
+ * Straightedges that a floor changed by `changeMm` breaks on its own fine grid, in the certificate's directions: what satisfies
+ * the row of every such needs no mending (flatness definitions, sections 2 and 3).
  */
 export function brokenCuts(
   grid: Grid,
   heights: Float64Array,
   changeMm: Float64Array,
   rules: readonly FlatnessRule[],
-  carry: Carry,
   options: CutOptions,
   looked: Looked = nothingLooked(grid, rules),
-): BrokenRows {
+): BrokenCuts {
   const { changes, changeMm: held } = looked;
   if (held) noteChanges(changes, movedCells(held, changeMm));
   looked.changeMm = changeMm;
@@ -83,8 +92,8 @@ export function brokenCuts(
       const slot = r * CERTIFIED_DIRECTIONS + direction;
       const before = looked.at[slot]!;
       looked.at[slot] = changes.clock;
-      visitRuns(grid, now, stepMm, direction, CERTIFIED_DIRECTIONS, (run) => {
-        if (before >= 0 && untouchedSince(changes, run, before)) return;
+      const wanted = (run: Run) => before < 0 || !untouchedSince(changes, run, before);
+      const look = (run: Run) => {
         if (!mayExceed(run.heights, run.length, window, limit)) return;
         const take = (s: number, value: number, samples: [number, number][]) => {
           const { xMm, yMm, dxMm, dyMm } = run;
@@ -124,7 +133,8 @@ export function brokenCuts(
               : [s - near, s - far, s + near, s + far].map((at) => [at, -0.25]);
           take(s, scratch.crown[s]!, [[s, 1], ...ends]);
         });
-      });
+      };
+      visitRuns(grid, now, stepMm, direction, CERTIFIED_DIRECTIONS, look, { kept: options.kept, wanted });
     }
   }
   // What is broken is looked at again, whether or not a row for it was among the worst.
@@ -133,10 +143,7 @@ export function brokenCuts(
     cuts.map(({ xMm, yMm }) => cellAt(grid, xMm, yMm)).filter((cell) => cell >= 0),
   );
   cuts.sort((a, b) => b.excessMm - a.excessMm);
-  return {
-    rows: thinned(grid, cuts, options.most).map((cut) => rowOf(grid, heights, cut, carry)),
-    worstMm: cuts[0]?.excessMm ?? 0,
-  };
+  return { cuts: thinned(grid, cuts, options.most), worstMm: cuts[0]?.excessMm ?? 0 };
 }
 
 function movedCells(before: Float64Array, now: Float64Array): number[] {
@@ -188,7 +195,8 @@ function cellsAbout(grid: Grid, xMm: number, yMm: number): [cell: number, weight
   return about;
 }
 
-function rowOf(grid: Grid, heights: Float64Array, cut: Cut, { nodes, weights }: Carry): EdgeRow {
+/** A straightedge's row, written for the nodes that a change of `heights` is carried from. */
+export function cutRow(grid: Grid, heights: Float64Array, cut: Cut, { nodes, weights }: Carry): EdgeRow {
   const sum = new Map<number, number>();
   let limitMm = cut.ruleMm;
   for (const [at, share] of cut.samples) {

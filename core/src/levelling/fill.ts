@@ -4,10 +4,13 @@ import {
   crownsAlong,
   edgeSteps,
   gapsAlong,
+  keptRuns,
   mayExceed,
   visitRuns,
   edgeScratch,
   type Grid,
+  type KeptRuns,
+  type Run,
 } from '../flat/index.ts';
 
 import { changesOver, noteChanges, untouchedSince } from './changes.ts';
@@ -24,6 +27,17 @@ export interface Fill {
   settled: boolean;
 }
 
+export interface FillOptions {
+  directions?: number;
+  /** Raises the free ends of edges that rock too far as well. */
+  rocking?: boolean;
+  /** Cells that were changed on a floor that kept its rules before: only lines over them are asked at first. */
+  changed?: readonly number[] | null;
+  shouldStop?: (() => boolean) | undefined;
+  /** Lines laid out before on this grid. */
+  kept?: KeptRuns | undefined;
+}
+
 /**
  * The smallest fill with which no edge of any rule leaves more than its gap (flatness definitions, section 3).
  * Repeats f += max(0, gap - T), direction by direction, until nothing changes: every step stays at or under the least
@@ -35,11 +49,13 @@ export function smallestFill(
   grid: Grid,
   heights: Float64Array,
   rules: readonly FlatnessRule[],
-  directions = CERTIFIED_DIRECTIONS,
-  shouldStop?: () => boolean,
-  rocking = false,
-  /** Cells that were changed on a floor that kept its rules before: only lines over them are asked at first. */
-  changed: readonly number[] | null = null,
+  {
+    directions = CERTIFIED_DIRECTIONS,
+    rocking = false,
+    changed = null,
+    shouldStop,
+    kept = keptRuns(grid),
+  }: FillOptions = {},
 ): Fill {
   const filled = heights.slice();
   const rise = new Float64Array(filled.length);
@@ -51,7 +67,7 @@ export function smallestFill(
   let settled = false;
   for (; rounds < MOST_ROUNDS; rounds++) {
     if (shouldStop?.()) break;
-    let changed = false;
+    let raised = false;
     for (const [r, rule] of rules.entries()) {
       const { window, stepMm } = edgeSteps(rule.edgeMm, grid.cellMm);
       const scratch = edgeScratch(Math.ceil(Math.hypot(grid.nx, grid.ny) / (stepMm / grid.cellMm)) + 4);
@@ -62,8 +78,7 @@ export function smallestFill(
         if (before === changes.clock) continue;
         asked[slot] = changes.clock;
         const touched: number[] = [];
-        visitRuns(grid, filled, stepMm, direction, directions, (run) => {
-          if (before >= 0 && untouchedSince(changes, run, before)) return;
+        const ask = (run: Run) => {
           if (!mayExceed(run.heights, run.length, window, target + FILL_TOLERANCE_MM / 2)) return;
           gapsAlong(run.heights, run.length, window, scratch);
           const raise = (s: number, by: number) => {
@@ -90,16 +105,18 @@ export function smallestFill(
               need -= Math.max(0, by);
             }
           }
-        });
+        };
+        const wanted = (run: Run) => before < 0 || !untouchedSince(changes, run, before);
+        visitRuns(grid, filled, stepMm, direction, directions, ask, { kept, wanted });
         for (const cell of touched) {
           filled[cell] = filled[cell]! + rise[cell]!;
           rise[cell] = 0;
         }
         noteChanges(changes, touched);
-        if (touched.length > 0) changed = true;
+        if (touched.length > 0) raised = true;
       }
     }
-    if (!changed) {
+    if (!raised) {
       settled = true;
       break;
     }

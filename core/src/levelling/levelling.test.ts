@@ -153,5 +153,7 @@ test('after a pour to a plane nothing is left under any edge', () => {
 
 test('a stopped fill says that it has not settled', () => {
   const grid = gridOver(rectanglePlan(3000, 2000), 100);
-  expect(smallestFill(grid, heightsFrom(grid, randomFloor(2, 9)), [rule], 36, () => true).settled).toBe(false);
+  expect(smallestFill(grid, heightsFrom(grid, randomFloor(2, 9)), [rule], { shouldStop: () => true }).settled).toBe(
+    false,
+  );
 });

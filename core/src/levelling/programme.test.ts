@@ -1,11 +1,13 @@
 import loadHighs from 'highs';
+import { keptRuns } from '../flat/index.ts';
 import { gridOver, heightsFrom, randomFloor, rectanglePlan } from '../flat/invented.ts';
 import { amounts, mixedChange } from './mixed.ts';
 import { certify } from './certificate.ts';
 import { coarsen, sampled } from './coarse.ts';
 import { carried, carryOf, cellsOf, leastOf } from './carry.ts';
-import { brokenCuts } from './cuts.ts';
+import { brokenCuts, cutRow } from './cuts.ts';
 import { latticeProgramme, litreRates, PROGRAMME_TOLERANCE_MM, solveProgramme, type PlanLimits } from './programme.ts';
+import { refinedOnNodes, solveOnNodes } from './on-nodes.ts';
 import { brokenRows } from './rows.ts';
 import { highsModels, type OpenModel } from './solver.ts';
 import { smallestFill } from './fill.ts';
@@ -145,11 +147,63 @@ test('trimming takes off what no edge asks for and breaks none', () => {
   const { grid, heights } = at(50, trough);
   const least = smallestFill(grid, heights, [RULE]).fillMm;
   const thick = least.map((f) => (f > 0 ? f + 1 : 0));
-  const trim = trimmed(grid, heights, thick, [RULE], true);
+  const trim = trimmed(grid, heights, thick, [RULE], { contactsOnly: true });
   const litres = (fill: Float64Array) => amounts(grid, fill, new Float64Array(fill.length)).fillL;
   expect(litres(trim)).toBeLessThan(litres(thick) - 0.5 * (litres(thick) - litres(least)));
   const after = heights.map((z, cell) => z + trim[cell]!);
   expect(smallestFill(grid, after, [RULE]).fillMm.every((f) => f < 0.05)).toBe(true);
+});
+
+test('trimming boldly takes off more, and the last fill mends what that broke for less than it saved', () => {
+  const { grid, heights } = at(50, trough);
+  const thick = smallestFill(grid, heights, [RULE]).fillMm.map((f) => (f > 0 ? f + 1 : 0));
+  const mended = [1, 1.6].map((bold) => {
+    const trim = trimmed(grid, heights, thick, [RULE], { contactsOnly: true, bold });
+    const after = heights.map((z, cell) => z + trim[cell]!);
+    const last = smallestFill(grid, after, [RULE]).fillMm;
+    const now = after.map((z, cell) => z + last[cell]!);
+    expect(certify(grid, now, RULE, true).holds).toBe(true);
+    return now.reduce((sum, z, cell) => sum + z - heights[cell]!, 0);
+  });
+  expect(mended[1]!).toBeLessThan(mended[0]!);
+});
+
+test('nodes set nearer together about a small change make it cheaper, and leave alone what is far from it', () => {
+  const { grid, heights, limits } = at(50, (x, y) => -9 * Math.exp(-(x ** 2 + y ** 2) / 0.5));
+  const floor = {
+    grid,
+    heights,
+    rules: [RULE],
+    limits,
+    perL: RATES,
+    contactsOnly: false,
+    targets: [],
+    kept: keptRuns(grid),
+  };
+  const first = solveOnNodes(floor, 4, { open })!;
+  const finer = refinedOnNodes(floor, first, 2, 700, { open })!;
+  const cost = (mm: Float64Array) =>
+    mm.reduce((sum, change) => sum + (change > 0 ? change * RATES.fill : -change * RATES.grind), 0) * grid.cellAreaM2;
+  expect(finer.solved.settled).toBe(true);
+  expect(cost(finer.changeMm)).toBeLessThan(cost(first.changeMm));
+  const far = finer.changeMm.filter((_, cell) => cell % grid.nx > 40);
+  expect(far.every((change) => change === 0)).toBe(true);
+  const after = heights.map((z, cell) => z + finer.changeMm[cell]!);
+  expect(certify(grid, after, RULE).holds).toBe(true);
+  // More nodes than are allowed: the first solution has to do.
+  expect(refinedOnNodes(floor, first, 2, 10, { open })).toBeNull();
+});
+
+test('the bound is under what the rule itself costs on the same nodes, margins or not, and not by much', () => {
+  const { grid, heights, limits } = at(100, trough);
+  const bare = solve(grid, heights, RATES, limits, true)!;
+  const programme = latticeProgramme(grid, heights, [{ ...RULE, gapMm: RULE.gapMm - 0.1 }], limits, true);
+  const asked = solveProgramme({ ...programme, marginMm: 0.1 }, RATES, { open })!;
+  const dearer = amounts(grid, asked.fillMm, asked.grindMm);
+  const cost = dearer.fillL * RATES.fill + dearer.grindL * RATES.grind;
+  expect(cost).toBeGreaterThan(bare.boundCost * 1.01);
+  expect(asked.boundCost).toBeLessThanOrEqual(bare.boundCost + 1e-6);
+  expect(asked.boundCost).toBeGreaterThan(bare.boundCost * 0.97);
 });
 
 test.each([2, 4])(
@@ -159,13 +213,14 @@ test.each([2, 4])(
     const coarse = coarsen(grid, every);
     const carry = carryOf(coarse, grid);
     const bend = Float64Array.from({ length: coarse.grid.inside.length }, (_, node) => Math.sin(node * 1.7));
-    const { rows, worstMm } = brokenCuts(grid, heights, carried(carry, bend), [RULE], carry, {
+    const { cuts, worstMm } = brokenCuts(grid, heights, carried(carry, bend), [RULE], {
       contactsOnly: false,
       toleranceMm: 0.01,
       stride: 1,
       first: 0,
       most: 80,
     });
+    const rows = cuts.map((cut) => cutRow(grid, heights, cut, carry));
     const over = rows.map((row) =>
       row.cells.reduce((sum, node, i) => sum + row.weights[i]! * bend[node]!, -row.limitMm),
     );
@@ -213,7 +268,7 @@ test('no plan is given where the limits of depth leave none', () => {
 
 test('filling against rocking cures a hump without grinding, and stays under its top', () => {
   const { grid, heights } = at(50, hump);
-  const fill = smallestFill(grid, heights, [RULE], undefined, undefined, true);
+  const fill = smallestFill(grid, heights, [RULE], { rocking: true });
   expect(fill.settled).toBe(true);
   const after = heights.map((z, cell) => z + fill.fillMm[cell]!);
   const left = certify(grid, after, RULE);

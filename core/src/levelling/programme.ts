@@ -24,7 +24,7 @@ export interface Change {
 }
 
 export interface Solved extends Change {
-  /** Cost of the programme's optimum: nothing under the same rows can be cheaper. */
+  /** Nothing that keeps the rules on these nodes can be cheaper: the optimum less what the margins asked for cost. */
   boundCost: number;
   rounds: number;
   rows: number;
@@ -64,6 +64,8 @@ export interface Programme {
   /** Floor that each node stands for, m2. */
   areaM2: Float64Array;
   limits: PlanLimits;
+  /** How much more than the rule its rows ask for, besides the tolerance, mm. */
+  marginMm: number;
   /** The next is asked when the one before is content; the last decides. */
   sources: readonly RowSource[];
 }
@@ -81,6 +83,7 @@ export function latticeProgramme(
     inside: grid.inside,
     areaM2: Float64Array.from(grid.inside, (on) => on * grid.cellAreaM2),
     limits,
+    marginMm: 0,
     sources: [
       (change) => brokenRows(grid, heights, change, tight, { contactsOnly, toleranceMm: PROGRAMME_TOLERANCE_MM }),
     ],
@@ -98,13 +101,13 @@ export function tightened(rules: readonly FlatnessRule[], marginMm = 0): Flatnes
  * limits leave no solution.
  */
 export function solveProgramme(
-  { inside, areaM2, limits, sources }: Programme,
+  { inside, areaM2, limits, marginMm, sources }: Programme,
   rates: { fill: number; grind: number },
   options: ProgrammeOptions,
 ): Solved | null {
   // Fill of each node inside first, then its grinding.
   const nodes = Array.from(inside.keys()).filter((node) => inside[node]);
-  const column = new Int32Array(inside.length);
+  const column = new Int32Array(inside.length).fill(-1);
   nodes.forEach((node, i) => (column[node] = i));
   const cost = Float64Array.from(
     [rates.fill, rates.grind].flatMap((rate) => nodes.map((node) => areaM2[node]! * rate)),
@@ -129,7 +132,8 @@ export function solveProgramme(
       model.addRows(broken.rows.map((row) => onColumns(row, column, nodes.length)));
       const solved = model.solve();
       if (!solved) return null;
-      boundCost = solved.cost;
+      // The duals satisfy the programme without the margins too: what they price those at is taken off.
+      boundCost = Math.max(boundCost, solved.cost - solved.price * (marginMm + PROGRAMME_TOLERANCE_MM));
       nodes.forEach((node, i) => {
         fillMm[node] = solved.values[i]!;
         grindMm[node] = solved.values[nodes.length + i]!;
@@ -142,11 +146,12 @@ export function solveProgramme(
   }
 }
 
-/** A row over nodes rewritten for the unknowns. */
+/** A row over nodes rewritten for the unknowns; nodes that are none stay as they are. */
 function onColumns({ cells, weights, limitMm }: EdgeRow, column: Int32Array, count: number): EdgeRow {
+  const known = cells.map((cell, i) => [column[cell]!, weights[i]!] as const).filter(([at]) => at >= 0);
   return {
-    cells: [...cells.map((cell) => column[cell]!), ...cells.map((cell) => count + column[cell]!)],
-    weights: [...weights, ...weights.map((w) => -w)],
+    cells: [...known.map(([at]) => at), ...known.map(([at]) => count + at)],
+    weights: [...known.map(([, w]) => w), ...known.map(([, w]) => -w)],
     limitMm,
   };
 }

@@ -4,8 +4,8 @@ import type { EdgeRow } from './rows.ts';
 /** A linear programme that is solved, given more rows and solved again: minimise cost x, lower <= x <= upper, rows at most. */
 export interface LinearModel {
   addRows: (rows: readonly EdgeRow[]) => void;
-  /** Values at the optimum and its cost; null when nothing satisfies the rows. */
-  solve: () => { values: Float64Array; cost: number } | null;
+  /** Values at the optimum, its cost, and what a unit less of every row's limit would add to it; null when nothing satisfies the rows. */
+  solve: () => { values: Float64Array; cost: number; price: number } | null;
   close: () => void;
 }
 
@@ -49,7 +49,12 @@ export function highsModels(highs: Highs): OpenModel {
       solve() {
         const { modelStatus } = model.run();
         if (modelStatus !== highs.constants.modelStatus.optimal) return null;
-        return { values: model.getSolution().colValue, cost: model.getObjectiveValue() };
+        const { colValue, rowDual } = model.getSolution();
+        return {
+          values: colValue,
+          cost: model.getObjectiveValue(),
+          price: rowDual.reduce((sum, dual) => sum + Math.abs(dual), 0),
+        };
       },
       close: () => model.dispose(),
     };

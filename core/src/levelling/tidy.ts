@@ -25,7 +25,6 @@ function without(grid: Grid, from: Float64Array): { depthMm: Float64Array; crumb
   const depthMm = from.slice();
   let crumbs = 0;
   const worked = from.map((depth, cell) => (grid.inside[cell] && depth > EDGE_MM ? 1 : 0));
-  for (let cell = 0; cell < depthMm.length; cell++) if (!worked[cell]) depthMm[cell] = 0;
   for (const cells of components(grid, worked)) {
     if (cells.length * grid.cellAreaM2 >= WORTH_M2) continue;
     for (const cell of cells) depthMm[cell] = 0;

@@ -107,7 +107,7 @@ function refusalOf(
 
 /** The smallest fill against gaps, at once: what fill alone does, whether or not an edge still rocks after it. */
 export function smallestFillWay(job: LevellingJob, shouldStop?: () => boolean): Way | null {
-  const { fillMm, settled } = smallestFill(job.grid, job.heights, job.rules, undefined, shouldStop);
+  const { fillMm, settled } = smallestFill(job.grid, job.heights, job.rules, { shouldStop });
   if (!settled && shouldStop?.()) return null;
   return wayOf(job, 'fill', { fillMm, grindMm: new Float64Array(fillMm.length) });
 }

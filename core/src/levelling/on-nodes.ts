@@ -1,0 +1,168 @@
+import type { FlatnessRule } from '../coverings/index.ts';
+import { restrict, type Grid, type KeptRuns } from '../flat/index.ts';
+import { carried, carryOf, cellsOf, leastOf, type Carry } from './carry.ts';
+import { coarsen, sampled, type Coarse } from './coarse.ts';
+import { brokenCuts, cutRow, nothingLooked, type Cut } from './cuts.ts';
+import {
+  latticeProgramme,
+  solveProgramme,
+  tightened,
+  type PlanLimits,
+  type ProgrammeOptions,
+  type RowSource,
+  type Solved,
+} from './programme.ts';
+import { targetRows, type LevelTarget } from './targets.ts';
+
+/** The floor a change is wanted for, and what holds it back. */
+export interface WantedOn {
+  grid: Grid;
+  heights: Float64Array;
+  rules: readonly FlatnessRule[];
+  limits: PlanLimits;
+  /** What a litre costs. */
+  perL: { fill: number; grind: number };
+  contactsOnly: boolean;
+  targets: readonly LevelTarget[];
+  /** Lines laid out on the grid. */
+  kept: KeptRuns | undefined;
+}
+
+/** A programme solved on nodes, carried to the cells. */
+export interface OnNodes {
+  solved: Solved;
+  /** Fill less grinding of each cell, mm. */
+  changeMm: Float64Array;
+  /** Straightedges that were found broken on the way. */
+  cuts: Cut[];
+}
+
+/** Rows taken in a round: more of them slow each solve, fewer take more rounds. */
+const ROWS_A_ROUND = 500;
+/** Excess over what is asked that the programme lets pass, mm: chasing it takes more rounds than all before. */
+export const LEFT_MM = 0.04;
+/** The certified directions are shared out over so many rounds before all are asked at once. */
+const SHARED_OVER = 3;
+/** A straightedge this far within its rule is no matter for nodes nearer together, mm. */
+const NEARLY_MM = 0.25;
+/** Thinner than this a cell counts as left alone when nodes are set nearer together, mm. */
+const MOVED_MM = 0.05;
+/** Nodes nearer together are set this many beyond what was changed. */
+const AROUND = 2;
+
+/**
+ * The cheapest change carried from nodes `every` cells apart. Every row but the first few comes from the judgement grid in the
+ * certificate's own directions, asked for so much more than is let pass that what it settles on keeps the whole rule. Null when
+ * the limits of depth leave no solution.
+ */
+export function solveOnNodes(floor: WantedOn, every: number, options: ProgrammeOptions): OnNodes | null {
+  const { grid, heights, rules, limits, contactsOnly, targets } = floor;
+  const coarse = coarsen(grid, every);
+  const carry = carryOf(coarse, grid);
+  return solveWith(floor, coarse, carry, coarse.grid.inside, options, [
+    targetRows(targets, heights, carry),
+    ...latticeProgramme(onFloor(coarse, grid), sampled(coarse, grid, heights), rules, limits, contactsOnly).sources,
+  ]);
+}
+
+/**
+ * The same from nodes twice as near together, set only about what a first solution changed: begun with the straightedges that
+ * first solution was held by. Null where that would take more nodes than `mostNodes`, or leaves no solution.
+ */
+export function refinedOnNodes(
+  floor: WantedOn,
+  first: OnNodes,
+  every: number,
+  mostNodes: number,
+  options: ProgrammeOptions,
+): OnNodes | null {
+  const { grid, heights, targets } = floor;
+  const coarse = coarsen(grid, every);
+  const carry = carryOf(coarse, grid);
+  const active = about(coarse, carry, first.changeMm);
+  if (active.reduce((sum, on) => sum + on, 0) > mostNodes) return null;
+  const from = sampled(coarse, grid, first.changeMm);
+  const rows = first.cuts
+    .map((cut) => cutRow(grid, heights, cut, carry))
+    .filter(
+      ({ cells, weights, limitMm }) =>
+        cells.reduce((sum, node, i) => sum + weights[i]! * from[node]!, -limitMm) > -NEARLY_MM,
+    );
+  const begin: RowSource = (_, round) => ({ rows: round === 0 ? rows : [], worstMm: 0 });
+  return solveWith(floor, coarse, carry, active, options, [begin, targetRows(targets, heights, carry)]);
+}
+
+function solveWith(
+  { grid, heights, rules, limits, perL, contactsOnly, kept }: WantedOn,
+  coarse: Coarse,
+  carry: Carry,
+  inside: Uint8Array,
+  options: ProgrammeOptions,
+  first: readonly RowSource[],
+): OnNodes | null {
+  const tight = tightened(rules, LEFT_MM);
+  const looked = nothingLooked(grid, tight);
+  const cuts: Cut[] = [];
+  const source =
+    (stride: number): RowSource =>
+    (change, round) => {
+      const found = brokenCuts(
+        grid,
+        heights,
+        carried(carry, change),
+        tight,
+        { contactsOnly, toleranceMm: LEFT_MM, stride, first: round % stride, most: ROWS_A_ROUND, kept },
+        looked,
+      );
+      cuts.push(...found.cuts);
+      return { rows: found.cuts.map((cut) => cutRow(grid, heights, cut, carry)), worstMm: found.worstMm };
+    };
+  const count = inside.length;
+  const solved = solveProgramme(
+    {
+      inside,
+      areaM2: cellsOf(carry, count).map((cells) => cells * grid.cellAreaM2),
+      limits: { fillMm: leastOf(carry, limits.fillMm, count), grindMm: leastOf(carry, limits.grindMm, count) },
+      marginMm: LEFT_MM,
+      sources: [...first, source(SHARED_OVER), source(1)],
+    },
+    perL,
+    options,
+  );
+  if (!solved) return null;
+  const changeMm = carried(
+    carry,
+    solved.fillMm.map((f, node) => f - solved.grindMm[node]!),
+  );
+  return { solved, changeMm, cuts };
+}
+
+/** Nodes that bear on a changed cell, and those about them. */
+function about({ grid: { nx, ny, inside } }: Coarse, { nodes, weights }: Carry, changeMm: Float64Array): Uint8Array {
+  let active = new Uint8Array(inside.length);
+  for (let at = 0; at < nodes.length; at++)
+    if (nodes[at]! >= 0 && weights[at]! > 1e-6 && Math.abs(changeMm[at >> 2]!) > MOVED_MM) active[nodes[at]!] = 1;
+  for (let ring = 0; ring < AROUND; ring++) {
+    const wider = active.slice();
+    for (let node = 0; node < active.length; node++) {
+      if (!active[node]) continue;
+      const [ix, iy] = [node % nx, Math.floor(node / nx)];
+      for (let y = Math.max(0, iy - 1); y <= Math.min(ny - 1, iy + 1); y++)
+        for (let x = Math.max(0, ix - 1); x <= Math.min(nx - 1, ix + 1); x++) wider[y * nx + x] = inside[y * nx + x]!;
+    }
+    active = wider;
+  }
+  return active;
+}
+
+/** The larger grid with only those nodes that stand on the floor: a line may run over these alone. */
+function onFloor({ grid, every, offset }: Coarse, fine: Grid): Grid {
+  return restrict(
+    grid,
+    grid.inside.map((_, node) => {
+      const ix = Math.round(offset[0] + every * (node % grid.nx));
+      const iy = Math.round(offset[1] + every * Math.floor(node / grid.nx));
+      return ix < 0 || iy < 0 || ix >= fine.nx || iy >= fine.ny ? 0 : fine.inside[iy * fine.nx + ix]!;
+    }),
+  );
+}
