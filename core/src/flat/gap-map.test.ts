@@ -31,6 +31,27 @@ test.each([3, 8, 21, 40])(
   },
 );
 
+test.each([
+  ['a valley, where neighbouring chords cross midway', (i: number) => 0.01 * (i - 40) ** 2],
+  ['a flat floor, where every chord ties', () => 2],
+  ['steps of whole millimetres, where many tie', (i: number) => Math.floor(i / 7) % 3],
+  ['two valleys and a ridge', (i: number) => 3 * Math.cos(i / 9) + 0.002 * (i - 20) ** 2],
+] as const)('nor does it miss %s', (_, heightAt) => {
+  for (const window of [2, 5, 16, 40, 89]) {
+    const h = Float64Array.from({ length: 90 }, (__, i) => heightAt(i));
+    const scratch = edgeScratch(90);
+    gapsAlong(h, 90, window, scratch);
+    plainGaps(h, window).forEach((gap, s) => {
+      expect(scratch.gap[s]).toBeCloseTo(gap, 9);
+      if (gap < 1e-9) return;
+      // The contacts told are those of a chord that leaves just that gap, no longer than the edge.
+      const [i, j] = [scratch.from[s]!, scratch.to[s]!];
+      expect(j - i).toBeLessThanOrEqual(window);
+      expect(h[i]! + ((h[j]! - h[i]!) * (s - i)) / (j - i) - h[s]!).toBeCloseTo(gap, 9);
+    });
+  }
+});
+
 test('h = 4x² mm under 2 m leaves 4 mm: L²/4 times the coefficient', () => {
   const grid = gridOver(rectanglePlan(5000, 1000));
   expect(

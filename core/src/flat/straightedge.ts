@@ -59,6 +59,7 @@ function tangentsAlong(h: Float64Array, n: number, window: number, scratch: Edge
     const bound = Math.min(block + window, n - 1);
     // Upper hull of the samples from the bound on, with what each addition covered so that it can be taken back.
     let size = 0;
+    let near = 0;
     let last = bound;
     for (let j = bound; j <= Math.min(n - 1, bound + window - 1); j++) {
       sizes[j - bound] = size;
@@ -88,17 +89,11 @@ function tangentsAlong(h: Float64Array, n: number, window: number, scratch: Edge
         size = sizes[at]!;
       }
       if (limit > bound) {
-        // Along the hull chords from i steepen up to the tangent and flatten after it.
-        let low = 0;
-        let high = size - 1;
-        while (low < high) {
-          const middle = (low + high) >> 1;
-          const p = hull[middle]!;
-          const q = hull[middle + 1]!;
-          if ((h[q]! - hi) * (p - i) >= (h[p]! - hi) * (q - i)) low = middle + 1;
-          else high = middle;
-        }
-        const far = hull[low]!;
+        // Along the hull chords from i steepen up to the tangent and flatten after it; the tangent from i + 1 lay nearby.
+        if (near >= size) near = size - 1;
+        while (near + 1 < size && !steeper(h, i, hull[near]!, hull[near + 1]!)) near++;
+        while (near > 0 && steeper(h, i, hull[near - 1]!, hull[near]!)) near--;
+        const far = hull[near]!;
         const candidate = (h[far]! - hi) * over[far - i]!;
         if (candidate >= slope) {
           slope = candidate;
@@ -109,6 +104,11 @@ function tangentsAlong(h: Float64Array, n: number, window: number, scratch: Edge
       slopes[i] = slope;
     }
   }
+}
+
+/** Whether the chord from i to p is steeper than the one to q, farther on. */
+function steeper(h: Float64Array, i: number, p: number, q: number): boolean {
+  return (h[q]! - h[i]!) * (p - i) < (h[p]! - h[i]!) * (q - i);
 }
 
 /** Whether the middle of three samples lies on or under the line between the others. */
@@ -146,7 +146,9 @@ export function gapsAlong(h: Float64Array, n: number, window: number, scratch: E
         // How far the new chord stands over the held one at the last sample of the stretch; it falls along it.
         const lead = hi + slope * (reach - 1 - i) - (h[held]! + slopes[held]! * (reach - 1 - held));
         if (lead <= 0) {
-          while (hi + slope * (end - i) > h[held]! + slopes[held]! * (end - held)) end++;
+          const over = hi + slope * (end - i) - (h[held]! + slopes[held]! * (end - held));
+          // Both are straight: the first sample at which the new one no longer stands over, by its fall from one to the next.
+          if (over > 0) end = Math.min(reach - 1, end + Math.ceil((over / (over - lead)) * (reach - 1 - end)));
           break;
         }
       }

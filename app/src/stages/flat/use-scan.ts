@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { startTransition, useState } from 'react';
 import { planOf, type RoomFacts } from '@maquette/core/room';
 import { snapScan, turned, type Scan, type ScanPlace, type UpAxis } from '@maquette/core/scan';
 import type { RoomPicture } from '@maquette/core';
@@ -60,12 +60,14 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
     });
     desk.ask(
       { kind: 'scan', scan: { file: chosen, up, plan: planOf(room), known } },
-      (found, reason) => {
-        setProgress(null);
-        setFailed(reason);
-        setAnswer(found);
-        setPlace(found?.place ?? null);
-      },
+      (found, reason) =>
+        // Much is drawn at once: in steps, so that a touch meanwhile is answered.
+        startTransition(() => {
+          setProgress(null);
+          setFailed(reason);
+          setAnswer(found);
+          setPlace(found?.place ?? null);
+        }),
       'now',
       ({ share }) => setProgress(share),
     );
