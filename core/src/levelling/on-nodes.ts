@@ -59,9 +59,11 @@ export function solveOnNodes(floor: WantedOn, every: number, options: ProgrammeO
   const { grid, heights, rules, limits, contactsOnly, targets } = floor;
   const coarse = coarsen(grid, every);
   const carry = carryOf(coarse, grid);
+  // With the same margin as the rows that follow: with less, most of those would be broken by a hair and each be asked again.
+  const asked = rules.map((rule) => ({ ...rule, gapMm: rule.gapMm - LEFT_MM }));
   return solveWith(floor, coarse, carry, coarse.grid.inside, options, [
     targetRows(targets, heights, carry),
-    ...latticeProgramme(onFloor(coarse, grid), sampled(coarse, grid, heights), rules, limits, contactsOnly).sources,
+    ...latticeProgramme(onFloor(coarse, grid), sampled(coarse, grid, heights), asked, limits, contactsOnly).sources,
   ]);
 }
 
