@@ -1,18 +1,13 @@
 import loadHighs from 'highs';
-import {
-  highsModels,
-  LIVE_ROUNDS,
-  mixedChange,
-  NODES_APART,
-  smallestFill,
-  type MixedChange,
-} from '@maquette/core/levelling';
+import { highsModels, mixedChange, smallestFill, type MixedChange, type Pace } from '@maquette/core/levelling';
 import { floorOf, INVENTED_FLOORS, type InventedFloor } from './floors.ts';
 
 const RULE = { gapMm: 3, edgeMm: 2000 };
 const RATES = { fillPerL: 3, grindPerL: 10, touchPerM2: 3 };
-/** The tighter plan is asked to stop at the end of the round in which this has passed. */
-const PATIENCE_MS = 10_000;
+/** The tighter plan is asked to stop at the end of the round in which this has passed: its bound is then all but the optimum. */
+const PATIENCE_MS = 90_000;
+/** It is to settle in this. */
+const AIM_MS = 10_000;
 
 interface Tried {
   floor: InventedFloor;
@@ -30,20 +25,19 @@ async function levellingBench(): Promise<string[]> {
     const { grid, heights } = floorOf(floor);
     const cells = grid.inside.length;
     const limits = { fillMm: new Float64Array(cells).fill(Infinity), grindMm: new Float64Array(cells).fill(3) };
-    const plan = (every: number, shouldStop?: () => boolean) => {
+    const plan = (pace: Pace, shouldStop?: () => boolean) => {
       const started = performance.now();
       const made = mixedChange(grid, heights, [RULE], RATES, limits, {
         open,
         contactsOnly: false,
-        every,
-        ...(every === NODES_APART.live ? { mostRounds: LIVE_ROUNDS } : {}),
+        pace,
         ...(shouldStop ? { shouldStop } : {}),
       })!;
       return { made, ms: performance.now() - started };
     };
-    const live = plan(NODES_APART.live);
+    const live = plan('live');
     const started = performance.now();
-    const tight = plan(NODES_APART.tighter, () => performance.now() - started > PATIENCE_MS);
+    const tight = plan('tighter', () => performance.now() - started > PATIENCE_MS);
     const fill = smallestFill(grid, heights, [RULE], { rocking: true }).fillMm;
     return {
       floor,
@@ -65,11 +59,13 @@ async function levellingBench(): Promise<string[]> {
       `certificates ${live.holds ? 'hold' : 'DO NOT HOLD'}`,
     ].join(' | '),
   );
-  const settled = tried.filter((t) => t.tight.settled);
+  const settled = tried.filter((t) => t.tight.settled && t.tightMs <= AIM_MS);
+  const near = tried.filter(({ live, tight }) => live.linearCost <= tight.boundCost * 1.05);
   return [
     ...lines,
     `Live plan, 14 floors of 40 m2: median ${(median(tried.map((t) => t.liveMs)) / 1000).toFixed(1)} s, slowest ${(Math.max(...tried.map((t) => t.liveMs)) / 1000).toFixed(1)} s; certificates hold on ${tried.filter((t) => t.live.holds).length}`,
-    `Tighter plan: ${settled.length} of ${tried.length} settled within ${PATIENCE_MS / 1000} s`,
+    `Within 5 % of the tighter bound: ${near.length} of ${tried.length}`,
+    `Tighter plan: ${settled.length} of ${tried.length} settled within ${AIM_MS / 1000} s`,
   ];
 }
 

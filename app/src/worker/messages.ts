@@ -3,7 +3,7 @@ import type { CoveringCard } from '@maquette/core/coverings';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
-import type { Change, LevellingPlan, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
+import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
 import type { PlankReport } from '@maquette/core/planks';
 import type { Plan } from '@maquette/core/room';
 import type { KnownHeight, ReadScan, ScanPlace, UpAxis } from '@maquette/core/scan';
@@ -41,7 +41,7 @@ type RoomAsk = FromFacts & { kind: 'judge' | 'prove' | 'schools' | 'plan' | 'gri
 export type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
 
 /** A way to be worked out by the programme, its nodes so many cells apart. */
-export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; every: number };
+export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; pace: Pace };
 
 /** What the screen asks of the worker. */
 export type Ask =

@@ -35,7 +35,7 @@ async function programmed(ask: ProgrammeAsk): Promise<Programmed | null> {
   if (!work) return null;
   const open = await openModels();
   let first = 0;
-  return programmedWay(work.job, ask.way, ask.every, {
+  return programmedWay(work.job, ask.way, ask.pace, {
     open,
     progress: ({ rounds, worstMm }) => {
       first ||= worstMm;

@@ -1,14 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { CoveringCard } from '@maquette/core/coverings';
-import { JUDGE_CELL_MM } from '@maquette/core/flat';
-import {
-  NODES_APART,
-  type Change,
-  type LevellingPlan,
-  type Programmed,
-  type RuleCost,
-  type WayId,
-} from '@maquette/core/levelling';
+import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { nowUtc } from '../data/ids.ts';
 import type { Desk } from './ask.ts';
@@ -95,11 +87,11 @@ export function usePlanned(
   return {
     ...held,
     working: question ? held.working : null,
-    tight: mixed !== undefined && mixed.nodesMm < NODES_APART.live * JUDGE_CELL_MM,
+    tight: mixed?.pace === 'tighter',
     tighten: () => {
       if (!question) return;
       setState((now) => ({ ...now, working: 'mixed', progress: null, failed: null }));
-      programme(desk, question, key, 'mixed', NODES_APART.tighter, setState, () => undefined);
+      programme(desk, question, key, 'mixed', 'tighter', setState, () => undefined);
     },
     rules: (told) => {
       if (question) aside.ask({ ...question, atUtc: nowUtc(), kind: 'rules' }, told);
@@ -127,7 +119,7 @@ type SetHeld = (change: (held: Held) => Held) => void;
 function workThrough(desk: Desk, question: Question, key: string, queue: readonly WayId[], set: SetHeld): void {
   const [way, ...rest] = queue;
   if (!way) return;
-  programme(desk, question, key, way, NODES_APART.live, set, () => {
+  programme(desk, question, key, way, 'live', set, () => {
     set((held) => (held.key === key ? { ...held, working: rest[0] ?? null } : held));
     workThrough(desk, question, key, rest, set);
   });
@@ -138,12 +130,12 @@ function programme(
   question: Question,
   key: string,
   way: WayId,
-  every: number,
+  pace: Pace,
   set: SetHeld,
   then: () => void,
 ): void {
   desk.ask(
-    { ...question, atUtc: nowUtc(), kind: 'programme', way, every },
+    { ...question, atUtc: nowUtc(), kind: 'programme', way, pace },
     (programmed, failed) => {
       set((held) => {
         if (held.key !== key) return held;
@@ -161,7 +153,7 @@ function programme(
 
 /** A tighter programme gives a truer bound; the way shown is the cheaper of the two that hold. */
 function kept(before: Programmed | undefined, now: Programmed): Programmed {
-  if (!before?.way || before.nodesMm === now.nodesMm) return now;
+  if (!before?.way || before.pace === now.pace) return now;
   if (now.way && (now.way.holds || !before.way.holds) && now.linearCost <= before.linearCost) return now;
   return { ...now, way: before.way, linearCost: before.linearCost };
 }

@@ -12,6 +12,7 @@ import {
   type RowSource,
   type Solved,
 } from './programme.ts';
+import { brokenRows } from './rows.ts';
 import { targetRows, type LevelTarget } from './targets.ts';
 
 /** The floor a change is wanted for, and what holds it back. */
@@ -49,6 +50,17 @@ const NEARLY_MM = 0.25;
 const MOVED_MM = 0.05;
 /** Nodes nearer together are set this many beyond what was changed. */
 const AROUND = 2;
+/** A floor on which no more edges than this are found broken at first is soon solved. */
+const FEW_EDGES = 700;
+
+/** Whether few edges laid along nodes `every` cells apart break a rule, so that the programme on them will be small. */
+export function fewEdges({ grid, heights, rules, contactsOnly }: WantedOn, every: number): boolean {
+  const coarse = coarsen(grid, every);
+  const onNodes = onFloor(coarse, grid);
+  const none = new Float64Array(onNodes.inside.length);
+  const asked = { contactsOnly, toleranceMm: 0 };
+  return brokenRows(onNodes, sampled(coarse, grid, heights), none, rules, asked).rows.length <= FEW_EDGES;
+}
 
 /**
  * The cheapest change carried from nodes `every` cells apart. Every row but the first few comes from the judgement grid in the

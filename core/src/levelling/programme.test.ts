@@ -1,16 +1,16 @@
 import loadHighs from 'highs';
-import { keptRuns } from '../flat/index.ts';
-import { gridOver, heightsFrom, randomFloor, rectanglePlan } from '../flat/invented.ts';
-import { amounts, mixedChange } from './mixed.ts';
+import { keptRuns, type Grid } from '../flat/index.ts';
+import { amounts } from './finished.ts';
 import { certify } from './certificate.ts';
 import { coarsen, sampled } from './coarse.ts';
 import { carried, carryOf, cellsOf, leastOf } from './carry.ts';
 import { brokenCuts, cutRow } from './cuts.ts';
-import { latticeProgramme, litreRates, PROGRAMME_TOLERANCE_MM, solveProgramme, type PlanLimits } from './programme.ts';
+import { latticeProgramme, PROGRAMME_TOLERANCE_MM, solveProgramme, type PlanLimits } from './programme.ts';
 import { refinedOnNodes, solveOnNodes } from './on-nodes.ts';
 import { brokenRows } from './rows.ts';
 import { highsModels, type OpenModel } from './solver.ts';
 import { smallestFill } from './fill.ts';
+import { floorAt, hump, limitsOf, trough } from './invented-floor.ts';
 import { trimmed } from './trim.ts';
 
 let open: OpenModel;
@@ -18,19 +18,10 @@ beforeAll(async () => {
   open = highsModels(await loadHighs());
 });
 
-const plan = rectanglePlan(2600, 1800);
 const RULE = { gapMm: 3, edgeMm: 2000 };
 const RATES = { fill: 4, grind: 12 };
-const limitsOf = (cells: number, fillMm = Infinity, grindMm = 3): PlanLimits => ({
-  fillMm: new Float64Array(cells).fill(fillMm),
-  grindMm: new Float64Array(cells).fill(grindMm),
-});
-const at = (cellMm: number, formula: (x: number, y: number) => number) => {
-  const grid = gridOver(plan, cellMm);
-  return { grid, heights: heightsFrom(grid, formula), limits: limitsOf(grid.inside.length) };
-};
 const solve = (
-  grid: ReturnType<typeof gridOver>,
+  grid: Grid,
   heights: Float64Array,
   rates: { fill: number; grind: number },
   limits: PlanLimits,
@@ -40,11 +31,9 @@ const solve = (
   const programme = latticeProgramme(grid, heights, [RULE], limits, contactsOnly);
   return solveProgramme(programme, rates, { open, ...(shouldStop ? { shouldStop } : {}) });
 };
-const trough = (x: number) => -8 * Math.exp(-(((x - 1.3) / 0.5) ** 2));
-const hump = (x: number, y: number) => 8 * Math.exp((-2 * ((x - 1.6) ** 2 + (y - 1.2) ** 2)) / 0.7 ** 2);
 
 test('a floor inside the rule asks for no row, costs nothing and is left as it is', () => {
-  const { grid, heights, limits } = at(100, (x, y) => 2 * x + y);
+  const { grid, heights, limits } = floorAt(100, (x, y) => 2 * x + y);
   expect(
     brokenRows(grid, heights, new Float64Array(heights.length), [RULE], { contactsOnly: false, toleranceMm: 0 }),
   ).toEqual({
@@ -57,7 +46,7 @@ test('a floor inside the rule asks for no row, costs nothing and is left as it i
 });
 
 test('a row says what the edge shows: h = 4x² under 2 m leaves 4.000 mm, worked out in the definitions', () => {
-  const { grid, heights } = at(100, (x) => 4 * (x - 1.25) ** 2);
+  const { grid, heights } = floorAt(100, (x) => 4 * (x - 1.25) ** 2);
   const { rows, worstMm } = brokenRows(grid, heights, new Float64Array(heights.length), [RULE], {
     contactsOnly: true,
     toleranceMm: 1e-6,
@@ -71,7 +60,7 @@ test('a row says what the edge shows: h = 4x² under 2 m leaves 4.000 mm, worked
 });
 
 test('where only gaps bind and grinding is dear, the programme finds the smallest fill', () => {
-  const { grid, heights } = at(100, trough);
+  const { grid, heights } = floorAt(100, trough);
   const solved = solve(grid, heights, { fill: 1, grind: 1000 }, limitsOf(heights.length, Infinity, 0), true)!;
   const asked = { ...RULE, gapMm: RULE.gapMm - PROGRAMME_TOLERANCE_MM };
   const least = amounts(grid, smallestFill(grid, heights, [asked]).fillMm, solved.grindMm).fillL;
@@ -81,7 +70,7 @@ test('where only gaps bind and grinding is dear, the programme finds the smalles
 });
 
 test('a hump is ground where that is the cheaper way, and only as deep as it may be', () => {
-  const { grid, heights } = at(200, hump);
+  const { grid, heights } = floorAt(200, hump);
   const cost = (grindMm: number) => {
     const solved = solve(grid, heights, RATES, limitsOf(heights.length, Infinity, grindMm), false)!;
     expect(Math.max(...solved.grindMm)).toBeLessThanOrEqual(grindMm + 1e-6);
@@ -94,18 +83,18 @@ test('a hump is ground where that is the cheaper way, and only as deep as it may
 });
 
 test('limits that leave no way give none: nothing may be raised and too little taken off', () => {
-  const { grid, heights } = at(100, trough);
+  const { grid, heights } = floorAt(100, trough);
   expect(solve(grid, heights, RATES, limitsOf(heights.length, 0, 1), false)).toBeNull();
 });
 
 test('stopped, it says so', () => {
-  const { grid, heights, limits } = at(100, trough);
+  const { grid, heights, limits } = floorAt(100, trough);
   const solved = solve(grid, heights, RATES, limits, false, () => true)!;
   expect(solved.settled).toBe(false);
 });
 
 test('a coarser grid keeps the floor’s area, and a slope carried there and back stays a slope', () => {
-  const { grid, heights } = at(50, (x, y) => 3 * x - 2 * y);
+  const { grid, heights } = floorAt(50, (x, y) => 3 * x - 2 * y);
   for (const every of [2, 3, 4]) {
     const coarse = coarsen(grid, every);
     const area = (g: typeof grid) => g.cellAreaM2 * g.inside.reduce((sum, on) => sum + on, 0);
@@ -121,7 +110,7 @@ test('a coarser grid keeps the floor’s area, and a slope carried there and bac
 });
 
 test('nodes share the whole floor among them, and a limit in one cell binds every node that bears on it', () => {
-  const { grid } = at(50, () => 0);
+  const { grid } = floorAt(50, () => 0);
   const coarse = coarsen(grid, 4);
   const carry = carryOf(coarse, grid);
   const count = coarse.grid.inside.length;
@@ -144,7 +133,7 @@ test('nodes share the whole floor among them, and a limit in one cell binds ever
 });
 
 test('trimming takes off what no edge asks for and breaks none', () => {
-  const { grid, heights } = at(50, trough);
+  const { grid, heights } = floorAt(50, trough);
   const least = smallestFill(grid, heights, [RULE]).fillMm;
   const thick = least.map((f) => (f > 0 ? f + 1 : 0));
   const trim = trimmed(grid, heights, thick, [RULE], { contactsOnly: true });
@@ -155,7 +144,7 @@ test('trimming takes off what no edge asks for and breaks none', () => {
 });
 
 test('trimming boldly takes off more, and the last fill mends what that broke for less than it saved', () => {
-  const { grid, heights } = at(50, trough);
+  const { grid, heights } = floorAt(50, trough);
   const thick = smallestFill(grid, heights, [RULE]).fillMm.map((f) => (f > 0 ? f + 1 : 0));
   const mended = [1, 1.6].map((bold) => {
     const trim = trimmed(grid, heights, thick, [RULE], { contactsOnly: true, bold });
@@ -169,7 +158,7 @@ test('trimming boldly takes off more, and the last fill mends what that broke fo
 });
 
 test('nodes set nearer together about a small change make it cheaper, and leave alone what is far from it', () => {
-  const { grid, heights, limits } = at(50, (x, y) => -9 * Math.exp(-(x ** 2 + y ** 2) / 0.5));
+  const { grid, heights, limits } = floorAt(50, (x, y) => -9 * Math.exp(-(x ** 2 + y ** 2) / 0.5));
   const floor = {
     grid,
     heights,
@@ -195,7 +184,7 @@ test('nodes set nearer together about a small change make it cheaper, and leave 
 });
 
 test('the bound is under what the rule itself costs on the same nodes, margins or not, and not by much', () => {
-  const { grid, heights, limits } = at(100, trough);
+  const { grid, heights, limits } = floorAt(100, trough);
   const bare = solve(grid, heights, RATES, limits, true)!;
   const programme = latticeProgramme(grid, heights, [{ ...RULE, gapMm: RULE.gapMm - 0.1 }], limits, true);
   const asked = solveProgramme({ ...programme, marginMm: 0.1 }, RATES, { open })!;
@@ -209,7 +198,7 @@ test('the bound is under what the rule itself costs on the same nodes, margins o
 test.each([2, 4])(
   'a cut row at the change it was found under weighs just what the edge is over, nodes %i apart',
   (every) => {
-    const { grid, heights } = at(50, (x, y) => hump(x, y) + trough(y));
+    const { grid, heights } = floorAt(50, (x, y) => hump(x, y) + trough(y));
     const coarse = coarsen(grid, every);
     const carry = carryOf(coarse, grid);
     const bend = Float64Array.from({ length: coarse.grid.inside.length }, (_, node) => Math.sin(node * 1.7));
@@ -230,44 +219,8 @@ test.each([2, 4])(
   },
 );
 
-test.each([
-  ['trough', trough],
-  ['hump', hump],
-  ['waves', randomFloor(7, 5)],
-] as const)('a mixed plan for %s is certified within its limits, and priced by what it moves', (_, formula) => {
-  const { grid, heights, limits } = at(50, formula);
-  const rates = { fillPerL: 3, grindPerL: 10, touchPerM2: 3 };
-  const mixed = mixedChange(grid, heights, [RULE], rates, limits, { open, contactsOnly: false, every: 4 })!;
-  expect(mixed.holds).toBe(true);
-  expect(mixed.certificates[0]).toMatchObject({ directions: 36, cellMm: 50 });
-  expect(mixed.certificates[0]!.worstGapMm).toBeLessThanOrEqual(3);
-  expect(mixed.certificates[0]!.worstCrownMm).toBeLessThanOrEqual(3);
-  expect(mixed.grindMm.every((g, cell) => g <= 3 && (g === 0 || mixed.fillMm[cell] === 0))).toBe(true);
-  const perL = litreRates(rates, 3);
-  expect(mixed.linearCost).toBeCloseTo(mixed.fillL * perL.fill + mixed.grindL * perL.grind, 6);
-});
-
-test('nodes nearer together make the plan no dearer', () => {
-  const { grid, heights, limits } = at(50, hump);
-  const rates = { fillPerL: 3, grindPerL: 10, touchPerM2: 3 };
-  const [live, tighter] = [4, 2].map((every) =>
-    mixedChange(grid, heights, [RULE], rates, limits, { open, contactsOnly: false, every })!,
-  );
-  expect(tighter!.holds).toBe(true);
-  expect(tighter!.linearCost).toBeLessThanOrEqual(live!.linearCost * 1.01);
-  // The programme's optimum is the least its nodes allow; the plan lies close above it.
-  expect(tighter!.linearCost).toBeLessThan(tighter!.boundCost * 1.05);
-});
-
-test('no plan is given where the limits of depth leave none', () => {
-  const { grid, heights } = at(50, trough);
-  const rates = { fillPerL: 3, grindPerL: 10, touchPerM2: 3 };
-  const shallow = limitsOf(heights.length, 0.5, 3);
-  expect(mixedChange(grid, heights, [RULE], rates, shallow, { open, contactsOnly: false, every: 2 })).toBeNull();
-});
-
 test('filling against rocking cures a hump without grinding, and stays under its top', () => {
-  const { grid, heights } = at(50, hump);
+  const { grid, heights } = floorAt(50, hump);
   const fill = smallestFill(grid, heights, [RULE], { rocking: true });
   expect(fill.settled).toBe(true);
   const after = heights.map((z, cell) => z + fill.fillMm[cell]!);

@@ -44,8 +44,6 @@ export interface ProgrammeOptions {
 /** The rule is asked for less this, and met within this, mm: arithmetic, not a safety margin. */
 export const PROGRAMME_TOLERANCE_MM = 0.005;
 const MOST_ROUNDS = 60;
-/** A live plan stops here: later rounds take most of the time and less than one part in a hundred off the cost. */
-export const LIVE_ROUNDS = 10;
 
 /** Cost of a litre with the charge for each m2 spread over a depth: the programme is linear, the charge is not. */
 export function litreRates(rates: PlanRates, spreadOverMm: number): { fill: number; grind: number } {
@@ -147,11 +145,11 @@ export function solveProgramme(
 }
 
 /** A row over nodes rewritten for the unknowns; nodes that are none stay as they are. */
-function onColumns({ cells, weights, limitMm }: EdgeRow, column: Int32Array, count: number): EdgeRow {
+function onColumns({ cells, weights, ...row }: EdgeRow, column: Int32Array, count: number): EdgeRow {
   const known = cells.map((cell, i) => [column[cell]!, weights[i]!] as const).filter(([at]) => at >= 0);
   return {
     cells: [...known.map(([at]) => at), ...known.map(([at]) => count + at)],
     weights: [...known.map(([, w]) => w), ...known.map(([, w]) => -w)],
-    limitMm,
+    ...row,
   };
 }

@@ -10,6 +10,8 @@ export interface EdgeRow {
   cells: number[];
   weights: number[];
   limitMm: number;
+  /** It is told once only, so that the programme must not let go of it. */
+  stays?: true;
 }
 
 export interface BrokenRows {

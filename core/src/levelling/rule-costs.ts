@@ -2,7 +2,7 @@ import type { FlatnessRule } from '../coverings/index.ts';
 import type { SchoolResult } from '../flat/index.ts';
 import { smallestFill } from './fill.ts';
 import type { LevellingJob } from './job.ts';
-import { amounts } from './mixed.ts';
+import { amounts } from './finished.ts';
 import { costOf, needsFor } from './way.ts';
 
 /** What filling alone would take for a floor to keep another rule. */

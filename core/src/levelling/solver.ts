@@ -1,7 +1,10 @@
 import type { Highs } from 'highs';
 import type { EdgeRow } from './rows.ts';
 
-/** A linear programme that is solved, given more rows and solved again: minimise cost x, lower <= x <= upper, rows at most. */
+/**
+ * A linear programme that is solved, given more rows and solved again: minimise cost x, lower <= x <= upper, rows at most. Rows
+ * that have long held nothing may be let go of, but for those that stay.
+ */
 export interface LinearModel {
   addRows: (rows: readonly EdgeRow[]) => void;
   /** Values at the optimum, its cost, and what a unit less of every row's limit would add to it; null when nothing satisfies the rows. */
@@ -12,9 +15,16 @@ export interface LinearModel {
 /** Opens a programme of so many variables. The core carries no solver: the worker and the server bring theirs. */
 export type OpenModel = (cost: Float64Array, lower: Float64Array, upper: Float64Array) => LinearModel;
 
+/** A row with more room than this holds nothing, mm. */
+const SLACK_MM = 0.3;
+/** Rows that held nothing in so many solutions running are let go of: each that is carried along slows every step. */
+const SLACK_SOLVES = 2;
+/** Fewer are not worth the renumbering. */
+const LET_GO_LEAST = 50;
+
 /**
  * Programmes solved by HiGHS: dual simplex without presolve, so that each solve starts from the basis of the one before and
- * pays only for the rows added since.
+ * pays only for the rows added since. Rows let go of were basic, so that the basis stays one.
  */
 export function highsModels(highs: Highs): OpenModel {
   return (cost, lower, upper) => {
@@ -30,8 +40,20 @@ export function highsModels(highs: Highs): OpenModel {
       matrix: { format: 'csr', numRows: 0, numCols: columns, starts: [0], indices: [], values: [] },
     });
     model.options.set({ output_flag: false, presolve: 'off', solver: 'simplex' });
+    let held: { limitMm: number; stays: boolean; slackFor: number }[] = [];
+    const letGo = (values: Float64Array, duals: Float64Array) => {
+      held.forEach((row, i) => {
+        const slack = !row.stays && duals[i] === 0 && row.limitMm - values[i]! > SLACK_MM;
+        row.slackFor = slack ? row.slackFor + 1 : 0;
+      });
+      const gone = [...held.keys()].filter((i) => held[i]!.slackFor >= SLACK_SOLVES);
+      if (gone.length < LET_GO_LEAST) return;
+      model.deleteRows({ kind: 'set', indices: gone });
+      held = held.filter((row) => row.slackFor < SLACK_SOLVES);
+    };
     return {
       addRows(rows) {
+        held.push(...rows.map(({ limitMm, stays = false }) => ({ limitMm, stays, slackFor: 0 })));
         const starts = new Int32Array(rows.length + 1);
         rows.forEach((row, i) => (starts[i + 1] = starts[i]! + row.cells.length));
         const indices = new Int32Array(starts[rows.length]!);
@@ -49,12 +71,14 @@ export function highsModels(highs: Highs): OpenModel {
       solve() {
         const { modelStatus } = model.run();
         if (modelStatus !== highs.constants.modelStatus.optimal) return null;
-        const { colValue, rowDual } = model.getSolution();
-        return {
+        const { colValue, rowValue, rowDual } = model.getSolution();
+        const solved = {
           values: colValue,
           cost: model.getObjectiveValue(),
           price: rowDual.reduce((sum, dual) => sum + Math.abs(dual), 0),
         };
+        letGo(rowValue, rowDual);
+        return solved;
       },
       close: () => model.dispose(),
     };

@@ -22,7 +22,7 @@ const plan = (targets: LevelTarget[], fillMost = Infinity, heights = heightsFrom
     [RULE],
     RATES,
     { fillMm: everywhere(fillMost), grindMm: everywhere(3) },
-    { open, contactsOnly: false, every: 4, targets },
+    { open, contactsOnly: false, pace: 'live', targets },
   );
   return made && { ...made, after: heights.map((z, cell) => z + made.fillMm[cell]! - made.grindMm[cell]!) };
 };

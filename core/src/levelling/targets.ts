@@ -32,8 +32,18 @@ export function targetRows(targets: readonly LevelTarget[], heights: Float64Arra
         });
         const nodes = about.map(({ node }) => node);
         const needMm = levelMm - heights[cell]!;
-        rows.push({ cells: nodes, weights: about.map(({ weight }) => weight), limitMm: needMm + toleranceMm });
-        rows.push({ cells: nodes, weights: about.map(({ weight }) => -weight), limitMm: toleranceMm - needMm });
+        rows.push({
+          cells: nodes,
+          weights: about.map(({ weight }) => weight),
+          limitMm: needMm + toleranceMm,
+          stays: true,
+        });
+        rows.push({
+          cells: nodes,
+          weights: about.map(({ weight }) => -weight),
+          limitMm: toleranceMm - needMm,
+          stays: true,
+        });
       }
     return { rows, worstMm: Math.max(...targets.map(({ levelMm, nowMm }) => Math.abs(levelMm - nowMm))) };
   };

@@ -14,7 +14,7 @@ import {
 
 const ROUNDING_MM = 1e-6;
 /** Later rounds take off less than one part in a hundred. */
-const ROUNDS = 4;
+const MOST_ROUNDS = 4;
 
 export interface TrimOptions {
   contactsOnly: boolean;
@@ -23,6 +23,8 @@ export interface TrimOptions {
    * room grows. With more than 1 a last fill has to mend where that went wrong.
    */
   bold?: number;
+  /** No more rounds than this. */
+  rounds?: number;
   /** Heights that no cell may come under, mm over the datum. */
   leastMm?: Float64Array | undefined;
   /** Lines laid out before on this grid. */
@@ -39,11 +41,11 @@ export function trimmed(
   ground: Float64Array,
   fillMm: Float64Array,
   rules: readonly FlatnessRule[],
-  { contactsOnly, bold = 1, leastMm, kept = keptRuns(grid) }: TrimOptions,
+  { contactsOnly, bold = 1, rounds = MOST_ROUNDS, leastMm, kept = keptRuns(grid) }: TrimOptions,
 ): Float64Array {
   const { nx } = grid;
   const fill = fillMm.slice();
-  for (let round = 0; round < ROUNDS; round++) {
+  for (let round = 0; round < rounds; round++) {
     const now = ground.map((z, cell) => z + fill[cell]!);
     const allowed = fill.map((f, cell) =>
       grid.inside[cell] ? Math.max(0, Math.min(f, ground[cell]! + f - (leastMm?.[cell] ?? -Infinity))) : 0,
@@ -90,7 +92,7 @@ export function trimmed(
     let most = 0;
     for (let cell = 0; cell < fill.length; cell++) {
       most = Math.max(most, spare[cell]!);
-      fill[cell] = fill[cell]! - Math.min(allowed[cell]!, spare[cell]! * (round < ROUNDS - 1 ? bold : 1));
+      fill[cell] = fill[cell]! - Math.min(allowed[cell]!, spare[cell]! * (round < rounds - 1 ? bold : 1));
     }
     if (most < 0.01) break;
   }

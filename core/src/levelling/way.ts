@@ -1,7 +1,7 @@
 import { certify, type Certificate } from './certificate.ts';
 import { coverHours, needOf, type CompoundCard, type CompoundNeed } from './compound.ts';
 import { mapAt, type LevellingJob } from './job.ts';
-import { amounts } from './mixed.ts';
+import { amounts } from './finished.ts';
 import { patchesOf, type Patch } from './patches.ts';
 import type { Change } from './programme.ts';
 import type { Placement, PredictedStation } from '../flat/index.ts';

@@ -2,6 +2,7 @@ import loadHighs from 'highs';
 import { figuresOf } from '../figures/index.ts';
 import { gridOver, heightsFrom } from '../flat/invented.ts';
 import { newFixture, newOpening, planOf, regionAreaM2, UNKNOWN_BASE } from '../room/index.ts';
+import { hump } from './invented-floor.ts';
 import { inventedLevelling, inventedRoom } from './invented-job.ts';
 import {
   chalkPoints,
@@ -11,7 +12,6 @@ import {
   grindingTask,
   highsModels,
   mapAt,
-  NODES_APART,
   patchesOf,
   planeChoices,
   planLevelling,
@@ -29,7 +29,6 @@ beforeAll(async () => {
   open = highsModels(await loadHighs());
 });
 
-const hump = (x: number, y: number) => 8 * Math.exp((-2 * ((x - 1.6) ** 2 + (y - 1.2) ** 2)) / 0.7 ** 2);
 const lowCorner = (x: number, y: number) => -9 * Math.exp((-2 * (x ** 2 + y ** 2)) / 1.1 ** 2);
 const room = inventedRoom(2600, 2000);
 const figure = figuresOf([]);
@@ -57,7 +56,7 @@ test('levelling compound 8 mm deep is covered 24 h and 8 h for each mm over five
 
 test('mixed is certified, inside its limits, adds up to its lines and costs no more than fill or grinding alone', () => {
   const { job } = inventedLevelling(room, (x, y) => hump(x, y) + lowCorner(x, y));
-  const [mixed, fill] = (['mixed', 'fill'] as const).map((id) => programmedWay(job, id, NODES_APART.live, { open }));
+  const [mixed, fill] = (['mixed', 'fill'] as const).map((id) => programmedWay(job, id, 'live', { open }));
   const way = mixed!.way!;
   expect(way.holds).toBe(true);
   expect(way.certificates[0]).toMatchObject({ directions: 36, cellMm: 50, holds: true });
@@ -70,7 +69,7 @@ test('mixed is certified, inside its limits, adds up to its lines and costs no m
 });
 
 test('grinding alone keeps the rule without a drop of compound where it can', () => {
-  const { way } = programmedWay(inventedLevelling(room, (x, y) => hump(x, y) / 2).job, 'grind', NODES_APART.live, {
+  const { way } = programmedWay(inventedLevelling(room, (x, y) => hump(x, y) / 2).job, 'grind', 'live', {
     open,
   });
   expect(way).toMatchObject({ holds: true, fillL: 0, needs: [], dryH: 0 });
@@ -78,7 +77,7 @@ test('grinding alone keeps the rule without a drop of compound where it can', ()
 
 test('grinding alone is refused beside a deep low, with the limit that binds and where', () => {
   const { job } = inventedLevelling(room, (x, y) => 3 * lowCorner(x, y));
-  const { way, refusal } = programmedWay(job, 'grind', NODES_APART.live, { open });
+  const { way, refusal } = programmedWay(job, 'grind', 'live', { open });
   expect(way).toBeNull();
   expect(refusal).toMatchObject({ limit: 'grind-depth' });
   expect(refusal!.takesMm).toBeGreaterThan(refusal!.allowedMm);
@@ -103,7 +102,7 @@ test('a gate, a marked place, an opening and a flange each hold back what they n
   expect(limit('grindMm', 1500, 1200)).toBe(3);
   const shut = inventedLevelling(held, hump, { gates: { grind: false, prime: false } }).job;
   expect(Math.max(...shut.limits.grindMm, ...shut.limits.fillMm)).toBe(0);
-  expect(programmedWay(shut, 'mixed', NODES_APART.live, { open }).refusal).toMatchObject({ limit: 'gate' });
+  expect(programmedWay(shut, 'mixed', 'live', { open }).refusal).toMatchObject({ limit: 'gate' });
 });
 
 // Cover of 30 mm stays over pipes: at 32 mm deep 2 mm may go, at 25 mm nothing, at a depth nobody knows nothing.

@@ -1,7 +1,7 @@
 import { smallestFill } from './fill.ts';
 import type { LevellingJob } from './job.ts';
-import { mixedChange, type MixedChange } from './mixed.ts';
-import { LIVE_ROUNDS, type PlanLimits, type ProgrammeOptions } from './programme.ts';
+import { mixedChange, type MixedChange, type Pace } from './mixed.ts';
+import type { PlanLimits, ProgrammeOptions } from './programme.ts';
 import { worstOver, type Refusal } from './refusal.ts';
 import { wayOf, type Way, type WayId } from './way.ts';
 
@@ -13,6 +13,7 @@ export interface Programmed {
   linearCost: number;
   boundCost: number;
   nodesMm: number;
+  pace: Pace;
   rounds: number;
   rows: number;
   settled: boolean;
@@ -26,22 +27,17 @@ const USES: Record<WayId, { fill: boolean; grind: boolean }> = {
   ramp: { fill: true, grind: true },
 };
 
-/** Nodes of the live programme stand this many cells apart, and of the tighter one. */
-export const NODES_APART = { live: 4, tighter: 2 } as const;
-
 /** The cheapest way by fill, grinding or both that keeps every rule within its limits; or which limit refuses it, and where. */
-export function programmedWay(job: LevellingJob, id: WayId, every: number, options: ProgrammeOptions): Programmed {
+export function programmedWay(job: LevellingJob, id: WayId, pace: Pace, options: ProgrammeOptions): Programmed {
   const limits = limitsFor(id === 'ramp' ? openedFor(job) : job.limits, USES[id]);
   const solve = (within: PlanLimits) =>
     mixedChange(job.grid, job.heights, job.rules, job.rates, within, {
       ...options,
       contactsOnly: job.contactsOnly,
-      every,
-      ...(every === NODES_APART.live ? { mostRounds: LIVE_ROUNDS } : {}),
+      pace,
       targets: id === 'ramp' ? job.targets : [],
     });
   const solved = solve(limits);
-  const nodesMm = every * job.grid.cellMm;
   if (!solved)
     return {
       id,
@@ -49,12 +45,13 @@ export function programmedWay(job: LevellingJob, id: WayId, every: number, optio
       refusal: options.shouldStop?.() ? null : refusalOf(job, id, limits, solve),
       linearCost: 0,
       boundCost: 0,
-      nodesMm,
+      nodesMm: 0,
+      pace,
       rounds: 0,
       rows: 0,
       settled: false,
     };
-  const { linearCost, boundCost, rounds, rows, settled, holds } = solved;
+  const { linearCost, boundCost, nodesMm, rounds, rows, settled, holds } = solved;
   const way = wayOf(job, id, solved, solved.certificates);
   return {
     id,
@@ -63,6 +60,7 @@ export function programmedWay(job: LevellingJob, id: WayId, every: number, optio
     linearCost,
     boundCost,
     nodesMm,
+    pace,
     rounds,
     rows,
     settled,
