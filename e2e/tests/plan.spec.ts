@@ -20,7 +20,7 @@ test('ways to level stand side by side, certified, with how near each is to the 
   await mixed.click();
   await expect(page.getByTestId('certificate')).toContainText('36 directions on 50 mm');
   await expect(page.getByTestId('certificate')).toContainText('The rule holds.');
-  await expect(page.getByTestId('nearness')).toContainText('nodes 200 mm apart');
+  await expect(page.getByTestId('nearness')).toContainText('nodes 150 mm apart');
   await accessible(page);
   await page.getByRole('button', { name: 'Make it tighter' }).click();
   await expect(page.getByTestId('nearness')).toContainText('nodes 100 mm apart');

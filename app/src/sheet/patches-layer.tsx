@@ -1,9 +1,12 @@
 import { memo } from 'react';
 import { G, Path } from 'react-native-svg';
-import type { Patch } from '@maquette/core/levelling';
+import { isSpot, type Patch } from '@maquette/core/levelling';
 import { usePalette } from '../theme/theme.tsx';
 import { Letter } from './letter.tsx';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
+
+/** A spot's letter stands this far beside it, px: over it, the chalk point would hide it. */
+const BESIDE_PX = 20;
 
 /** Outlines of the places to fill and to grind, each with its letter; what is ground is drawn broken, and the chosen one shows its depths. */
 export const PatchesLayer = memo(function PatchesLayer({
@@ -47,14 +50,17 @@ export const PatchesLayer = memo(function PatchesLayer({
             )),
           )}
       </G>
-      {areas.map(({ area, what }) => (
-        <Letter
-          key={area.label}
-          at={toPx(view, ...area.deepestAt)}
-          text={area.label}
-          fill={what === 'fill' ? palette.low : palette.high}
-        />
-      ))}
+      {areas.map(({ area, what }) => {
+        const [x, y] = toPx(view, ...area.deepestAt);
+        return (
+          <Letter
+            key={area.label}
+            at={[isSpot(area) ? x - BESIDE_PX : x, y]}
+            text={area.label}
+            fill={what === 'fill' ? palette.low : palette.high}
+          />
+        );
+      })}
     </G>
   );
 });

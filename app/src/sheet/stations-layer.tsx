@@ -1,8 +1,9 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { Circle, G, Path, Polyline, Text as SvgText } from 'react-native-svg';
 import type { Station } from '@maquette/core/flat';
 import { formatGap, type UnitSystem } from '@maquette/core/units';
 import { FACE, usePalette } from '../theme/theme.tsx';
+import { figureStands } from './figure-stands.ts';
 import { toPx, type SheetView } from './view.ts';
 
 interface Props {
@@ -31,6 +32,8 @@ export const StationsLayer = memo(function StationsLayer({
 }: Props) {
   const palette = usePalette();
   const apart = spacingMm * view.pxPerMm;
+  const figures = apart >= FIGURES_FROM_PX;
+  const stands = useMemo(() => (figures ? figureStands(stations, spacingMm) : null), [stations, spacingMm, figures]);
   const current = stations.find((s) => s.key === currentKey);
   const at = stations.indexOf(current!);
   const ahead =
@@ -67,11 +70,19 @@ export const StationsLayer = memo(function StationsLayer({
               strokeWidth={1.4}
             />
           );
+        const stand = stands?.get(station.key);
         return (
           <G key={station.key}>
             <Path d={`M${x - 4} ${y}H${x + 4}M${x} ${y - 4}V${y + 4}`} stroke={palette.ink} strokeWidth={1.4} />
-            {apart >= FIGURES_FROM_PX ? (
-              <SvgText x={x + 3} y={y - 5} fontFamily={FACE.figure} fontSize={13} fill={palette.ink}>
+            {stand ? (
+              <SvgText
+                x={x + stand.dx}
+                y={y + stand.dy}
+                textAnchor="middle"
+                fontFamily={FACE.figure}
+                fontSize={13}
+                fill={palette.ink}
+              >
                 {level > 0 && formatGap(level, units) !== '0' ? `+${formatGap(level, units)}` : formatGap(level, units)}
               </SvgText>
             ) : null}

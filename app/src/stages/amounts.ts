@@ -11,3 +11,13 @@ export function moneyWords(amount: number, currency: string): string {
   const whole = Math.round(amount).toLocaleString('en').replace(/,/g, '\u2009');
   return currency ? `${currency}${currency.length > 1 ? '\u2009' : ''}${whole}` : whole;
 }
+
+/** The same said as what it is where no currency says so. */
+export function costWords(amount: number, currency: string): string {
+  return currency ? moneyWords(amount, currency) : `cost ${moneyWords(amount, currency)}`;
+}
+
+/** `1 bag`, `6 bags`. */
+export function bagsWords(bags: number): string {
+  return `${bags} bag${bags === 1 ? '' : 's'}`;
+}

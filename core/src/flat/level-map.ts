@@ -16,6 +16,8 @@ export interface LevelMap {
 
 /** Most levels drawn on each side before the step between contours is doubled. */
 const MOST_LEVELS = 7;
+/** A floor that departs from its plane by less than a staff shows has no line between high and low, mm. */
+const SHOWS_MM = 0.25;
 
 /** Contours each millimetre (or 2, 5, 10 where the floor is rougher) over the plane that carries the floor's tilt. */
 export function levelMap(floor: FloorSurface): LevelMap {
@@ -41,7 +43,7 @@ export function levelMap(floor: FloorSurface): LevelMap {
     lows: levels
       .map((levelMm) => ({ levelMm: -levelMm, rings: ringsAbove(thin.grid, below, levelMm) }))
       .filter((l) => l.rings.length > 0),
-    zero: ringsAbove(thin.grid, thin.values, 0),
+    zero: most < SHOWS_MM ? [] : ringsAbove(thin.grid, thin.values, 0),
     judged: ringsAbove(keep.grid, keep.values, 0.5),
   };
 }

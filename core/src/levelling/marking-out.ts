@@ -1,6 +1,6 @@
 import simplify from 'simplify-js';
 import { distanceMm, tapeFrom, type Plan, type PointMm, type RoomFacts, type WallDistance } from '../room/index.ts';
-import type { Patch } from './patches.ts';
+import { isSpot, type Patch } from './patches.ts';
 
 /** One point to chalk on the floor, by two tapes. */
 export interface ChalkPoint {
@@ -21,13 +21,15 @@ const CHALK_MM = 10;
 
 /**
  * Corners of every area in the order they are chalked: the area nearest to where one stands next, round its outline from the
- * corner nearest to that place. Distances as a tape is read, to the centimetre.
+ * corner nearest to that place; a spot by its middle alone. Distances as a tape is read, to the centimetre.
  */
 export function chalkPoints(room: RoomFacts, plan: Plan, areas: readonly Patch[], start: PointMm): ChalkPoint[] {
   const points: ChalkPoint[] = [];
   let here = start;
   const left = areas.flatMap((area) =>
-    area.outlines.map((outline) => ({ label: area.label, outline: corners(outline) })),
+    isSpot(area)
+      ? [{ label: area.label, outline: corners([area.deepestAt]) }]
+      : area.outlines.map((outline) => ({ label: area.label, outline: corners(outline) })),
   );
   while (left.length > 0) {
     const away = left.map(({ outline }) => Math.min(...outline.map((p) => distanceMm(here, p))));

@@ -41,6 +41,11 @@ export function patchLabel(index: number): string {
   return index < 26 ? String.fromCharCode(65 + index) : patchLabel(Math.floor(index / 26) - 1) + patchLabel(index % 26);
 }
 
+/** Whether a place is no more than a spot: less than a trowel covers, with nothing near it to be worked with. */
+export function isSpot({ areaM2 }: Patch): boolean {
+  return areaM2 < CRUMB_M2;
+}
+
 /** Area of a ring, mm2, without sign. */
 function ringArea(ring: readonly [number, number][]): number {
   return (

@@ -14,6 +14,7 @@ import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
+import { bagsWords } from '../amounts.ts';
 import { localTime } from '../damp/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
 
@@ -185,8 +186,6 @@ function WorkDone({
     </View>
   );
 }
-
-const bagsWords = (bags: number) => `${bags} bag${bags === 1 ? '' : 's'}`;
 
 function signed(mm: number, units: RoomFacts['units']): string {
   return `${mm < 0 ? '−' : '+'}${formatGap(Math.abs(mm), units)}`;

@@ -3,6 +3,7 @@ import type { CompoundNeed } from '@maquette/core/levelling';
 import { formatMass, formatVolume, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
+import { bagsWords } from '../amounts.ts';
 
 /** Bags by product, the one that suits best first; what does not suit stays in sight with its reason. */
 export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units: UnitSystem }) {
@@ -24,7 +25,7 @@ export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units:
             </View>
             {need.unsuited ? null : (
               <Words figure bold size="large">
-                {`${need.bags} bag${need.bags === 1 ? '' : 's'}`}
+                {bagsWords(need.bags)}
               </Words>
             )}
             <Words figure size="small" quiet>

@@ -104,11 +104,13 @@ function certificateWords(room: RoomFacts, certificate: Certificate): string {
 function Nearness({ room, way, planned, currency }: Props) {
   const { programmed } = way;
   if (!programmed?.way || programmed.boundCost <= 0) return null;
-  const over = Math.max(0, programmed.linearCost / programmed.boundCost - 1);
+  const { linearCost, boundCost, nodesMm, rows, rounds, settled } = programmed;
+  const over = linearCost / boundCost - 1;
+  const least = `on nodes ${formatReach(nodesMm, room.units)} apart takes less than ${moneyWords(boundCost, currency)}`;
   return (
     <View style={styles.line}>
       <Words size="small" quiet style={styles.grow} testID="nearness">
-        {`What is moved, priced by the litre: ${moneyWords(programmed.linearCost, currency)}. Nothing laid out on nodes ${formatReach(programmed.nodesMm, room.units)} apart takes less than ${moneyWords(programmed.boundCost, currency)}${over > 0.0005 ? `, ${roundTo(over * 100, 0.1)} % over` : ''}. ${programmed.rows} edges in ${programmed.rounds} rounds${programmed.settled ? '' : ', not finished'}.`}
+        {`What is moved, priced by the litre: ${moneyWords(linearCost, currency)}. ${over > -0.0005 ? `Nothing laid out ${least}${over > 0.0005 ? `: this is ${roundTo(over * 100, 0.1)} % over it` : ''}.` : `Nothing laid out ${least}; this is laid out cell by cell.`} ${rows} edges in ${rounds} rounds${settled ? '' : ', not finished'}.`}
       </Words>
       {way.id === 'mixed' && !planned.tight && planned.working === null ? (
         <Button label="Make it tighter" onPress={planned.tighten} style={styles.key} />

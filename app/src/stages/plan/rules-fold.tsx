@@ -8,7 +8,7 @@ import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
-import { moneyWords } from '../amounts.ts';
+import { bagsWords, moneyWords } from '../amounts.ts';
 
 interface Props {
   room: RoomFacts;
@@ -35,7 +35,7 @@ export function RulesFold({ room, planned, currency }: Props) {
         const names = asking(r.rule).map((card) => card.name);
         return (
           <Words key={ruleWords(r.rule, units)} figure bold={r.chosen}>
-            {`${ruleWords(r.rule, units)}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${cost ? `, fill only ${moneyWords(cost.cost, currency)}, ${cost.bags} bag${cost.bags === 1 ? '' : 's'}` : ''}${r.chosen ? ', this covering' : ''}${names.length > 0 ? ` (${names.join('; ')})` : ''}`}
+            {`${ruleWords(r.rule, units)}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${cost ? `, fill only ${moneyWords(cost.cost, currency)}, ${bagsWords(cost.bags)}` : ''}${r.chosen ? ', this covering' : ''}${names.length > 0 ? ` (${names.join('; ')})` : ''}`}
           </Words>
         );
       })}

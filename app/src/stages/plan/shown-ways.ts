@@ -1,12 +1,4 @@
-import type {
-  LevellingPlan,
-  OpeningRise,
-  PlaneChoice,
-  Programmed,
-  Refusal,
-  Way,
-  WayId,
-} from '@maquette/core/levelling';
+import type { LevellingPlan, PlaneChoice, Programmed, Refusal, Way, WayId } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { planOf } from '@maquette/core/room';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
@@ -21,6 +13,8 @@ export interface ShownWay {
   id: ChoiceId;
   words: string;
   cost: number | null;
+  /** Bags of the product that suits and costs least; null where nothing is poured. */
+  bags: number | null;
   hours: number;
   dryH: number;
   /** Largest rise at any opening, mm. */
@@ -90,6 +84,7 @@ function blank(id: ChoiceId): ShownWay {
     id,
     words: WAY_WORDS[id],
     cost: null,
+    bags: null,
     hours: 0,
     dryH: 0,
     riseMm: 0,
@@ -104,9 +99,9 @@ function blank(id: ChoiceId): ShownWay {
   };
 }
 
-function priced(from: { cost: number; hours: number; dryH: number; rises: readonly OpeningRise[] }) {
+function priced(from: Pick<Way, 'cost' | 'hours' | 'dryH' | 'rises' | 'needs'>) {
   const riseMm = from.rises.reduce((most, r) => (Math.abs(r.mostMm) > Math.abs(most) ? r.mostMm : most), 0);
-  return { cost: from.cost, hours: from.hours, dryH: from.dryH, riseMm };
+  return { cost: from.cost, bags: from.needs[0]?.bags ?? null, hours: from.hours, dryH: from.dryH, riseMm };
 }
 
 function planeRow(room: RoomFacts, plane: PlaneChoice, timber: boolean): ShownWay {

@@ -10,7 +10,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
-import { hoursWords, moneyWords } from '../amounts.ts';
+import { bagsWords, costWords, hoursWords } from '../amounts.ts';
 import { FiguresFold } from '../figures-fold.tsx';
 import { levelFigures } from './level-figures.ts';
 import { PlaneCurve } from './plane-curve.tsx';
@@ -45,7 +45,9 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
       <View style={styles.line}>
         <Mark verdict="work" width={56} />
         <Words bold size="large" style={styles.grow}>
-          {best ? `${best.words}: ${moneyWords(best.cost!, currency)}` : 'Working out the cheapest way …'}
+          {best
+            ? `${best.words}: ${best.bags === null ? '' : `${bagsWords(best.bags)}, `}${costWords(best.cost!, currency)}`
+            : 'Working out the cheapest way …'}
         </Words>
       </View>
       {plan.provisional ? (
@@ -125,6 +127,7 @@ function WayRow({
         ? 'being worked out …'
         : 'not worked out'
       : [
+          ...(way.bags === null ? [] : [bagsWords(way.bags)]),
           hoursWords(way.hours),
           way.dryH > 0 ? `cover after ${Math.round(way.dryH)} h` : 'nothing to dry',
           riseWords(way.riseMm, room.units),
@@ -142,7 +145,7 @@ function WayRow({
     <Pressable
       role="radio"
       aria-checked={chosen}
-      accessibilityLabel={`${way.words}, ${way.cost === null || off ? '' : `${moneyWords(way.cost, currency)}, `}${note}`}
+      accessibilityLabel={`${way.words}, ${way.cost === null || off ? '' : `${costWords(way.cost, currency)}, `}${note}`}
       onPress={onPress}
       style={[
         styles.way,
@@ -159,7 +162,7 @@ function WayRow({
         </Words>
         {off || way.cost === null ? null : (
           <Words figure bold size="large" color={ink}>
-            {moneyWords(way.cost, currency)}
+            {costWords(way.cost, currency)}
           </Words>
         )}
       </View>

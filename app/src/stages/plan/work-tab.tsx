@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { figuresOf, type FigureOf } from '@maquette/core/figures';
-import { grindingTask, shimSteps, type Patch } from '@maquette/core/levelling';
+import { grindingTask, isSpot, shimSteps, type Patch } from '@maquette/core/levelling';
 import { planOf, type RoomFacts } from '@maquette/core/room';
 import {
   formatArea,
@@ -16,11 +16,12 @@ import { placeWords } from '@maquette/core/verdict';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
-import { hoursWords } from '../amounts.ts';
+import { bagsWords, hoursWords } from '../amounts.ts';
 import { areasOf } from './areas.ts';
 import { Needs } from './needs.tsx';
 import { Bays } from './bays.tsx';
 import type { ShownWay } from './shown-ways.ts';
+import { Spots } from './spots.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -37,6 +38,7 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
   const figure = figuresOf(shown.strip.figures);
   const { units } = room;
   const areas = areasOf(way);
+  const places = areas.filter(({ area }) => !isSpot(area));
   const needs = way.way?.needs ?? way.plane?.needs ?? [];
   const fillL = way.way?.fillL ?? way.plane?.volumeL ?? 0;
   const primerL = way.way?.primerL ?? way.plane?.primerL ?? 0;
@@ -44,11 +46,11 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
   return (
     <View style={styles.box} testID="work">
       <Words bold size="large">
-        {headline(way, lead ? `${lead.bags} bag${lead.bags === 1 ? '' : 's'}` : null)}
+        {lead ? `${way.words}: buy ${bagsWords(lead.bags)}` : way.words}
       </Words>
       {way.plane ? <Bays room={room} plane={way.plane} /> : null}
       <View role="list" accessibilityLabel="Places to work on" style={styles.list}>
-        {areas.map(({ area, what }) => (
+        {places.map(({ area, what }) => (
           <AreaRow
             key={area.label}
             room={room}
@@ -61,6 +63,7 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
             onPress={() => onChoose(chosen === area.label ? null : area.label)}
           />
         ))}
+        <Spots room={room} spots={areas.filter(({ area }) => isSpot(area))} />
       </View>
       {areas.some(({ what }) => what === 'grind') ? (
         <Words size="small">
@@ -87,11 +90,6 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
 function shimWords(deepestMm: number, units: UnitSystem): string {
   const steps = shimSteps(deepestMm).map((mm) => formatGap(mm, units));
   return `${steps.join(', ') || `under ${formatGap(1, units)}`} ${unitLabel(units)}`;
-}
-
-function headline(way: ShownWay, bags: string | null): string {
-  const { words } = way;
-  return bags ? `${words}: buy ${bags}` : words;
 }
 
 function AreaRow({

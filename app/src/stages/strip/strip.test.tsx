@@ -6,7 +6,6 @@ import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { BLANK_SHAPE, newOpening, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '@maquette/core/room';
 import { NO_STRIP_FACTS, planStripOut, stripContext, type StripFacts } from '@maquette/core/stripout';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { hoursWords, moneyWords } from '../amounts.ts';
 import { ChooseTab } from './choose-tab.tsx';
 import { Section } from './section.tsx';
 import { Steps } from './steps.tsx';
@@ -118,18 +117,4 @@ test('a point of the tapping grid goes from nothing to full to hollow and back',
   expect(change(null).body).toMatchObject({ sound: 'sound' });
   expect(change('sound').body).toMatchObject({ sound: 'hollow' });
   expect(change('hollow').deleted).toBe(true);
-});
-
-test('hours and money are said as people say them', () => {
-  expect([hoursWords(0), hoursWords(0.02), hoursWords(0.5), hoursWords(2.34)]).toEqual([
-    'none',
-    '5 min',
-    '30 min',
-    '2.3 h',
-  ]);
-  expect([moneyWords(1234.4, '£'), moneyWords(80, 'EUR'), moneyWords(7, '')]).toEqual([
-    '£1\u2009234',
-    'EUR\u200980',
-    '7',
-  ]);
 });
