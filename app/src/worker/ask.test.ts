@@ -1,27 +1,8 @@
-import type { Ask, Told } from './messages.ts';
+import { MockWorker } from './mock-worker.ts';
 
-/** A worker that answers when told to. */
-class MockWorker {
-  static made: MockWorker[] = [];
-  asked: Ask[] = [];
-  ended = false;
-  onmessage: ((event: { data: Told }) => void) | null = null;
-  constructor() {
-    MockWorker.made.push(this);
-  }
-  postMessage(ask: Ask) {
-    this.asked.push(ask);
-  }
-  terminate() {
-    this.ended = true;
-  }
-  answer(answer: unknown) {
-    this.onmessage!({ data: { id: this.asked.at(-1)!.id, ok: true, answer: answer as never, tookMs: 1 } });
-  }
-}
+import { openDesk } from './ask.ts';
 
 jest.mock('./start-worker.ts', () => ({ startWorker: () => new MockWorker() }));
-import { openDesk } from './ask.ts';
 
 const question = (name: string, kind: 'judge' | 'schools' | 'plan' = 'judge') => ({
   kind,
