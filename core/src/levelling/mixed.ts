@@ -11,7 +11,7 @@ import {
   type Finished,
   type FloorPriced,
 } from './finished.ts';
-import { fewEdges, refinedOnNodes, solveOnNodes } from './on-nodes.ts';
+import { firstEdges, refinedOnNodes, solveOnNodes } from './on-nodes.ts';
 import { leastHeights, type LevelTarget } from './targets.ts';
 import { withoutCrumbs } from './tidy.ts';
 import { trimmed } from './trim.ts';
@@ -48,6 +48,8 @@ const BOLD = 1.6;
 const APART = { live: 4, few: 3, tighter: 2 };
 /** A live plan stops here: later rounds take most of the time and less than one part in a hundred off the cost. */
 const LIVE_ROUNDS = { live: 10, few: 13 };
+/** Where no more edges than this are found broken at first, a programme is soon solved. */
+const FEW_EDGES = 700;
 /** More nodes than this at the tighter distance would take a live plan longer than they save. */
 const REFINED_NODES_MOST = 700;
 /** A second trimming takes off little: what the last fill left room for. */
@@ -73,10 +75,11 @@ export function mixedChange(
   const perL = litreRates(rates, SPREAD_OVER_MM);
   const kept = keptRuns(grid);
   const floor: FloorPriced = { grid, heights, rules, limits, rates, perL, contactsOnly, targets, kept, shouldStop };
-  const few = pace === 'live' && fewEdges(floor, APART.few);
+  const near = pace === 'live' ? firstEdges(floor, APART.few) : null;
+  const few = near !== null && near.rows.length <= FEW_EDGES;
   const every = APART[few ? 'few' : pace];
   const paced = pace === 'live' ? { ...options, mostRounds: LIVE_ROUNDS[few ? 'few' : 'live'] } : options;
-  const first = solveOnNodes(floor, every, paced);
+  const first = solveOnNodes(floor, every, paced, few ? near : undefined);
   if (!first) return null;
   const finer = pace === 'live' ? refinedOnNodes(floor, first, APART.tighter, REFINED_NODES_MOST, paced) : null;
   const plan = leanPlan(floor, (finer ?? first).changeMm);

@@ -8,11 +8,12 @@ import {
   solveProgramme,
   tightened,
   type PlanLimits,
+  type Programme,
   type ProgrammeOptions,
   type RowSource,
   type Solved,
 } from './programme.ts';
-import { brokenRows } from './rows.ts';
+import type { BrokenRows } from './rows.ts';
 import { targetRows, type LevelTarget } from './targets.ts';
 
 /** The floor a change is wanted for, and what holds it back. */
@@ -50,37 +51,47 @@ const NEARLY_MM = 0.25;
 const MOVED_MM = 0.05;
 /** Nodes nearer together are set this many beyond what was changed. */
 const AROUND = 2;
-/** A floor on which no more edges than this are found broken at first is soon solved. */
-const FEW_EDGES = 700;
 
-/** Whether few edges laid along nodes `every` cells apart break a rule, so that the programme on them will be small. */
-export function fewEdges({ grid, heights, rules, contactsOnly }: WantedOn, every: number): boolean {
-  const coarse = coarsen(grid, every);
-  const onNodes = onFloor(coarse, grid);
-  const none = new Float64Array(onNodes.inside.length);
-  const asked = { contactsOnly, toleranceMm: 0 };
-  return brokenRows(onNodes, sampled(coarse, grid, heights), none, rules, asked).rows.length <= FEW_EDGES;
+/** Edges laid along nodes `every` cells apart that break a rule before anything is changed: what a programme on them begins with. */
+export function firstEdges(floor: WantedOn, every: number): BrokenRows {
+  const { inside, sources } = alongNodes(floor, coarsen(floor.grid, every));
+  return sources[0]!(new Float64Array(inside.length), 0);
+}
+
+/** The programme over the nodes alone, with rows along their lattice. */
+function alongNodes({ grid, heights, rules, limits, contactsOnly }: WantedOn, coarse: Coarse): Programme {
+  // With the same margin as the rows that follow: with less, most of those would be broken by a hair and each be asked again.
+  const asked = rules.map((rule) => ({ ...rule, gapMm: rule.gapMm - LEFT_MM }));
+  return latticeProgramme(onFloor(coarse, grid), sampled(coarse, grid, heights), asked, limits, contactsOnly);
 }
 
 /**
  * The cheapest change carried from nodes `every` cells apart. Every row but the first few comes from the judgement grid in the
  * certificate's own directions, asked for so much more than is let pass that what it settles on keeps the whole rule. Null when
- * the limits of depth leave no solution.
+ * the limits of depth leave no solution. `begin`: the first edges, where they are known already.
  */
-export function solveOnNodes(floor: WantedOn, every: number, options: ProgrammeOptions): OnNodes | null {
-  const { grid, heights, rules, limits, contactsOnly, targets } = floor;
-  const coarse = coarsen(grid, every);
-  const carry = carryOf(coarse, grid);
-  // With the same margin as the rows that follow: with less, most of those would be broken by a hair and each be asked again.
-  const asked = rules.map((rule) => ({ ...rule, gapMm: rule.gapMm - LEFT_MM }));
+export function solveOnNodes(
+  floor: WantedOn,
+  every: number,
+  options: ProgrammeOptions,
+  begin?: BrokenRows,
+): OnNodes | null {
+  const coarse = coarsen(floor.grid, every);
+  const carry = carryOf(coarse, floor.grid);
   return solveWith(floor, coarse, carry, coarse.grid.inside, options, [
-    targetRows(targets, heights, carry),
-    ...latticeProgramme(onFloor(coarse, grid), sampled(coarse, grid, heights), asked, limits, contactsOnly).sources,
+    ...(begin ? [once(begin)] : []),
+    targetRows(floor.targets, floor.heights, carry),
+    ...alongNodes(floor, coarse).sources,
   ]);
 }
 
+/** Rows known beforehand, given in the first round. */
+function once(rows: BrokenRows): RowSource {
+  return (_, round) => (round === 0 ? rows : { rows: [], worstMm: 0 });
+}
+
 /**
- * The same from nodes twice as near together, set only about what a first solution changed: begun with the straightedges that
+ * The same from nodes nearer together, set only about what a first solution changed: begun with the straightedges that
  * first solution was held by. Null where that would take more nodes than `mostNodes`, or leaves no solution.
  */
 export function refinedOnNodes(
@@ -102,8 +113,10 @@ export function refinedOnNodes(
       ({ cells, weights, limitMm }) =>
         cells.reduce((sum, node, i) => sum + weights[i]! * from[node]!, -limitMm) > -NEARLY_MM,
     );
-  const begin: RowSource = (_, round) => ({ rows: round === 0 ? rows : [], worstMm: 0 });
-  return solveWith(floor, coarse, carry, active, options, [begin, targetRows(targets, heights, carry)]);
+  return solveWith(floor, coarse, carry, active, options, [
+    once({ rows, worstMm: 0 }),
+    targetRows(targets, heights, carry),
+  ]);
 }
 
 function solveWith(

@@ -52,9 +52,9 @@ export function trimmed(
     );
     const spare = allowed.slice();
     // A sample comes down by no more than the most of the cells that carry it: each of them is held.
-    const hold = ({ length, base, fx, fy }: Run, room: Float64Array) => {
-      for (let s = 0; s < length; s++) {
-        const least = room[s]! > 0 ? room[s]! : 0;
+    const hold = ({ base, fx, fy }: Run, first: number, last: number, room: Float64Array, from: number) => {
+      for (let s = first; s <= last; s++) {
+        const least = room[s - from]! > 0 ? room[s - from]! : 0;
         const cell = base[s]!;
         const [right, up] = [fx[s]! > 0, fy[s]! > 0];
         if (least < spare[cell]!) spare[cell] = least;
@@ -68,15 +68,17 @@ export function trimmed(
       const mostMm = rule.gapMm - ROUNDING_MM;
       const { window, stepMm } = edgeSteps(rule.edgeMm, grid.cellMm);
       const scratch = edgeScratch(Math.ceil(Math.hypot(grid.nx, grid.ny) / (stepMm / grid.cellMm)) + 4);
-      // A line over nothing that could be taken off holds nothing back.
-      const wanted = (run: Run) => anySpare(run, spare);
       const room = new Float64Array(scratch.gap.length);
       const ask = (run: Run) => {
-        const n = run.length;
-        gapsAlong(run.heights, n, window, scratch);
-        for (let s = 0; s < n; s++) room[s] = mostMm - below(run.heights, s, n, window, scratch.gap[s]!);
+        const [first, last] = spareOn(run, spare);
+        // Only what could be taken off is asked about, and an edge over it reaches no farther than one length.
+        const from = Math.max(0, first - window);
+        const n = Math.min(run.length, last + window + 1) - from;
+        const heights = run.heights.subarray(from, from + n);
+        gapsAlong(heights, n, window, scratch);
+        for (let s = 0; s < n; s++) room[s] = mostMm - below(heights, s, n, window, scratch.gap[s]!);
         if (!contactsOnly) {
-          crownsAlong(run.heights, n, window, scratch.crown);
+          crownsAlong(heights, n, window, scratch.crown);
           for (let s = 1; s < n - 1; s++) {
             const a = Math.ceil(Math.min(window / 2, s, n - 1 - s));
             const ends = mostMm - scratch.crown[s]!;
@@ -84,10 +86,14 @@ export function trimmed(
             if (ends < room[s + a]!) room[s + a] = ends;
           }
         }
-        hold(run, room);
+        hold(run, first, last, room, from);
       };
       for (let direction = 0; direction < CERTIFIED_DIRECTIONS; direction++)
-        visitRuns(grid, now, stepMm, direction, CERTIFIED_DIRECTIONS, ask, { kept, wanted });
+        visitRuns(grid, now, stepMm, direction, CERTIFIED_DIRECTIONS, ask, {
+          kept,
+          // A line over nothing that could be taken off holds nothing back.
+          wanted: (run) => anySpare(run, spare),
+        });
     }
     let most = 0;
     for (let cell = 0; cell < fill.length; cell++) {
@@ -102,6 +108,17 @@ export function trimmed(
 function anySpare({ cells, length }: Run, spare: Float64Array): boolean {
   for (let s = 0; s < length; s++) if (spare[cells[s]!]! > 0) return true;
   return false;
+}
+
+/** Cells a sample's own cell may lie from one that carries part of it, in samples. */
+const BESIDE = 2;
+
+/** First and last sample over what could be taken off, with those beside them; asked of lines that have some. */
+function spareOn({ cells, length }: Run, spare: Float64Array): [first: number, last: number] {
+  let [first, last] = [0, length - 1];
+  while (spare[cells[first]!]! <= 0) first++;
+  while (spare[cells[last]!]! <= 0) last--;
+  return [Math.max(0, first - BESIDE), Math.min(length - 1, last + BESIDE)];
 }
 
 /**
