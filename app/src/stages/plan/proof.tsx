@@ -96,7 +96,7 @@ export function Proof({ room, way, planned, currency }: Props) {
 function certificateWords(room: RoomFacts, certificate: Certificate): string {
   const { units } = room;
   const { directions, cellMm, worstGap, worstGapMm, worstCrownMm, rule, holds } = certificate;
-  const where = worstGap && worstGapMm > 0.05 ? ` ${placeWords(room, planOf(room), worstGap.at)}` : '';
+  const where = worstGap && worstGapMm > 0.05 ? ` at ${placeWords(room, planOf(room), worstGap.at)}` : '';
   return `Checked afterwards at ${directions} directions on ${formatReach(cellMm, units)}: worst gap left ${formatGap(worstGapMm, units)} ${unitLabel(units)}${where}; worst rocking ${formatGap(worstCrownMm, units)}. Allowed ${ruleWords(rule, units)}. ${holds ? 'The rule holds.' : 'The rule does not hold yet.'}`;
 }
 

@@ -132,7 +132,7 @@ function refusalOf(room: RoomFacts, id: WayId, programmed: Programmed | null, wa
 
 function refusedWords(room: RoomFacts, { words, takesMm, allowedMm, at }: Refusal): string {
   const mm = (value: number) => formatGap(value, room.units);
-  return `held back by ${words}: it would take ${mm(takesMm)} ${unitLabel(room.units)} ${placeWords(room, planOf(room), at)}, ${mm(allowedMm)} allowed`;
+  return `held back by ${words}: it would take ${mm(takesMm)} ${unitLabel(room.units)} at ${placeWords(room, planOf(room), at)}, ${mm(allowedMm)} allowed`;
 }
 
 /** `no rise at doors`, `+3.0 mm at a door`. */
