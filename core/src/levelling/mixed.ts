@@ -110,13 +110,13 @@ function leanPlan(floor: FloorPriced, changeMm: Float64Array): Finished {
   );
   // Crumbs go before the last fill, which may leave a few of its own.
   let plan = tidied(floor, finished(floor, withoutCrumbs(grid, least) ?? least, null));
-  const { fillL, grindL } = amounts(grid, least.fillMm, least.grindMm);
-  if (!plan.keeps || plan.linearCost > (fillL * perL.fill + grindL * perL.grind) * (1 + TIDY_SHARE))
-    plan = better(plan, finished(floor, least, null));
   if (plan.linearCost > 0 && plan.grindL * perL.grind <= plan.linearCost * SMALL_GRIND_SHARE) {
     const none = new Float64Array(grid.inside.length);
     plan = cheaper(plan, tidied(floor, finished(floor, { fillMm: none, grindMm: none }, null)));
   }
+  const { fillL, grindL } = amounts(grid, least.fillMm, least.grindMm);
+  if (!plan.keeps || plan.linearCost > (fillL * perL.fill + grindL * perL.grind) * (1 + TIDY_SHARE))
+    plan = better(plan, finished(floor, least, null));
   // What the last fill raised may have left room elsewhere.
   const again = lean(
     heights.map((z, cell) => z - plan.grindMm[cell]!),
