@@ -31,6 +31,32 @@ test('an empty book says what to do first; a job is added, renamed, removed and 
   await expect(page.getByRole('heading', { name: 'Old Toll House' })).toBeVisible();
 });
 
+test('a room is not added past a name or a length that was not taken; what was typed stays', async ({ page }) => {
+  await page.goto(running.url);
+  await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByRole('textbox', { name: 'What the job is called' }).fill('Dye works');
+  await page.getByRole('button', { name: 'Add the job' }).click();
+  const add = page.getByRole('button', { name: 'Add the room' });
+  const along = page.getByRole('textbox', { name: 'Along the door wall' });
+  await along.fill('3000');
+  await along.blur();
+  await along.fill('3 parsecs');
+  await add.click();
+  await expect(page.getByText('Empty: a room needs a name')).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: /^Along the door wall: / })).toBeVisible();
+  await expect(along).toHaveValue('3 parsecs');
+  await page.getByRole('textbox', { name: 'What the room is called' }).fill('Vat room');
+  await along.fill('3.2 m');
+  await along.blur();
+  await add.click();
+  await expect(page.getByText('Both lengths are needed')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Across it' }).fill('2400');
+  await accessible(page);
+  await add.click();
+  await page.waitForURL(/\/rooms\/[^/]+\/room/);
+  await expect(page.getByText('Vat room').first()).toBeVisible();
+});
+
 test('from nothing to a verdict: room, benchmark, run, close', async ({ page }) => {
   const room = await newRoom(page, running.url, 'Pantry', '1400', '1000');
   await accessible(page);

@@ -20,6 +20,7 @@ import { useBook, type ShownBook } from '../data/use-facts.ts';
 import { write, type Change } from '../data/write.ts';
 import { Header } from '../room/header.tsx';
 import { usePalette } from '../theme/theme.tsx';
+import { useAskedBack } from '../ui/asked-back.ts';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Field } from '../ui/field.tsx';
 import { Fold } from '../ui/fold.tsx';
@@ -119,9 +120,14 @@ function NewRoom({
   const [name, setName] = useState('');
   const [widthMm, setWidth] = useState<number | null>(null);
   const [depthMm, setDepth] = useState<number | null>(null);
+  const [nameProblem, setNameProblem] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const { onProblem, askedBack } = useAskedBack();
   const make = async () => {
-    if (name.trim() === '') return setProblem('Empty: a room needs a name');
+    const unnamed = name.trim() === '' ? 'Empty: a room needs a name' : null;
+    setNameProblem(unnamed);
+    setProblem(askedBack);
+    if (unnamed || askedBack) return;
     if (widthMm === null || depthMm === null) return setProblem('Both lengths are needed');
     const id = newId();
     const widthOfDoor = Math.min(800, Math.max(300, widthMm - 200));
@@ -147,16 +153,18 @@ function NewRoom({
     if (!result.ok) return setProblem(result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
     return onMade(id);
   };
+  const length = { units, range: WALL_LENGTH_MM, onProblem };
   return (
     <Fold title="Add a room" open={rooms.length === 0}>
-      <Field label="What the room is called" value={name} onChange={setName} problem={problem} />
+      <Field label="What the room is called" value={name} onChange={setName} problem={nameProblem} />
       <View style={styles.pair}>
-        <LengthField label="Along the door wall" mm={widthMm} units={units} range={WALL_LENGTH_MM} onTaken={setWidth} />
-        <LengthField label="Across it" mm={depthMm} units={units} range={WALL_LENGTH_MM} onTaken={setDepth} />
+        <LengthField {...length} label="Along the door wall" mm={widthMm} onTaken={setWidth} />
+        <LengthField {...length} label="Across it" mm={depthMm} onTaken={setDepth} />
       </View>
       <Words size="small" quiet>
         Two lengths make a rectangle. Alcoves, an L, other angles and the door’s place come next, on the sheet.
       </Words>
+      {problem ? <Words role="alert">{problem}</Words> : null}
       <Button kind="main" label="Add the room" onPress={() => void make()} />
     </Fold>
   );

@@ -1,5 +1,6 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { formatReach, formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
+import type { OnProblem } from './asked-back.ts';
 import { Field } from './field.tsx';
 import { PadKey, usePad } from './pad-panel.tsx';
 import { useFollowing } from './use-following.ts';
@@ -14,6 +15,8 @@ interface Props {
   problem?: string | null;
   /** Lengths below zero make sense here (a level beyond, for example). */
   signed?: boolean;
+  /** Told while what stands in the field was not taken. */
+  onProblem?: OnProblem;
 }
 
 /** A room length as text that can be edited: `5400`, or `17' 8 5/8"`. */
@@ -23,13 +26,17 @@ export function lengthText(mm: number | null, units: UnitSystem): string {
 }
 
 /** A length written as people write it; asked back when it cannot be read or is out of range, and kept as typed meanwhile. */
-export function LengthField({ label, mm, units, range, onTaken, hint, problem, signed = false }: Props) {
+export function LengthField({ label, mm, units, range, onTaken, hint, problem, signed = false, onProblem }: Props) {
   const pad = usePad();
   const onRecord = lengthText(mm, units);
   const [text, setText] = useFollowing(onRecord);
   const [refused, setRefused] = useState<{ onRecord: string; words: string } | null>(null);
   const wrong = refused?.onRecord === onRecord ? refused.words : null;
   const setWrong = (words: string | null) => setRefused(words === null ? null : { onRecord, words });
+  useEffect(() => {
+    onProblem?.(label, wrong);
+    return () => onProblem?.(label, null);
+  }, [onProblem, label, wrong]);
   const take = () => {
     if (text.trim() === onRecord) return setWrong(null);
     const parsed = parseLength(text, units === 'metric' ? 'mm' : 'in');

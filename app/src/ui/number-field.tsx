@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import type { OnProblem } from './asked-back.ts';
 import { Field } from './field.tsx';
 import { PadKey, usePad } from './pad-panel.tsx';
 import { useFollowing } from './use-following.ts';
@@ -14,18 +15,38 @@ interface Props {
   /** Whether leaving it empty means something: not measured. */
   empty?: boolean;
   hint?: string;
+  /** Told while what stands in the field was not taken. */
+  onProblem?: OnProblem;
 }
 
 const textOf = (value: number | null) => (value === null ? '' : String(value));
 
 /** A figure with its unit: typed with point or comma, or keyed on the pad; asked back when it cannot be, kept as typed. */
-export function NumberField({ label, value, unit, range, onTaken, decimals = 1, empty = false, hint }: Props) {
+export function NumberField({
+  label,
+  value,
+  unit,
+  range,
+  onTaken,
+  decimals = 1,
+  empty = false,
+  hint,
+  onProblem,
+}: Props) {
   const pad = usePad();
-  const [text, setText] = useFollowing(textOf(value));
-  const [problem, setProblem] = useState<string | null>(null);
+  const onRecord = textOf(value);
+  const [text, setText] = useFollowing(onRecord);
+  const [refused, setRefused] = useState<{ onRecord: string; words: string } | null>(null);
+  // A figure taken from elsewhere, an instrument or an undo, leaves nothing to ask back.
+  const problem = refused?.onRecord === onRecord ? refused.words : null;
+  const setProblem = (words: string | null) => setRefused(words === null ? null : { onRecord, words });
+  useEffect(() => {
+    onProblem?.(label, problem);
+    return () => onProblem?.(label, null);
+  }, [onProblem, label, problem]);
   const take = () => {
     const plain = text.trim().replace(',', '.');
-    if (plain === textOf(value)) return setProblem(null);
+    if (plain === onRecord) return setProblem(null);
     if (plain === '' && empty) {
       setProblem(null);
       return onTaken(null);

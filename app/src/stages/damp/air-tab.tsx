@@ -11,6 +11,7 @@ import { chooseFile } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
+import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { FileFindings } from '../../ui/file-findings.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -108,7 +109,9 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const [surfaceC, setSurface] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [held, setHeld] = useState<{ tempC: number | null; rh: number } | null>(null);
+  const { onProblem, askedBack } = useAskedBack();
   const keep = async () => {
+    if (askedBack) return setProblem(askedBack);
     const missing = [...(tempC === null ? ['temperature'] : []), ...(rh === null ? ['humidity'] : [])];
     if (missing.length > 0) return setProblem(`Still needed: ${missing.join(', ')}`);
     const written = await write('Air read', [
@@ -138,9 +141,24 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const out = tempC !== null && rh !== null && !inBand({ tempC, rhPercent: rh }, ctx.card);
   return (
     <View style={styles.gap}>
-      <NumberField label="Air" value={tempC} unit="°C" range={AIR_RANGES.tempC} onTaken={setTemp} />
-      <NumberField label="Humidity" value={rh} unit="%RH" range={AIR_RANGES.rhPercent} onTaken={setRh} />
       <NumberField
+        onProblem={onProblem}
+        label="Air"
+        value={tempC}
+        unit="°C"
+        range={AIR_RANGES.tempC}
+        onTaken={setTemp}
+      />
+      <NumberField
+        onProblem={onProblem}
+        label="Humidity"
+        value={rh}
+        unit="%RH"
+        range={AIR_RANGES.rhPercent}
+        onTaken={setRh}
+      />
+      <NumberField
+        onProblem={onProblem}
         label="Surface of the base, when it is to be primed or poured"
         value={surfaceC}
         unit="°C"

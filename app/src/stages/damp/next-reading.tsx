@@ -8,6 +8,7 @@ import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
+import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
@@ -46,7 +47,9 @@ export function NextReading({
   const [who, setWho] = useState(
     () => [...shown.dampReadings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1)?.who ?? '',
   );
+  const { onProblem, askedBack } = useAskedBack();
   const keep = async () => {
+    if (askedBack) return setProblem(askedBack);
     if (value === null) return setProblem(`Still needed: ${spec.asks.toLowerCase()}`);
     const written = await write(`${test.name} read`, [
       {
@@ -70,6 +73,7 @@ export function NextReading({
         />
       ) : (
         <NumberField
+          onProblem={onProblem}
           label={spec.asks}
           value={value}
           unit={test.method === 'carbide' && sampleG !== null ? 'bar' : spec.unit}
@@ -80,6 +84,7 @@ export function NextReading({
       )}
       {test.method === 'carbide' ? (
         <NumberField
+          onProblem={onProblem}
           label="Mass of the sample, when the gauge shows bar"
           value={sampleG}
           unit="g"
@@ -90,6 +95,7 @@ export function NextReading({
       ) : null}
       {test.method !== 'film' && test.method !== 'scratch' && test.method !== 'survey' ? (
         <NumberField
+          onProblem={onProblem}
           label="Temperature there"
           value={tempC}
           unit="°C"

@@ -9,6 +9,7 @@ import { bodyOf } from '../../data/merge.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
+import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -30,14 +31,20 @@ interface Props {
 /** What was done, and what came of it: each piece of work recorded, then predicted against read again. */
 export function DoneTab({ shown, room, way, picture, onRead }: Props) {
   const { achieved, stations } = picture;
+  const waiting = achieved.some((a) => a.waiting.length > 0);
   const numbers = new Map(stations.map((s) => [s.key, s.number]));
+  const form = way && (way.way || way.plane) ? <RecordForm key={way.id} shown={shown} way={way} /> : null;
   return (
     <View style={styles.box} testID="done">
       {achieved.map((a) => (
         <WorkDone key={a.work.id} shown={shown} room={room} achieved={a} numbers={numbers} onRead={onRead} />
       ))}
-      {way && (way.way || way.plane) ? (
-        <RecordForm key={way.id} shown={shown} way={way} />
+      {form ? (
+        waiting ? (
+          <Fold title="Record more work">{form}</Fold>
+        ) : (
+          form
+        )
       ) : (
         <Words>
           {achieved.length === 0 ? 'Choose a way first; what is done is recorded here.' : 'Nothing is left to level.'}
@@ -57,7 +64,9 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
   const [rhPercent, setRhPercent] = useState<number | null>(null);
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
+  const { onProblem, askedBack } = useAskedBack();
   const record = async () => {
+    if (askedBack) return setProblem(askedBack);
     const written = await write(`Done: ${way.words.toLowerCase()}`, [
       {
         kind: 'works',
@@ -77,7 +86,7 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
         },
       },
     ]);
-    setProblem(written.ok ? null : written.problems.map((p) => `${p.field}: ${p.message}`).join('; '));
+    return setProblem(written.ok ? null : written.problems.map((p) => `${p.field}: ${p.message}`).join('; '));
   };
   return (
     <View style={styles.form}>
@@ -94,6 +103,7 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
           <Field label="Product" value={product} onChange={setProduct} />
           <Field label="Batch" value={batch} onChange={setBatch} />
           <NumberField
+            onProblem={onProblem}
             label="Bags used"
             unit="bags"
             value={bagsUsed}
@@ -103,8 +113,17 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
           />
         </>
       ) : null}
-      <NumberField label="Air" unit="°C" value={tempC} range={WORK_RANGES.tempC} onTaken={setTempC} empty />
       <NumberField
+        onProblem={onProblem}
+        label="Air"
+        unit="°C"
+        value={tempC}
+        range={WORK_RANGES.tempC}
+        onTaken={setTempC}
+        empty
+      />
+      <NumberField
+        onProblem={onProblem}
         label="Air humidity"
         unit="%RH"
         value={rhPercent}
@@ -156,7 +175,9 @@ function WorkDone({
           .filter(Boolean)
           .join(' · ')}
       </Words>
-      <Words figure>{`${reread.length} of ${moved} moved stations read again.`}</Words>
+      <Words figure>
+        {moved === 0 ? 'It moved no station that was read.' : `${reread.length} of ${moved} moved stations read again.`}
+      </Words>
       {rmsOffMm !== null && worst ? (
         <Words figure testID="achieved">
           {`Off the plan by ${formatGap(rmsOffMm, units)} ${unit} (root mean square); most: station ${numbers.get(worst.stationKey) ?? worst.stationKey}, ${signed(worst.offMm, units)} ${unit}.`}
