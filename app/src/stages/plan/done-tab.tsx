@@ -45,7 +45,7 @@ export function DoneTab({ shown, room, way, picture, onRead }: Props) {
         ) : (
           form
         )
-      ) : (
+      ) : waiting ? null : (
         <Words>
           {achieved.length === 0 ? 'Choose a way first; what is done is recorded here.' : 'Nothing is left to level.'}
         </Words>
