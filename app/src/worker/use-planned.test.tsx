@@ -1,25 +1,12 @@
 import { act, renderHook } from '@testing-library/react';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { BLANK_SHAPE, rectangleWalls, type RoomFacts } from '@maquette/core/room';
 import type { ProgrammeAsk } from './messages.ts';
 import { MockWorker } from './mock-worker.ts';
 import { usePlanned } from './use-planned.ts';
+import { INVENTED_ROOM as room } from '../data/invented-room.ts';
 
 jest.mock('./start-worker.ts', () => ({ startWorker: () => new MockWorker() }));
 
-const room: RoomFacts = {
-  id: 'room',
-  jobId: 'job',
-  name: 'Room',
-  rank: 0,
-  walls: rectangleWalls(3000, 2400),
-  ...BLANK_SHAPE,
-  baseKind: 'slab-on-ground',
-  cardId: 'shipped-click-vinyl',
-  units: 'metric',
-  spacingMm: null,
-  contactsOnly: false,
-};
 const facts = {
   flat: { setups: [], readings: [], stations: [] },
   strip: { ticks: [], answers: [] },

@@ -4,22 +4,10 @@ import userEvent from '@testing-library/user-event';
 import { assessRoom, pictureOf } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { stationsOf, underEachSchool, type FlatFacts } from '@maquette/core/flat';
-import { BLANK_SHAPE, planOf, rectangleWalls, type RoomFacts } from '@maquette/core/room';
+import { planOf } from '@maquette/core/room';
 import { Findings, FindingsActions } from './findings.tsx';
+import { INVENTED_ROOM as room } from '../../data/invented-room.ts';
 
-const room: RoomFacts = {
-  id: 'room',
-  jobId: 'job',
-  name: 'Room',
-  rank: 0,
-  walls: rectangleWalls(3000, 2400),
-  ...BLANK_SHAPE,
-  baseKind: 'slab-on-ground',
-  cardId: 'shipped-click-vinyl',
-  units: 'metric',
-  spacingMm: null,
-  contactsOnly: false,
-};
 const card = SHIPPED_CARDS[0]!;
 
 function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric') {

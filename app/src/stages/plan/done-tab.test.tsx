@@ -3,10 +3,10 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { RoomPicture } from '@maquette/core';
 import type { Achieved } from '@maquette/core/flat';
-import { BLANK_SHAPE, rectangleWalls, type RoomFacts } from '@maquette/core/room';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { DoneTab } from './done-tab.tsx';
 import type { ShownWay } from './shown-ways.ts';
+import { INVENTED_ROOM as room } from '../../data/invented-room.ts';
 
 const mockWrite = jest.fn((_words: string, _changes: { body: Record<string, unknown> }[]) =>
   Promise.resolve({ ok: true }),
@@ -14,19 +14,6 @@ const mockWrite = jest.fn((_words: string, _changes: { body: Record<string, unkn
 jest.mock('../../data/write.ts', () => ({ write: (words: string, changes: never[]) => mockWrite(words, changes) }));
 jest.mock('../../data/use-facts.ts', () => ({}));
 
-const room: RoomFacts = {
-  id: 'room',
-  jobId: 'job',
-  name: 'Room',
-  rank: 0,
-  walls: rectangleWalls(3000, 2400),
-  ...BLANK_SHAPE,
-  baseKind: 'slab-on-ground',
-  cardId: 'shipped-click-vinyl',
-  units: 'metric',
-  spacingMm: null,
-  contactsOnly: false,
-};
 const way = {
   id: 'fill',
   words: 'Fill only',

@@ -5,27 +5,15 @@ import { assessRoom, planRoom } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { stationsOf, type FlatFacts } from '@maquette/core/flat';
 import type { Patch, Programmed } from '@maquette/core/levelling';
-import { BLANK_SHAPE, planOf, rectangleWalls, type RoomFacts } from '@maquette/core/room';
+import { planOf, type RoomFacts } from '@maquette/core/room';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import type { Planned } from '../../worker/use-planned.ts';
 import { areasOf } from './areas.ts';
 import { shownWays } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
 import { WorkTab } from './work-tab.tsx';
+import { INVENTED_ROOM as slab } from '../../data/invented-room.ts';
 
-const slab: RoomFacts = {
-  id: 'room',
-  jobId: 'job',
-  name: 'Room',
-  rank: 0,
-  walls: rectangleWalls(3000, 2400),
-  ...BLANK_SHAPE,
-  baseKind: 'slab-on-ground',
-  cardId: 'shipped-click-vinyl',
-  units: 'metric',
-  spacingMm: null,
-  contactsOnly: false,
-};
 const timber: RoomFacts = { ...slab, baseKind: 'panels-on-joists' };
 
 /** A room with a dip of 9 mm in its middle, planned. */
