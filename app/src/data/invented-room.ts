@@ -1,4 +1,5 @@
-import { BLANK_SHAPE, rectangleWalls, type RoomFacts } from '@maquette/core/room';
+import { stationsOf, type FlatFacts } from '@maquette/core/flat';
+import { BLANK_SHAPE, planOf, rectangleWalls, type RoomFacts } from '@maquette/core/room';
 
 /** A room for tests: a slab of 3 by 2.4 m with nothing entered but its walls. */
 export const INVENTED_ROOM: RoomFacts = {
@@ -14,3 +15,22 @@ export const INVENTED_ROOM: RoomFacts = {
   spacingMm: null,
   contactsOnly: false,
 };
+
+/** That room read at its stations, with a dip of so many mm in its middle. */
+export function inventedDip(depthMm: number): FlatFacts {
+  const stations = stationsOf(planOf(INVENTED_ROOM), 600, [], [], { xMm: 0, yMm: 0 });
+  return {
+    setups: [{ id: 'A', name: 'A', openRodMm: 1000, closeRodMm: 1000.3, startedAt: '0' }],
+    stations: [],
+    readings: stations.map((s, i) => ({
+      id: `r${i}`,
+      setupId: 'A',
+      stationKey: s.key,
+      xMm: s.xMm,
+      yMm: s.yMm,
+      rodMm: 1000 + depthMm * Math.exp(-((s.xMm - 1500) ** 2 + (s.yMm - 1200) ** 2) / 3e5),
+      takenAt: String(i).padStart(3, '0'),
+      note: '',
+    })),
+  };
+}

@@ -1,6 +1,5 @@
-import { useEffect, useState } from 'react';
 import { formatReach, formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
-import type { OnProblem } from './asked-back.ts';
+import { useRefused, type OnProblem } from './asked-back.ts';
 import { Field } from './field.tsx';
 import { PadKey, usePad } from './pad-panel.tsx';
 import { useFollowing } from './use-following.ts';
@@ -30,13 +29,7 @@ export function LengthField({ label, mm, units, range, onTaken, hint, problem, s
   const pad = usePad();
   const onRecord = lengthText(mm, units);
   const [text, setText] = useFollowing(onRecord);
-  const [refused, setRefused] = useState<{ onRecord: string; words: string } | null>(null);
-  const wrong = refused?.onRecord === onRecord ? refused.words : null;
-  const setWrong = (words: string | null) => setRefused(words === null ? null : { onRecord, words });
-  useEffect(() => {
-    onProblem?.(label, wrong);
-    return () => onProblem?.(label, null);
-  }, [onProblem, label, wrong]);
+  const [wrong, setWrong] = useRefused(label, onRecord, onProblem);
   const take = () => {
     if (text.trim() === onRecord) return setWrong(null);
     const parsed = parseLength(text, units === 'metric' ? 'mm' : 'in');

@@ -1,5 +1,4 @@
-import { useEffect, useState } from 'react';
-import type { OnProblem } from './asked-back.ts';
+import { useRefused, type OnProblem } from './asked-back.ts';
 import { Field } from './field.tsx';
 import { PadKey, usePad } from './pad-panel.tsx';
 import { useFollowing } from './use-following.ts';
@@ -36,14 +35,7 @@ export function NumberField({
   const pad = usePad();
   const onRecord = textOf(value);
   const [text, setText] = useFollowing(onRecord);
-  const [refused, setRefused] = useState<{ onRecord: string; words: string } | null>(null);
-  // A figure taken from elsewhere, an instrument or an undo, leaves nothing to ask back.
-  const problem = refused?.onRecord === onRecord ? refused.words : null;
-  const setProblem = (words: string | null) => setRefused(words === null ? null : { onRecord, words });
-  useEffect(() => {
-    onProblem?.(label, problem);
-    return () => onProblem?.(label, null);
-  }, [onProblem, label, problem]);
+  const [problem, setProblem] = useRefused(label, onRecord, onProblem);
   const take = () => {
     const plain = text.trim().replace(',', '.');
     if (plain === onRecord) return setProblem(null);

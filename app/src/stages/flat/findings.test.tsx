@@ -3,29 +3,14 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { assessRoom, pictureOf } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { stationsOf, underEachSchool, type FlatFacts } from '@maquette/core/flat';
-import { planOf } from '@maquette/core/room';
+import { underEachSchool } from '@maquette/core/flat';
 import { Findings, FindingsActions } from './findings.tsx';
-import { INVENTED_ROOM as room } from '../../data/invented-room.ts';
+import { INVENTED_ROOM as room, inventedDip } from '../../data/invented-room.ts';
 
 const card = SHIPPED_CARDS[0]!;
 
 function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
-  const stations = stationsOf(planOf(room), 600, [], [], { xMm: 0, yMm: 0 });
-  const flat: FlatFacts = {
-    setups: [{ id: 'A', name: 'A', openRodMm: 1000, closeRodMm: 1000.3, startedAt: '0' }],
-    stations: [],
-    readings: stations.map((s, i) => ({
-      id: `r${i}`,
-      setupId: 'A',
-      stationKey: s.key,
-      xMm: s.xMm,
-      yMm: s.yMm,
-      rodMm: 1000 + depthMm * Math.exp(-((s.xMm - 1500) ** 2 + (s.yMm - 1200) ** 2) / 3e5),
-      takenAt: String(i).padStart(3, '0'),
-      note: '',
-    })),
-  };
+  const flat = inventedDip(depthMm);
   const own = { ...room, units };
   const assessment = assessRoom({ room: own, flat }, card, 't');
   return { own, picture: pictureOf(assessment, own), schools: underEachSchool(assessment.flat!, card.rules, false) };

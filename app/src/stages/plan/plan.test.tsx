@@ -3,36 +3,21 @@ import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { assessRoom, planRoom } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { stationsOf, type FlatFacts } from '@maquette/core/flat';
 import type { Patch, Programmed } from '@maquette/core/levelling';
-import { planOf, type RoomFacts } from '@maquette/core/room';
+import type { RoomFacts } from '@maquette/core/room';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import type { Planned } from '../../worker/use-planned.ts';
 import { areasOf } from './areas.ts';
 import { shownWays } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
 import { WorkTab } from './work-tab.tsx';
-import { INVENTED_ROOM as slab } from '../../data/invented-room.ts';
+import { INVENTED_ROOM as slab, inventedDip } from '../../data/invented-room.ts';
 
 const timber: RoomFacts = { ...slab, baseKind: 'panels-on-joists' };
 
 /** A room with a dip of 9 mm in its middle, planned. */
 function planned(room: RoomFacts, part: Partial<Planned> = {}): Planned {
-  const stations = stationsOf(planOf(room), 600, [], [], { xMm: 0, yMm: 0 });
-  const flat: FlatFacts = {
-    setups: [{ id: 'A', name: 'A', openRodMm: 1000, closeRodMm: 1000, startedAt: '0' }],
-    stations: [],
-    readings: stations.map((s, i) => ({
-      id: `r${i}`,
-      setupId: 'A',
-      stationKey: s.key,
-      xMm: s.xMm,
-      yMm: s.yMm,
-      rodMm: 1000 + 9 * Math.exp(-((s.xMm - 1500) ** 2 + (s.yMm - 1200) ** 2) / 3e5),
-      takenAt: String(i).padStart(3, '0'),
-      note: '',
-    })),
-  };
+  const flat = inventedDip(9);
   const facts = { room, flat };
   return {
     plan: planRoom(assessRoom(facts, SHIPPED_CARDS[0]!, 't'), facts),
