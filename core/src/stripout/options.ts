@@ -239,7 +239,9 @@ export function compareLayers(ctx: StripContext): Comparison[] {
     const { choice: recommended, because } = recommend(ctx, layer, options);
     const topic = `layer/${layer.id}`;
     const answer = ctx.facts.answers.findLast((a) => a.topic === topic);
-    const chosen = CHOICES.find((c) => c === answer?.value) ?? null;
+    const answered = CHOICES.find((c) => c === answer?.value) ?? null;
+    // What was chosen before the layer was found to be of another kind may be no choice for it any more.
+    const chosen = answered === 'make-good' && !makeGoodOf(layer) ? null : answered;
     const forced = below.some((l) => done.find((d) => d.layerId === l.id)?.taken === 'remove');
     const taken = forced ? 'remove' : (chosen ?? recommended);
     done.unshift({

@@ -32,6 +32,15 @@ describe('keep, make good or take up', () => {
     expect([kept.allowed, kept.refusals.join(' ')]).toEqual([false, expect.stringContaining(words)]);
   });
 
+  test('making good, chosen before the layer turned out to be one that cannot be, is no choice any more', () => {
+    const layers = [layerOf('sheet-resilient')];
+    const chosen = (kind: Parameters<typeof layerOf>[0]) =>
+      contextOf({ layers: [layerOf(kind)], answers: [answer(`layer/layer-${kind}`, 'make-good')] });
+    expect(comparison(chosen(layers[0]!.kind), 'layer-sheet-resilient').taken).toBe('make-good');
+    expect(comparison(chosen('carpet'), 'layer-carpet')).toMatchObject({ chosen: null, taken: 'remove' });
+    expect(() => planStripOut(chosen('carpet'))).not.toThrow();
+  });
+
   test('two resilient layers are one too many', () => {
     const layers = [layerOf('sheet-resilient'), layerOf('resilient-tile', { rank: 1 })];
     expect(option(contextOf({ layers }), 'layer-sheet-resilient', 'keep').refusals.join()).toContain('more than one');
