@@ -92,7 +92,12 @@ export default defineConfig([
   {
     files: ['**/*.{ts,tsx}'],
     plugins: { '@typescript-eslint': typescript },
-    rules: { '@typescript-eslint/no-explicit-any': 'error', 'import/no-unresolved': 'off' },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      'import/no-unresolved': 'off',
+      // fast-check is used by its own name.
+      'import/no-named-as-default-member': 'off',
+    },
   },
   {
     files: ['**/*.{js,cjs,mjs}'],
@@ -110,7 +115,7 @@ export default defineConfig([
   ...coreRules,
   { files: ['core/src/**/*.test.ts', 'core/src/**/invented-*.ts'], rules: { 'no-restricted-imports': 'off' } },
   {
-    files: ['contract/src/**/*.ts'],
+    files: ['facts/src/**/*.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

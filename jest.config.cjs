@@ -10,7 +10,7 @@ const node = (name) => ({
 
 module.exports = {
   projects: [
-    ...['core', 'contract', 'server'].map((name) => ({
+    ...['core', 'facts', 'server'].map((name) => ({
       ...node(name),
       rootDir: `${__dirname}/${name}`,
       transform: { '\\.(ts|js|mjs)$': `${__dirname}/scripts/jest-esbuild.cjs` },

@@ -50,7 +50,7 @@ rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 await check('Lint and import directions', 'npx', ['eslint', '.', '--max-warnings', '0']);
 await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-await check('Types: core, contract, server, e2e, bench', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']);
+await check('Types: core, facts, server, e2e, bench', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']);
 await check('Types: app', 'npx', ['tsc', '-p', 'app/tsconfig.json', '--noEmit']);
 
 console.log('\n== Unit tests');

@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'sqlite',
-  schema: './server/src/store/schema/*.ts',
+  schema: './server/drizzle.schema.ts',
   out: './server/migrations',
 });

@@ -3,8 +3,7 @@ import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client
 import { Slot } from 'expo-router';
 import { useFonts } from 'expo-font';
 import { StatusBar } from 'expo-status-bar';
-import { cacheStored, persistOptions, queryClient } from '../src/data/client.ts';
-import { startOutbox } from '../src/data/outbox.ts';
+import { outbox, persistence, queries, rules, store } from '../src/data/device.ts';
 import { startPhotos } from '../src/data/photos.ts';
 import { FACE, LookProvider } from '../src/theme/theme.tsx';
 import { PadHost } from '../src/ui/pad-panel.tsx';
@@ -18,13 +17,14 @@ export default function Layout() {
     [FACE.figureBold]: require('@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf'),
   });
   useEffect(() => {
-    void startOutbox(cacheStored).then(startPhotos);
+    void outbox.start(store.stored).then(startPhotos);
+    void rules.fetch();
     if (!__DEV__ && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
     // Asks the browser not to clear what has not been sent when the device runs short of space.
     void navigator.storage?.persist?.();
   }, []);
   return (
-    <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions}>
+    <PersistQueryClientProvider client={queries} persistOptions={persistence}>
       <LookProvider>
         <StatusBar style="auto" />
         {/* One screen at a time: a screen left behind would go on judging and listening to keys. */}

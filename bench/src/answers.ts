@@ -1,9 +1,11 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { assessRoom, pictureOf, planRoom, dampContext, type AllRoomFacts } from '@maquette/core';
+import { assessRoom, dampContext, pictureOf, planRoom, roomSet, type RoomSet } from '@maquette/core';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
-import { flatMemo, underEachSchool } from '@maquette/core/flat';
+import { underEachSchool } from '@maquette/core/flat';
 import { evidenceOf } from '@maquette/core/formats';
+import type { RoomFacts } from '@maquette/core/room';
+import { ROOM_FACT_KINDS, upgraded, type FactKind } from '@maquette/facts';
 import { inventedJob, type FiledV3 } from './invented-jobs.ts';
 
 /** Everything the core says of a hundred invented rooms and of job files, to be held against what it said before. */
@@ -11,71 +13,51 @@ const AT = '2026-05-06T16:00:00.000Z';
 const [out, against, ...files] = process.argv.slice(2);
 if (!out) throw new Error('answers OUT [AGAINST|-] [job files ...]');
 
-function roomFacts(facts: readonly FiledV3[], room: FiledV3): { all: AllRoomFacts; card: CoveringCard } {
+type Filed = Omit<FiledV3, 'kind'> & { kind: FactKind };
+
+/** What a job's facts make of one of its rooms, whatever version wrote them. */
+function setOf(facts: readonly Filed[], room: Filed): RoomSet {
   const of = (kind: string) =>
     facts.filter((f) => f.kind === kind && f.roomId === room.id).map((f) => ({ ...f.body, id: f.id }));
-  const job = facts.find((f) => f.kind === 'jobs')!;
+  const { country, asbestosFrom, leadFrom } = facts.find((f) => f.kind === 'jobs')!.body;
   const cards = facts.filter((f) => f.kind === 'cards').map((f) => ({ ...f.body, id: f.id }));
-  const jobFigures = facts
+  const card = findCard(cards as unknown as CoveringCard[], String(room.body['cardId']))!;
+  const figures = facts
     .filter((f) => f.kind === 'figures')
     .map(({ body: { name, value, source } }) => ({ name, value, source }));
-  const { country, asbestosFrom, leadFrom } = job.body;
-  const all = {
-    room: { ...room.body, id: room.id },
-    flat: {
-      setups: of('setups'),
-      readings: of('readings'),
-      stations: of('stations'),
-      works: of('works'),
-      edgeWalks: of('edgeWalks'),
-      scans: of('scans'),
-    },
-    strip: {
-      layers: of('layers'),
-      samples: of('samples'),
-      taps: of('taps'),
-      answers: of('answers'),
-      ticks: of('ticks').filter((t) => !String((t as unknown as { key: string }).key).startsWith('chalk/')),
-      marks: of('marks'),
-      figures: jobFigures,
-      country: { country, asbestosFrom, leadFrom },
-    },
-    damp: {
-      airReadings: of('airReadings'),
-      airLogs: of('airLogs'),
-      dampTests: of('dampTests'),
-      dampReadings: of('dampReadings'),
-      like: { otherAreaM2: 0, otherTests: {} },
-    },
-    sound: { marks: of('marks'), checks: of('checks') },
-  } as unknown as AllRoomFacts;
-  return { all, card: findCard(cards as unknown as CoveringCard[], String(room.body['cardId']))! };
+  const lists = Object.fromEntries(ROOM_FACT_KINDS.map((kind) => [kind, of(kind)]));
+  const set = { ...lists, figures, country: { country, asbestosFrom, leadFrom } } as unknown as Partial<RoomSet>;
+  return roomSet({ ...room.body, id: room.id } as unknown as RoomFacts, card, {
+    ...set,
+    ticks: set.ticks!.filter(({ key }) => !key.startsWith('chalk/')),
+  });
 }
 
-function sayAll(facts: readonly FiledV3[]): Record<string, unknown> {
+function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
+  const facts = filed.map((fact) => ({ ...fact, ...upgraded(fact.kind as FactKind, fact.body) }));
   return Object.fromEntries(
     facts
       .filter((f) => f.kind === 'rooms')
       .map((room) => {
-        const { all, card } = roomFacts(facts, room);
-        const assessment = assessRoom(all, card, AT, { memo: flatMemo() });
-        const plan = planRoom(assessment, all);
-        const damp = dampContext(all, card, AT);
+        const set = setOf(facts, room);
+        const assessment = assessRoom(set, AT);
+        const picture = pictureOf(assessment, set.room, set.works);
+        const plan = planRoom(assessment, set);
         const evidence = evidenceOf({
-          damp,
+          damp: dampContext(set, AT),
           results: assessment.damp?.results ?? [],
-          sound: all.sound!,
-          works: all.flat.works ?? [],
-          edgeWalks: all.flat.edgeWalks ?? [],
-          scans: all.flat.scans ?? [],
-          photos: facts.filter((f) => f.kind === 'photos').map((f) => ({ ...f.body, id: f.id })) as never,
+          sound: set,
+          works: set.works,
+          edgeWalks: set.edgeWalks,
+          scans: set.scans,
+          photos: set.photos,
           versions: new Map(),
         });
         return [
           room.id,
           {
-            picture: pictureOf(assessment, all.room, all.flat.works),
-            schools: assessment.flat ? underEachSchool(assessment.flat, card.rules, all.room.contactsOnly) : [],
+            picture: { ...picture, criteria: picture.criteria.map(({ part: _part, ...said }) => said) },
+            schools: assessment.flat ? underEachSchool(assessment.flat, set.card.rules, set.room.contactsOnly) : [],
             plan: plan && plainOf(plan),
             evidence,
           },

@@ -1,4 +1,5 @@
-import { BLANK_JOB, JOB_FILE_VERSION } from '@maquette/contract';
+import { BLANK_JOB } from '@maquette/core/job';
+import { JOB_FILE_VERSION } from '@maquette/facts';
 import { BLANK_SHAPE } from '@maquette/core/room';
 import { openBrowser } from './browser.ts';
 

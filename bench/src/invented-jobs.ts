@@ -157,10 +157,10 @@ export function inventedJob(seed: number): FiledV3[] {
   }
   const ANSWERS: [string, readonly string[]][] = [
     ['site/mould', ['seen', 'none']],
-    ['site/tension', ['none', 'unknown', 'tensioned']],
+    ['site/tension', ['none', 'unknown', 'post-tensioned']],
     ['site/heating-located', ['yes', 'no']],
     ['trim/year', ['1970', '2015']],
-    ['trim/W1', ['discard', 'refit']],
+    ['trim/W1-a', ['discard', 'refit']],
     ['school/tile', ['cover', 'lift']],
     ['school/vinyl', ['skim', 'remove']],
     ['school/staples', ['pull', 'sink']],
@@ -171,8 +171,8 @@ export function inventedJob(seed: number): FiledV3[] {
     ['damp/faces', ['1', '2']],
     ['damp/surface', ['open', 'dense']],
     ['damp/outer-walls', ['', '0', '0,1']],
-    ['damp/weathertight', ['2026-03-01T12:00:00.000Z']],
-    ['damp/changed', ['2026-04-20T12:00:00.000Z']],
+    ['damp/weathertight', ['2026-03-01']],
+    ['damp/changed', ['2026-04-20']],
     ['damp/method', ['probe', 'hood', 'carbide']],
     ['damp/way-out', ['wait', 'membrane']],
     ['lay/date', ['2026-06-20', '2026-09-01']],

@@ -5,7 +5,7 @@ import { join, dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import type { RoomFactsAnswer } from '@maquette/contract';
+import type { RoomLists } from '@maquette/facts';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
 
@@ -106,4 +106,4 @@ export async function pad(page: Page, label: string | RegExp, digits: string): P
 
 /** Everything stored of a room. */
 export const roomFacts = async (url: string, room: string) =>
-  (await (await fetch(`${url}/api/rooms/${room}/facts`)).json()) as RoomFactsAnswer;
+  (await (await fetch(`${url}/api/rooms/${room}/facts`)).json()) as RoomLists;

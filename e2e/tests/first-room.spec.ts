@@ -178,5 +178,5 @@ test('readings are saved as CSV, and a whole job goes out and in as one file', a
   await page.getByRole('button', { name: 'Bring a job in' }).click();
   await (await chooser).setFiles(path);
   await page.waitForURL(/\/jobs\//);
-  await expect(page.getByText('Scullery')).toBeVisible();
+  await expect(page.getByText('Scullery', { exact: true })).toBeVisible();
 });

@@ -3,7 +3,7 @@ import { count } from 'drizzle-orm';
 import { createApp } from './http/app.ts';
 import { seedDemo } from './demo/seed.ts';
 import { openStore } from './store/open.ts';
-import { jobs } from './store/schema/index.ts';
+import { TABLES } from './store/tables.ts';
 
 const { values } = parseArgs({
   options: {
@@ -25,7 +25,7 @@ const store = await openStore(values.data, values.migrations);
 if (values.demo) {
   const seeded = await seedDemo(
     store,
-    async () => ((await store.db.select({ n: count() }).from(jobs))[0]?.n ?? 0) === 0,
+    async () => ((await store.db.select({ n: count() }).from(TABLES.jobs))[0]?.n ?? 0) === 0,
   );
   if (seeded > 0) console.log(`Demo seeded: ${seeded} facts`);
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 
 /** What a distance meter says now. */
-export interface Meter {
+interface Meter {
   state: 'off' | 'connecting' | 'on' | 'lost';
   lengthMm: number | null;
   batteryPct: number | null;

@@ -4,7 +4,7 @@ import type { Verdict } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
 
 /** One scale for every footprint of the book, so that a hall looks larger than a boot room. px for each mm. */
-export const BOOK_SCALE = 0.019;
+const BOOK_SCALE = 0.019;
 
 /** A room's outline, tinted by its verdict. */
 export function Footprint({

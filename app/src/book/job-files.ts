@@ -1,16 +1,14 @@
-import type { JobFile } from '@maquette/contract';
 import { api, Refused } from '../data/api.ts';
-import { queryClient } from '../data/client.ts';
-import { outbox, send } from '../data/outbox.ts';
+import { outbox, queries } from '../data/device.ts';
 import { chooseFile, saveText } from '../data/save-text.ts';
 
 /** Saves a whole job as one file. What waits is sent first, so that the file holds everything. Returns why it could not. */
 export async function saveJob(jobId: string, name: string): Promise<string | null> {
   try {
-    await send();
+    await outbox.send();
     if (outbox.get().waiting.length > 0)
       return 'Some readings are still on this device only. Save the job when they are sent.';
-    const file = await api<JobFile>(`/api/jobs/${jobId}/file`);
+    const file = await api<object>(`/api/jobs/${jobId}/file`);
     saveText(
       `${name.toLowerCase().replace(/\W+/g, '-')}.maquette.json`,
       'application/json',
@@ -41,7 +39,7 @@ export async function bringJobIn(): Promise<string | null> {
         throw error;
       return post('?copy=1');
     });
-    await queryClient.invalidateQueries();
+    await queries.invalidateQueries();
     return jobId;
   } catch (error) {
     globalThis.alert(`${chosen.name} was not taken. ${error instanceof Error ? error.message : ''}`);

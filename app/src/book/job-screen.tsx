@@ -9,13 +9,13 @@ import {
   rectangleWalls,
   WALL_LENGTH_MM,
   type BaseKind,
-  type Shaped,
 } from '@maquette/core/room';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { formatArea } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
-import { bodyOf } from '../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { useUnits } from '../data/device-settings.ts';
+import type { Shown } from '../data/lay.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
 import { write, type Change } from '../data/write.ts';
 import { Header } from '../room/header.tsx';
@@ -33,21 +33,19 @@ import { saveJob } from './job-files.ts';
 
 type Job = ShownBook['jobs'][number];
 
-/** The changes that put `id` one place earlier or later among its like. */
-function moved<T extends { id: string; rank: number }>(
-  list: readonly T[],
-  id: string,
-  by: 1 | -1,
-  kind: 'rooms' | 'jobs',
-): Change[] {
+const roomChange = (room: Shown<'rooms'>): Change => ({ kind: 'rooms', id: room.id, body: bodyOf(room) });
+const jobChange = (job: Shown<'jobs'>): Change => ({ kind: 'jobs', id: job.id, body: bodyOf(job) });
+
+/** New ranks that put `id` one place earlier or later among its like: of the two that change places. */
+function moved<T extends { id: string; rank: number }>(list: readonly T[], id: string, by: 1 | -1): T[] {
   const at = list.findIndex((one) => one.id === id);
   const [a, b] = [list[at], list[at + by]];
   if (!a || !b) return [];
   // Two facts of equal rank stand in order of id: the one moved needs a rank of its own.
   const [first, second] = a.rank === b.rank ? [b.rank, a.rank + by] : [b.rank, a.rank];
   return [
-    { kind, id: a.id, body: { ...bodyOf(a), rank: a.rank === b.rank ? second : first } as never },
-    { kind, id: b.id, body: { ...bodyOf(b), rank: a.rank === b.rank ? b.rank : second } as never },
+    { ...a, rank: a.rank === b.rank ? second : first },
+    { ...b, rank: a.rank === b.rank ? b.rank : second },
   ];
 }
 
@@ -70,13 +68,13 @@ export function JobScreen({ jobId }: { jobId: string }) {
         {rooms.map((room, index) => (
           <View key={room.id} style={[styles.room, { borderColor: palette.rule }]}>
             <View style={styles.line}>
-              <Footprint room={room as unknown as Shaped} verdict={null} scale={0.009} />
+              <Footprint room={room} verdict={null} scale={0.009} />
               <View style={styles.grow}>
                 <Words bold>{room.name}</Words>
                 <Words
                   size="small"
                   quiet
-                >{`${formatArea(floorAreaM2(room as unknown as Shaped), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
+                >{`${formatArea(floorAreaM2(room), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
               </View>
             </View>
             <ButtonRow>
@@ -85,13 +83,13 @@ export function JobScreen({ jobId }: { jobId: string }) {
                 label="Earlier"
                 hint={`Move ${room.name}`}
                 disabled={index === 0}
-                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, -1, 'rooms'))}
+                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, -1).map(roomChange))}
               />
               <Button
                 label="Later"
                 hint={`Move ${room.name}`}
                 disabled={index === rooms.length - 1}
-                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, 1, 'rooms'))}
+                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, 1).map(roomChange))}
               />
             </ButtonRow>
           </View>
@@ -178,7 +176,7 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
     if (name.trim() === '' || (name.trim() === job.name && about.trim() === job.about))
       return setName(name.trim() === '' ? job.name : name);
     return void write('Job renamed', [
-      { kind: 'jobs', id: job.id, body: { ...bodyOf(job), name: name.trim(), about: about.trim() } as never },
+      { kind: 'jobs', id: job.id, body: { ...bodyOf(job), name: name.trim(), about: about.trim() } },
     ]);
   };
   const at = book.jobs.findIndex((one) => one.id === job.id);
@@ -190,12 +188,12 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
         <Button
           label="Earlier in the book"
           disabled={at === 0}
-          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, -1, 'jobs'))}
+          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, -1).map(jobChange))}
         />
         <Button
           label="Later in the book"
           disabled={at === book.jobs.length - 1}
-          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, 1, 'jobs'))}
+          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, 1).map(jobChange))}
         />
       </ButtonRow>
       <ButtonRow>
@@ -204,9 +202,7 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
           label="Remove the job"
           onPress={() => {
             if (!globalThis.confirm(`Remove ${job.name} and its rooms from the book? Undo brings it back.`)) return;
-            void write(`${job.name} removed`, [
-              { kind: 'jobs', id: job.id, body: bodyOf(job) as never, deleted: true },
-            ]);
+            void write(`${job.name} removed`, [{ kind: 'jobs', id: job.id, body: bodyOf(job), deleted: true }]);
             onGone();
           }}
         />

@@ -1,8 +1,8 @@
-import { BLANK_JOB } from '@maquette/contract';
+import { BLANK_JOB } from '@maquette/core/job';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { floorAreaM2, type Shaped } from '@maquette/core/room';
+import { floorAreaM2 } from '@maquette/core/room';
 import { formatArea } from '@maquette/core/units';
 import { worstVerdict } from '@maquette/core/verdict';
 import { newId } from '../data/ids.ts';
@@ -18,7 +18,8 @@ import { Field } from '../ui/field.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../ui/undo-bar.tsx';
-import { useVerdicts, type RoomLine } from '../worker/use-verdicts.ts';
+import type { RoomLine } from '../worker/kept-lines.ts';
+import { useVerdicts } from '../worker/use-verdicts.ts';
 import { Footprint } from './footprint.tsx';
 import { bringJobIn } from './job-files.ts';
 
@@ -108,7 +109,7 @@ function JobEntry({
   const palette = usePalette();
   const router = useRouter();
   const rooms = book.rooms.filter((room) => room.jobId === job.id);
-  const area = rooms.reduce((sum, room) => sum + floorAreaM2(room as unknown as Shaped), 0);
+  const area = rooms.reduce((sum, room) => sum + floorAreaM2(room), 0);
   const judged = rooms.filter((room) => lines.has(room.id));
   const worst = judged.length > 0 ? worstVerdict(judged.map((room) => lines.get(room.id)!.verdict)) : null;
   const first = worst ? judged.find((room) => lines.get(room.id)!.verdict === worst) : undefined;
@@ -145,7 +146,7 @@ function JobEntry({
               onPress={() => router.push(`/rooms/${room.id}/flat`)}
               style={styles.room}
             >
-              <Footprint room={room as unknown as Shaped} verdict={line?.verdict ?? null} />
+              <Footprint room={room} verdict={line?.verdict ?? null} />
               <View style={styles.under}>
                 {line ? <Mark verdict={line.verdict} width={26} /> : null}
                 <Words figure size="small">

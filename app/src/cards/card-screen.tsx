@@ -13,7 +13,7 @@ import {
   type CardFigure,
   type CoveringCard,
 } from '@maquette/core/coverings';
-import { bodyOf } from '../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { useUnits } from '../data/device-settings.ts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
@@ -61,14 +61,14 @@ export function CardScreen({ cardId }: { cardId: string }) {
   const router = useRouter();
   const book = useBook();
   const units = useUnits()[0];
-  const card = findCard(book.cards as unknown as CoveringCard[], cardId);
+  const card = findCard(book.cards, cardId);
   const [name, setName] = useFollowing(card?.name ?? '');
   const [source, setSource] = useFollowing(card?.source ?? '');
   const back = () => (router.canGoBack() ? router.back() : router.replace('/cards'));
   if (!card) return <Header title={book.loading ? 'Opening …' : 'No such card'} onBack={back} />;
   const locked = isShipped(card.id);
   const change = (part: Partial<CoveringCard>) =>
-    void write('Card changed', [{ kind: 'cards', id: card.id, body: { ...bodyOf(card), ...part } as never }]);
+    void write('Card changed', [{ kind: 'cards', id: card.id, body: { ...bodyOf(card), ...part } }]);
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header title={card.name} onBack={back} />
@@ -182,9 +182,7 @@ export function CardScreen({ cardId }: { cardId: string }) {
                   )
                 )
                   return;
-                void write(`${card.name} removed`, [
-                  { kind: 'cards', id: card.id, body: bodyOf(card) as never, deleted: true },
-                ]);
+                void write(`${card.name} removed`, [{ kind: 'cards', id: card.id, body: bodyOf(card), deleted: true }]);
                 back();
               }}
             />

@@ -1,8 +1,8 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { ruleWords, SHIPPED_CARDS, strictness, type CoveringCard } from '@maquette/core/coverings';
+import { ruleWords, SHIPPED_CARDS, strictness, type CoveringCard, isShipped } from '@maquette/core/coverings';
 import { newId } from '../data/ids.ts';
-import { bodyOf } from '../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { useUnits } from '../data/device-settings.ts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
@@ -13,10 +13,9 @@ import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../ui/undo-bar.tsx';
 
 /** A copy's body: everything but the id, under a name of its own. */
-export function copyOf(card: CoveringCard): Omit<CoveringCard, 'id'> {
-  const body = bodyOf(card) as unknown as Omit<CoveringCard, 'id'>;
+function copyOf(card: CoveringCard): Omit<CoveringCard, 'id'> {
   return {
-    ...body,
+    ...bodyOf(card),
     rules: card.rules.map((rule) => ({ ...rule })),
     name: `${card.name}, my copy`.slice(0, 80),
     source: `Copied from “${card.name}”. Write here whose sheet the figures come from.`,
@@ -29,11 +28,11 @@ export function CardsScreen() {
   const router = useRouter();
   const book = useBook();
   const units = useUnits()[0];
-  const own = book.cards as unknown as CoveringCard[];
+  const own = book.cards;
   const copy = async (card: CoveringCard) => {
     const id = newId();
     const body = copyOf(card);
-    const result = await write(`${body.name} added`, [{ kind: 'cards', id, body: body as never }]);
+    const result = await write(`${body.name} added`, [{ kind: 'cards', id, body }]);
     if (result.ok) router.push(`/cards/${id}`);
   };
   return (
@@ -61,7 +60,7 @@ export function CardsScreen() {
             </Words>
             <ButtonRow>
               <Button
-                label={own.includes(card) ? 'Edit' : 'See'}
+                label={isShipped(card.id) ? 'See' : 'Edit'}
                 hint={card.name}
                 onPress={() => router.push(`/cards/${card.id}`)}
               />

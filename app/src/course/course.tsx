@@ -4,7 +4,7 @@ import { usePalette } from '../theme/theme.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
 
-export interface Plank<S extends string> {
+interface Plank<S extends string> {
   stage: S;
   label: string;
   verdict: Verdict;

@@ -1,4 +1,4 @@
-import type { Problem } from '@maquette/contract';
+import type { Problem } from '@maquette/facts';
 
 /** The server answered and said no. */
 export class Refused extends Error {

@@ -1,14 +1,13 @@
-import type { Waiting } from './outbox.ts';
+import { createOutbox, type Answered, type Waiting } from './outbox.ts';
 
-/** IndexedDB as a map that outlives a reload of the module. */
-const mockDisk = new Map<string, Waiting>();
-jest.mock('idb-keyval', () => ({
-  createStore: () => null,
-  set: async (key: string, value: Waiting) => void mockDisk.set(key, structuredClone(value)),
-  del: async (key: string) => void mockDisk.delete(key),
-  delMany: async (keys: string[]) => keys.forEach((key) => mockDisk.delete(key)),
-  entries: async () => [...mockDisk.entries()],
-}));
+/** A disk that outlives the outbox made on it. */
+const kept = new Map<string, Waiting>();
+const disk = {
+  load: async () => [...kept.values()],
+  put: async (waiting: Waiting) => void kept.set(waiting.writeId, structuredClone(waiting)),
+  drop: async (writeIds: readonly string[]) => writeIds.forEach((id) => kept.delete(id)),
+  onOthers: () => undefined,
+};
 
 interface Sent {
   path: string;
@@ -18,9 +17,8 @@ let sent: Sent[] = [];
 let answer: (sent: Sent) => { status: number; body: unknown } | null;
 
 beforeEach(() => {
-  jest.resetModules();
   jest.useFakeTimers();
-  mockDisk.clear();
+  kept.clear();
   sent = [];
   answer = (one) => ({
     status: 201,
@@ -38,7 +36,9 @@ beforeEach(() => {
 });
 afterEach(() => jest.useRealTimers());
 
-const load = () => jest.requireActual<typeof import('./outbox.ts')>('./outbox.ts');
+const load = () => createOutbox(disk);
+const told = (into: string[]) => (answered: readonly Answered[]) =>
+  answered.forEach(({ fact }) => into.push(fact.writeId));
 const reading = (writeId: string, baseVersion: number, rodMm: number, id = 'r1') => ({
   writeId,
   kind: 'readings' as const,
@@ -53,7 +53,7 @@ const settle = async () => {
   for (let i = 0; i < 40; i++) await Promise.resolve();
 };
 /** Until the screen has been told of every answer. */
-const told = async () => {
+const untilTold = async () => {
   await settle();
   jest.advanceTimersByTime(250);
   await settle();
@@ -61,24 +61,24 @@ const told = async () => {
 
 test('a write is on the device first, then sent once, in order', async () => {
   const outbox = load();
-  await outbox.startOutbox(() => undefined);
+  await outbox.start(() => undefined);
   await outbox.post([reading('w1', 0, 10), reading('w2', 1, 11)]);
-  await told();
+  await untilTold();
   expect(sent.map((s) => [s.path, s.body.writeId, s.body.baseVersion])).toEqual([
     ['/api/rooms/room/readings/r1', 'w1', 0],
     ['/api/rooms/room/readings/r1', 'w2', 1],
   ]);
-  expect(outbox.outbox.get().waiting).toEqual([]);
+  expect(outbox.get().waiting).toEqual([]);
   // The records go only when the cache that holds the answers has been kept.
-  expect([...mockDisk.keys()]).toEqual(['w1', 'w2']);
-  await outbox.forget(outbox.answeredWrites());
-  expect(mockDisk.size).toBe(0);
+  expect([...kept.keys()]).toEqual(['w1', 'w2']);
+  await outbox.forget(outbox.answered());
+  expect(kept.size).toBe(0);
 });
 
 test('the screen is told that the server has it once what was entered has had time to be drawn', async () => {
   const outbox = load();
   const stored: string[] = [];
-  await outbox.startOutbox((_, fact) => stored.push(fact.writeId));
+  await outbox.start(told(stored));
   await outbox.post([reading('w1', 0, 10)]);
   await settle();
   expect(sent.map((s) => s.body.writeId)).toEqual(['w1']);
@@ -92,35 +92,34 @@ test('the screen is told that the server has it once what was entered has had ti
   expect(stored).toEqual([]);
   jest.advanceTimersByTime(50);
   expect(stored).toEqual(['w1', 'w2']);
-  expect(outbox.outbox.get().waiting).toEqual([]);
+  expect(outbox.get().waiting).toEqual([]);
 });
 
 test('without signal it waits, survives a reload and is sent when the server answers', async () => {
   answer = () => null;
   const first = load();
-  await first.startOutbox(() => undefined);
+  await first.start(() => undefined);
   await first.post([reading('w1', 0, 10)]);
   await settle();
-  expect(first.outbox.get()).toMatchObject({ reachable: false, waiting: [{ writeId: 'w1' }] });
-  jest.resetModules();
+  expect(first.get()).toMatchObject({ reachable: false, waiting: [{ writeId: 'w1' }] });
   const second = load();
   answer = (one) => ({ status: 201, body: { ...one.body, id: 'r1', version: 1 } });
-  await second.startOutbox(() => undefined);
+  await second.start(() => undefined);
   await settle();
   expect(sent.map((s) => s.body.writeId)).toEqual(['w1']);
-  expect(second.outbox.get()).toMatchObject({ reachable: true, waiting: [] });
+  expect(second.get()).toMatchObject({ reachable: true, waiting: [] });
 });
 
 test('it tries again by itself', async () => {
   answer = () => null;
   const outbox = load();
-  await outbox.startOutbox(() => undefined);
+  await outbox.start(() => undefined);
   await outbox.post([reading('w1', 0, 10)]);
   await settle();
   answer = (one) => ({ status: 200, body: { ...one.body, id: 'r1', version: 1 } });
   await jest.advanceTimersByTimeAsync(10_000);
   await settle();
-  expect(outbox.outbox.get().waiting).toEqual([]);
+  expect(outbox.get().waiting).toEqual([]);
 });
 
 test('a conflict holds up its own fact only; keeping mine sends it on top of theirs', async () => {
@@ -129,52 +128,52 @@ test('a conflict holds up its own fact only; keeping mine sends it on top of the
       ? { status: 409, body: { status: 409, title: 'changed', current: { version: 4, rodMm: 99 } } }
       : { status: 200, body: { ...one.body, id: 'x', version: one.body.baseVersion + 1 } };
   const outbox = load();
-  await outbox.startOutbox(() => undefined);
+  await outbox.start(() => undefined);
   await outbox.post([reading('w1', 1, 10), reading('w2', 2, 11), reading('w3', 0, 50, 'r2')]);
-  await told();
-  expect(outbox.outbox.get().waiting.map((w) => [w.writeId, w.trouble?.status ?? null])).toEqual([
+  await untilTold();
+  expect(outbox.get().waiting.map((w) => [w.writeId, w.trouble?.status ?? null])).toEqual([
     ['w1', 409],
     ['w2', null],
   ]);
   await outbox.insist('r1', 'w9');
-  await told();
+  await untilTold();
   expect(sent.at(-1)!.body).toMatchObject({ writeId: 'w9', baseVersion: 4, rodMm: 11 });
-  expect(outbox.outbox.get().waiting).toEqual([]);
+  expect(outbox.get().waiting).toEqual([]);
 });
 
 test('taking theirs lets go of every write made on top of mine', async () => {
   answer = () => ({ status: 409, body: { status: 409, title: 'changed', current: { version: 4 } } });
   const outbox = load();
-  await outbox.startOutbox(() => undefined);
+  await outbox.start(() => undefined);
   await outbox.post([reading('w1', 1, 10), reading('w2', 2, 11)]);
   await settle();
   await outbox.discard('r1');
-  expect(outbox.outbox.get().waiting).toEqual([]);
-  expect(mockDisk.size).toBe(0);
+  expect(outbox.get().waiting).toEqual([]);
+  expect(kept.size).toBe(0);
 });
 
 test('a server that stumbles is no refusal: the write stays and is tried again', async () => {
   answer = () => ({ status: 503, body: {} });
   const outbox = load();
-  await outbox.startOutbox(() => undefined);
+  await outbox.start(() => undefined);
   await outbox.post([reading('w1', 0, 10)]);
   await settle();
-  expect(outbox.outbox.get()).toMatchObject({ reachable: false, waiting: [{ writeId: 'w1', trouble: null }] });
+  expect(outbox.get()).toMatchObject({ reachable: false, waiting: [{ writeId: 'w1', trouble: null }] });
 });
 
 test('answers that come quickly one after another are told together; none is sent twice or lost', async () => {
   const outbox = load();
   let redrawn = 0;
   const stored: string[] = [];
-  await outbox.startOutbox((_, fact) => void stored.push((fact as { writeId: string }).writeId));
+  await outbox.start(told(stored));
   const ids = Array.from({ length: 40 }, (_, i) => `w${i}`);
-  outbox.outbox.subscribe(() => redrawn++);
+  outbox.subscribe(() => redrawn++);
   await outbox.post(ids.map((id, i) => reading(id, 0, i, `r${i}`)));
   for (let i = 0; i < 20; i++) await settle();
-  await told();
+  await untilTold();
   expect(sent.map((s) => s.body.writeId)).toEqual(ids);
   expect(stored).toEqual(ids);
-  expect(outbox.outbox.get().waiting).toEqual([]);
+  expect(outbox.get().waiting).toEqual([]);
   // Once when they were put in, and far less than once for each answer.
   expect(redrawn).toBeLessThan(10);
 });
@@ -183,9 +182,9 @@ test('what was answered before the signal went is told, not asked again', async 
   answer = (one) => (one.body.writeId === 'w3' ? null : { status: 201, body: { ...one.body, id: 'x', version: 1 } });
   const outbox = load();
   const stored: string[] = [];
-  await outbox.startOutbox((_, fact) => void stored.push((fact as { writeId: string }).writeId));
+  await outbox.start(told(stored));
   await outbox.post(['w1', 'w2', 'w3'].map((id, i) => reading(id, 0, i, `r${i}`)));
-  await told();
+  await untilTold();
   expect(stored).toEqual(['w1', 'w2']);
-  expect(outbox.outbox.get().waiting.map((w) => w.writeId)).toEqual(['w3']);
+  expect(outbox.get().waiting.map((w) => w.writeId)).toEqual(['w3']);
 });

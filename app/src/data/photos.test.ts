@@ -9,9 +9,8 @@ jest.mock('idb-keyval', () => ({
   del: async (key: string) => void mockDisk.delete(key),
   entries: async () => [...mockDisk.entries()],
 }));
-jest.mock('./outbox.ts', () => ({
-  noteReachable: jest.fn(),
-  outbox: { get: () => mockOutbox, subscribe: () => () => undefined },
+jest.mock('./device.ts', () => ({
+  outbox: { get: () => mockOutbox, subscribe: () => () => undefined, noteReachable: jest.fn() },
 }));
 jest.mock('./write.ts', () => ({
   write: async (words: string, changes: never) => {

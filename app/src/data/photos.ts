@@ -1,6 +1,6 @@
 import { createStore, del, entries, get, set } from 'idb-keyval';
 import { newId, nowUtc } from './ids.ts';
-import { noteReachable, outbox } from './outbox.ts';
+import { outbox } from './device.ts';
 import type { ChosenFile } from './save-text.ts';
 import { write } from './write.ts';
 
@@ -123,7 +123,7 @@ export async function sendPictures(): Promise<void> {
       else if (answer.status !== 404 && answer.status !== 415) left = true;
     }
   } catch {
-    noteReachable(false);
+    outbox.noteReachable(false);
     left = true;
   } finally {
     sending = false;

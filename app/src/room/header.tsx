@@ -5,13 +5,13 @@ import { usePalette } from '../theme/theme.tsx';
 import { Words } from '../ui/text.tsx';
 
 /** How sending stands, in words: what waits, what was refused, whether the server answers. */
-export function sendingWords(waiting: number, troubled: number, reachable: boolean): string {
+function sendingWords(waiting: number, troubled: number, reachable: boolean): string {
   if (troubled > 0) return `${troubled} to decide`;
   if (waiting > 0) return `${waiting} waiting to send`;
   return reachable ? 'all sent' : 'no signal, all sent';
 }
 
-export function SendingState({ onTrouble }: { onTrouble?: () => void }) {
+function SendingState({ onTrouble }: { onTrouble?: () => void }) {
   const palette = usePalette();
   const { waiting, reachable } = useOutbox();
   const troubled = waiting.filter((w) => w.trouble).length;

@@ -1,8 +1,8 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { Verdict } from '@maquette/core/verdict';
-import { redoLast, undoLast } from '../data/write.ts';
+import { history } from '../data/device.ts';
 import { Course } from '../course/course.tsx';
 import { STAGES, type Stage } from '../stages/stages.ts';
 import type { StageProps } from '../stages/stage-props.ts';
@@ -36,6 +36,11 @@ export function RoomFrame({ stage, props, sheet, children, actions, keying = fal
   const { room, shown, wide, go, stageMarks } = props;
   const [trouble, setTrouble] = useState(true);
   const [help, setHelp] = useState(false);
+  // What is done in a room is taken back in that room.
+  useEffect(() => {
+    history.enter(room.id);
+    return () => history.enter(null);
+  }, [room.id]);
   const course = (
     <Course
       planks={STAGES.map((s) => ({ ...s, verdict: marks[s.stage] ?? stageMarks[s.stage] }))}
@@ -55,8 +60,8 @@ export function RoomFrame({ stage, props, sheet, children, actions, keying = fal
       <Keys
         onStage={(index) => (STAGES[index] ? go(STAGES[index].stage) : undefined)}
         onStep={(by) => onStep?.(by)}
-        onUndo={() => void undoLast()}
-        onRedo={() => void redoLast()}
+        onUndo={() => void history.undo()}
+        onRedo={() => void history.redo()}
         onHelp={() => setHelp(!help)}
         help={help}
         digitsTyped={keying}

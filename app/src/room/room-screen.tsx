@@ -50,7 +50,7 @@ export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: st
 function OpenRoom({ shown, room, stage }: { shown: ReturnType<typeof useRoom>; room: RoomFacts; stage: Stage }) {
   const router = useRouter();
   const wide = useWindowDimensions().width >= WIDE_PX;
-  const { picture, schools, failed } = useJudged(room, shown, shown.card);
+  const { picture, schools, failed } = useJudged(shown.set);
   const go = useCallback((next: Stage) => router.replace(`/rooms/${room.id}/${next}`), [router, room.id]);
   const stageMarks = useMemo(() => marksOf(room.openings.length > 0, picture), [room.openings.length, picture]);
   const props: StageProps = { shown, room, picture, schools, failed, wide, go, stageMarks };

@@ -1,21 +1,13 @@
 import { StyleSheet, View } from 'react-native';
 import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
-import { discard, insist, type Waiting } from '../data/outbox.ts';
-import { queryClient } from '../data/client.ts';
+import { KINDS } from '@maquette/facts';
+import type { Waiting } from '../data/outbox.ts';
+import { outbox, queries } from '../data/device.ts';
 import { useOutbox } from '../data/use-facts.ts';
 import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
-
-const KIND_WORDS: Record<string, string> = {
-  jobs: 'Job',
-  rooms: 'Room',
-  cards: 'Card',
-  setups: 'Set-up',
-  stations: 'Station',
-  readings: 'Reading',
-};
 
 function said(kind: string, body: Record<string, unknown> | null, units: UnitSystem): string {
   if (!body || body['deletedAt']) return 'removed';
@@ -32,9 +24,9 @@ export function Trouble({ units }: { units: UnitSystem }) {
   const troubled = waiting.filter((w) => w.trouble);
   if (troubled.length === 0) return null;
   const settle = async (one: Waiting, mine: boolean) => {
-    if (mine) await insist(one.id, newId());
-    else await discard(one.id);
-    await queryClient.invalidateQueries();
+    if (mine) await outbox.insist(one.id, newId());
+    else await outbox.discard(one.id);
+    await queries.invalidateQueries();
   };
   return (
     <View
@@ -49,8 +41,8 @@ export function Trouble({ units }: { units: UnitSystem }) {
           <View key={one.writeId} style={styles.one}>
             <Words bold>
               {conflict
-                ? `${KIND_WORDS[one.kind]} changed on another device`
-                : `${KIND_WORDS[one.kind]} not taken: ${one.trouble!.detail ?? one.trouble!.title}`}
+                ? `${KINDS[one.kind].words} changed on another device`
+                : `${KINDS[one.kind].words} not taken: ${one.trouble!.detail ?? one.trouble!.title}`}
             </Words>
             {conflict ? (
               <Words figure>

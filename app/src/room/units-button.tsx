@@ -1,5 +1,5 @@
 import { Pressable, StyleSheet } from 'react-native';
-import { bodyOf } from '../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { usePalette } from '../theme/theme.tsx';
@@ -11,7 +11,7 @@ export function UnitsButton({ room }: { room: NonNullable<ShownRoom['room']> }) 
   const metric = room.units === 'metric';
   const change = () =>
     void write(metric ? 'Feet and inches' : 'Metric', [
-      { kind: 'rooms', id: room.id, body: { ...bodyOf(room), units: metric ? 'imperial' : 'metric' } as never },
+      { kind: 'rooms', id: room.id, body: { ...bodyOf(room), units: metric ? 'imperial' : 'metric' } },
     ]);
   return (
     <Pressable

@@ -7,7 +7,7 @@ const ASIDE_PX = 9;
 const STEPS = [-1, 0, 1];
 
 /** Where a station's figure stands from its cross, px: over it, but clear of a wall that has no station beyond. */
-export interface Stand {
+interface Stand {
   dx: number;
   dy: number;
 }

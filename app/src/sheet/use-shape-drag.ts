@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { useRef, useState } from 'react';
 import { moveCorner, moveWall, planOf, snapMm, type Fixture, type Reshaped, type RoomFacts } from '@maquette/core/room';
 import type { Grip } from './use-gestures.ts';
@@ -64,13 +65,12 @@ export function useShapeDrag(room: RoomFacts, edits: ShapeEdits | null) {
         cancel: stop,
       };
     }
-    let drawn = '';
+    let drawn: Reshaped | null = null;
     const take = (shape: Reshaped | null, words: string) => {
       if (!shape) return;
       // Lengths come in whole steps: most small movements change nothing, and nothing is drawn for them.
-      const key = JSON.stringify(shape);
-      if (key === drawn) return;
-      drawn = key;
+      if (equal(shape, drawn)) return;
+      drawn = shape;
       last.current = { shape, words };
       show({ ...room, ...shape, diagonals: [] });
     };

@@ -12,7 +12,7 @@ export interface SheetView {
 
 /** Room kept free round the plan for dimensions, px. */
 const MARGIN_PX = 46;
-export const ZOOM = { in: 12, out: 0.5 } as const;
+const ZOOM = { in: 12, out: 0.5 } as const;
 
 /** The view that shows the whole room with its dimensions. */
 export function fitView(corners: Polygon, widthPx: number, heightPx: number): SheetView {

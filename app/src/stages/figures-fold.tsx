@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { useState } from 'react';
 import type { FigureSpec } from '@maquette/core/figures';
 import { newId } from '../data/ids.ts';
-import { bodyOf } from '../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { useBook, type ShownRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { Field } from '../ui/field.tsx';
@@ -13,7 +13,7 @@ export type NamedFigure = [name: string, spec: FigureSpec];
 
 /** Rates, limits and prices of the job: each default with where it comes from, each to be changed. */
 export function FiguresFold({ shown, figures }: { shown: ShownRoom; figures: readonly NamedFigure[] }) {
-  const own = shown.strip.figures.filter((held) => figures.some(([name]) => name === held.name));
+  const own = shown.plain.figures.filter((held) => figures.some(([name]) => name === held.name));
   return (
     <Fold
       title="Rates, limits and prices of this job"
@@ -42,7 +42,7 @@ function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; sho
     setProblem(null);
     if (next === spec.value && held)
       return void write(`${spec.words}: back to ${spec.value}`, [
-        { kind: 'figures', id: held.id, body: bodyOf(held) as never, deleted: true },
+        { kind: 'figures', id: held.id, body: bodyOf(held), deleted: true },
       ]);
     return void write(`${spec.words}: ${next} ${spec.unit}`, [
       { kind: 'figures', id: held?.id ?? newId(), body: { jobId, name, value: next, source: 'This job' } },

@@ -2,22 +2,22 @@ import type { RoomPicture } from '@maquette/core';
 import { marksOf } from './stages.ts';
 
 const picture = (
-  criteria: [string, 'stop' | 'work' | 'measure' | 'lay'][],
+  criteria: [part: string, 'stop' | 'work' | 'measure' | 'lay'][],
   verdict: 'stop' | 'work' | 'lay' | 'measure',
-) => ({ verdict, criteria: criteria.map(([id, v]) => ({ id, verdict: v })) }) as unknown as RoomPicture;
+) => ({ verdict, criteria: criteria.map(([part, v]) => ({ part, verdict: v })) }) as unknown as RoomPicture;
 
 test('each plank carries its own criteria: a shut gate marks strip-out and leaves the others their own word', () => {
   const marks = marksOf(
     true,
     picture(
       [
-        ['hazard-gate', 'stop'],
-        ['strip-work', 'work'],
-        ['damp-probe', 'work'],
-        ['damp-air', 'lay'],
-        ['sound-walk', 'lay'],
+        ['strip', 'stop'],
+        ['strip', 'work'],
+        ['damp', 'work'],
+        ['damp', 'lay'],
+        ['sound', 'lay'],
         ['flat', 'lay'],
-        ['lips', 'measure'],
+        ['flat', 'measure'],
       ],
       'stop',
     ),

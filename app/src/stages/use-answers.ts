@@ -1,22 +1,24 @@
+import type { AnswerOf, Question } from '@maquette/core/fields';
+import { answerTo } from '@maquette/core/fields';
 import { newId } from '../data/ids.ts';
 import type { ShownRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 
-/** Answers of a room by topic: the newest counts. */
+/** Answers of a room by question: the newest counts. */
 export function useAnswers(shown: ShownRoom) {
-  const held = (topic: string) => shown.strip.answers.findLast((a) => a.topic === topic);
   return {
-    value: (topic: string): string | null => held(topic)?.value ?? null,
-    note: (topic: string): string => held(topic)?.note ?? '',
-    set: (topic: string, value: string, words: string, note?: string) =>
-      write(words, [
+    to: <Q extends Question>(asked: Q): AnswerOf<Q> | null => answerTo(shown.plain.answers, asked),
+    set: <Q extends Question>({ question }: Q, answer: AnswerOf<Q>, words: string) => {
+      const held = shown.plain.answers.findLast((a) => a.question === question);
+      return write(words, [
         {
           kind: 'answers',
-          id: held(topic)?.id ?? newId(),
+          id: held?.id ?? newId(),
           roomId: shown.room!.id,
-          body: { topic, value, note: note ?? held(topic)?.note ?? '' },
+          body: { question, answer, note: held?.note ?? '' },
         },
-      ]),
+      ]);
+    },
   };
 }
 

@@ -1,7 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 /** Colours of the sheet, the bench and the marks. Every text pair is at least 4.5 to 1; `sun` figures at least 7 to 1. */
-export interface Palette {
+interface Palette {
   sheet: string;
   paper: string;
   bench: string;

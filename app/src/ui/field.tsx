@@ -1,4 +1,4 @@
-import { useId, useState, type ReactNode } from 'react';
+import { useId, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { FACE, SIZE, usePalette } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
@@ -23,6 +23,13 @@ export function Field({ label, value, onChange, onDone, unit, problem, hint, fig
   const palette = usePalette();
   const id = useId();
   const [focused, setFocused] = useState(false);
+  /** What was taken last in this visit of the field: Enter leaves it too, and is not to be taken twice. */
+  const taken = useRef<string | null>(null);
+  const take = () => {
+    if (taken.current === value) return;
+    taken.current = value;
+    onDone?.();
+  };
   return (
     <View style={styles.box}>
       <Words size="small" quiet nativeID={id}>
@@ -34,12 +41,15 @@ export function Field({ label, value, onChange, onDone, unit, problem, hint, fig
           aria-invalid={Boolean(problem)}
           value={value}
           onChangeText={onChange}
-          onFocus={() => setFocused(true)}
+          onFocus={() => {
+            taken.current = null;
+            setFocused(true);
+          }}
           onBlur={() => {
             setFocused(false);
-            onDone?.();
+            take();
           }}
-          onSubmitEditing={() => onDone?.()}
+          onSubmitEditing={take}
           inputMode={figures ? 'decimal' : 'text'}
           style={[
             styles.input,

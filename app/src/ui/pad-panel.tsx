@@ -6,7 +6,7 @@ import { usePalette } from '../theme/theme.tsx';
 import { Button } from './button.tsx';
 
 /** One number asked for on the pad. */
-export interface PadAsk {
+interface PadAsk {
   title: string;
   units: UnitSystem;
   lastMm: number | null;

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Image, Pressable, StyleSheet, View } from 'react-native';
 import type { ShownRoom } from '../data/use-facts.ts';
-import { bodyOf } from '../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { keepPhotos, pictureUrl, type PhotoAbout } from '../data/photos.ts';
 import { chooseFiles } from '../data/save-text.ts';
 import { write } from '../data/write.ts';
@@ -37,7 +37,7 @@ export function PhotoStrip({
   const remove = (photo: Photo) => {
     if (!globalThis.confirm('Remove this photograph? Undo brings it back.')) return;
     void write('Photograph removed', [
-      { kind: 'photos', id: photo.id, roomId: shown.room!.id, body: bodyOf(photo) as never, deleted: true },
+      { kind: 'photos', id: photo.id, roomId: shown.room!.id, body: bodyOf(photo), deleted: true },
     ]);
   };
   return (

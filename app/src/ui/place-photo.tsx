@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 
 /** Placing a photograph on the sheet: the one that waits for a touch, and how to ask for one. */
-export interface PlacePhoto {
+interface PlacePhoto {
   waiting: string | null;
   ask: (photoId: string | null) => void;
 }

@@ -7,13 +7,16 @@ import { Words } from './text.tsx';
 
 const SHOWN_MS = 8000;
 
+const isPast = (atMs: number) => performance.now() - atMs > SHOWN_MS;
+
 /** For a while after each change: what was done, and the way back; after going back, the way forward. */
 export function UndoBar() {
   const steps = useUndo();
   const palette = usePalette();
-  const [past, setPast] = useState<typeof steps | null>(null);
+  // Whoever comes back to a place is not shown again what was done there long ago: Z still takes it back.
+  const [past, setPast] = useState<typeof steps | null>(() => (isPast(steps.atMs) ? steps : null));
   useEffect(() => {
-    const timer = setTimeout(() => setPast(steps), SHOWN_MS);
+    const timer = setTimeout(() => setPast(steps), Math.max(0, steps.atMs + SHOWN_MS - performance.now()));
     return () => clearTimeout(timer);
   }, [steps]);
   const { undo, redo } = steps;

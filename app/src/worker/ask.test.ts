@@ -6,12 +6,13 @@ jest.mock('./start-worker.ts', () => ({ startWorker: () => new MockWorker() }));
 
 const question = (name: string, kind: 'judge' | 'schools' | 'plan' = 'judge') => ({
   kind,
-  facts: { name } as never,
-  card: {} as never,
+  set: { room: { id: name } } as never,
   atUtc: 't',
 });
 const names = (worker: MockWorker) =>
-  worker.asked.map((a) => `${a.kind} ${(a as unknown as { facts: { name: string } }).facts.name}`);
+  worker.asked.map(
+    (a) => `${a.kind} ${(a as unknown as { changed: { room?: { id: string } } }).changed.room?.id ?? 'as before'}`,
+  );
 
 beforeEach(() => (MockWorker.made = []));
 
@@ -58,4 +59,21 @@ test('what went wrong in the worker is told in words', () => {
     data: { id: MockWorker.made[0]!.asked[0]!.id, ok: false, reason: 'the readings lie on top of one another' },
   });
   expect(told).toHaveBeenCalledWith(null, 'the readings lie on top of one another');
+});
+
+test('of a room the worker is sent what has changed; after a stop, and for another room, all of it', () => {
+  const desk = openDesk();
+  const [readings, marks, room, other] = [[1], [2], { id: 'r' }, { id: 'q' }];
+  const ask = (set: object) => {
+    desk.ask({ kind: 'judge', set: set as never, atUtc: 't' }, () => undefined);
+    const worker = MockWorker.made.at(-1)!;
+    worker.answer('picture');
+    return Object.keys((worker.asked.at(-1) as unknown as { changed: object }).changed);
+  };
+  expect(ask({ room, readings, marks })).toEqual(['room', 'readings', 'marks']);
+  expect(ask({ room, readings, marks })).toEqual([]);
+  expect(ask({ room, readings: [1], marks })).toEqual(['readings']);
+  expect(ask({ room: other, readings, marks })).toEqual(['room', 'readings', 'marks']);
+  desk.stop();
+  expect(ask({ room: other, readings, marks })).toEqual(['room', 'readings', 'marks']);
 });

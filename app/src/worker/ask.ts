@@ -1,4 +1,5 @@
-import type { Answers, Ask, Progress, Told } from './messages.ts';
+import type { RoomSet } from '@maquette/core';
+import type { Answers, Ask, Crossing, Progress, Told } from './messages.ts';
 import { startWorker } from './start-worker.ts';
 
 type Without<T> = T extends unknown ? Omit<T, 'id'> : never;
@@ -32,6 +33,8 @@ export function openDesk(): Desk {
   let next: Asked | null = null;
   let later: Asked | null = null;
   let count = 0;
+  /** What the worker has of a room. */
+  let sent: RoomSet | null = null;
 
   function start(): Worker {
     const made = startWorker();
@@ -47,6 +50,16 @@ export function openDesk(): Desk {
     return made;
   }
 
+  /** Leaves out of a question about a room what the worker has: parts that are the very same object it was sent before. */
+  function crossing(ask: Ask): Crossing {
+    if (!('set' in ask)) return ask;
+    const { set, ...rest } = ask;
+    const before = sent?.room.id === set.room.id ? sent : null;
+    const changed = Object.entries(set).filter(([name, part]) => before?.[name as keyof RoomSet] !== part);
+    sent = set;
+    return { ...rest, changed: Object.fromEntries(changed) };
+  }
+
   function post(): void {
     const first = next ?? later;
     if (busy || !first) return;
@@ -54,7 +67,7 @@ export function openDesk(): Desk {
     else later = null;
     worker ??= start();
     busy = { id: ++count, told: first.told, progress: first.progress };
-    worker.postMessage({ ...first.question, id: busy.id } as Ask);
+    worker.postMessage(crossing({ ...first.question, id: busy.id } as Ask));
   }
 
   return {
@@ -74,6 +87,7 @@ export function openDesk(): Desk {
     stop() {
       worker?.terminate();
       worker = null;
+      sent = null;
       busy = null;
       next = null;
       later = null;

@@ -1,5 +1,4 @@
-import type { AllRoomFacts, RoomPicture, SurfacePicture } from '@maquette/core';
-import type { CoveringCard } from '@maquette/core/coverings';
+import type { RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
@@ -31,17 +30,26 @@ export interface ScanAnswer extends ReadScan {
 
 interface FromFacts {
   id: number;
-  facts: AllRoomFacts;
-  card: CoveringCard;
+  /** Asked with the whole set; what crosses to the worker of it is only what has changed since the last question. */
+  set: RoomSet;
   atUtc: string;
 }
 
 type RoomAsk = FromFacts & { kind: 'judge' | 'prove' | 'schools' | 'plan' | 'grid' | 'rules' };
 /** Planks laid over the floor as it is, or as a way would leave it. */
-export type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
+type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
 
 /** A way to be worked out by the programme, its nodes so many cells apart. */
 export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; pace: Pace };
+
+/** A question as it crosses: of a room's facts only what the worker has not been sent yet. */
+export type Crossing = Exclude<Ask, { set: RoomSet }> | CrossingRoom;
+export type CrossingRoom =
+  Extract<Ask, { set: RoomSet }> extends infer A
+    ? A extends unknown
+      ? Omit<A, 'set'> & { changed: Partial<RoomSet> }
+      : never
+    : never;
 
 /** What the screen asks of the worker. */
 export type Ask =

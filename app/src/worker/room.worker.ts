@@ -1,37 +1,41 @@
-import { assessRoom, layPlanks, levellingOf, pictureOf, planRoom, surfacePicture } from '@maquette/core';
-import type { RoomAssessment, SurfacePicture } from '@maquette/core';
+import { assessRoom, layPlanks, levellingOf, pictureOf, planRoom, roomRunner, surfacePicture } from '@maquette/core';
+import type { RoomAssessment, RoomSet, SurfacePicture } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
-import { flatMemo, underEachSchool, type FlatMemo, type FloorSurface } from '@maquette/core/flat';
+import { underEachSchool, type FloorSurface } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';
 import { programmedWay, ruleCosts, type Programmed } from '@maquette/core/levelling';
-import type { Answers, Ask, ProgrammeAsk, Told } from './messages.ts';
+import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerScan } from './answer-scan.ts';
 import { openModels } from './open-models.ts';
 
-/** Work kept from one judgement of a room to the next: it saves time and changes no answer. */
-const memos = new Map<string, FlatMemo>();
-let last: { key: string; assessment: RoomAssessment; drawn: SurfacePicture | null } | null = null;
+/** Keeps what the parts made of the room: it saves time and changes no answer. */
+const runner = roomRunner();
+/** The room as far as it has been sent. */
+let set: RoomSet | null = null;
+/** The map told ahead of the judgement it belongs to: it stays the same object when the judgement comes. */
+let ahead: { of: FloorSurface['heights']; drawn: SurfacePicture } | null = null;
 
-function assess({ id, kind, facts, card, atUtc }: Exclude<Ask, { kind: 'forecast' | 'scan' }>): RoomAssessment {
-  // Evidence grows old by the day, not by the second.
-  const key = JSON.stringify([facts, card, atUtc.slice(0, 10)]);
-  const chance = kind === 'prove';
-  if (last?.key === key && (!chance || last.assessment.chance)) return last.assessment;
-  const memo = memos.get(facts.room.id) ?? flatMemo();
-  memos.clear();
-  memos.set(facts.room.id, memo);
-  let drawn: SurfacePicture | null = null;
+/** The set a question is about: what was sent before with what has changed since. */
+function setOf({ changed }: CrossingRoom): RoomSet {
+  if (changed.room && changed.room.id !== set?.room.id) set = null;
+  // The first question about a room carries all of it.
+  set = { ...set, ...changed } as RoomSet;
+  return set;
+}
+
+function assess({ id, kind, atUtc }: CrossingRoom, facts: RoomSet): RoomAssessment {
   // The map is told at once: whoever keys readings sees each in it while the rules are still asked.
-  const surfaced = (floor: FloorSurface) =>
-    tell({ id, progress: { share: 0, drawn: (drawn = surfacePicture(floor)) } });
-  const options = kind === 'judge' ? { memo, surfaced } : { memo, chance };
-  last = { key, assessment: assessRoom(facts, card, atUtc, options), drawn };
-  return last.assessment;
+  const surfaced = (floor: FloorSurface) => {
+    ahead = { of: floor.heights, drawn: surfacePicture(floor) };
+    tell({ id, progress: { share: 0, drawn: ahead.drawn } });
+  };
+  return assessRoom(facts, atUtc, { runner, chance: kind === 'prove', ...(kind === 'judge' ? { surfaced } : {}) });
 }
 
 /** Works a way out by the programme, telling after each round how much is left over the rule. */
-async function programmed(ask: ProgrammeAsk): Promise<Programmed | null> {
-  const work = levellingOf(assess(ask), ask.facts);
+async function programmed(ask: Extract<CrossingRoom, { kind: 'programme' }>): Promise<Programmed | null> {
+  const facts = setOf(ask);
+  const work = levellingOf(assess(ask, facts), facts);
   if (!work) return null;
   const open = await openModels();
   let first = 0;
@@ -44,7 +48,7 @@ async function programmed(ask: ProgrammeAsk): Promise<Programmed | null> {
   });
 }
 
-async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
+async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'forecast') {
     const { probe, limitPercent, plan } = ask.forecast;
     const progress = (share: number) => tell({ id: ask.id, progress: { share } });
@@ -52,21 +56,22 @@ async function answer(ask: Ask): Promise<Answers[Ask['kind']]> {
   }
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
-  if (ask.kind === 'planks') return layPlanks(assess(ask), ask.facts, ask.card, ask.after);
-  const assessment = assess(ask);
+  const facts = setOf(ask);
+  const assessment = assess(ask, facts);
+  if (ask.kind === 'planks') return layPlanks(assessment, facts, ask.after);
   if (ask.kind === 'judge' || ask.kind === 'prove')
-    return pictureOf(assessment, ask.facts.room, ask.facts.flat.works, last?.drawn);
-  if (ask.kind === 'plan') return planRoom(assessment, ask.facts);
+    return pictureOf(assessment, facts.room, facts.works, ahead?.of === assessment.flat?.heights ? ahead?.drawn : null);
+  if (ask.kind === 'plan') return planRoom(assessment, facts);
   if (ask.kind === 'grid') return assessment.flat ? esriGrid(assessment.flat.judged, assessment.flat.surfaceMm) : null;
-  const schools = assessment.flat ? underEachSchool(assessment.flat, ask.card.rules, ask.facts.room.contactsOnly) : [];
+  const schools = assessment.flat ? underEachSchool(assessment.flat, facts.card.rules, facts.room.contactsOnly) : [];
   if (ask.kind === 'schools') return schools;
-  const work = levellingOf(assessment, ask.facts);
+  const work = levellingOf(assessment, facts);
   return work ? ruleCosts(work.job, schools) : [];
 }
 
 const tell = (told: Told) => self.postMessage(told);
 
-self.onmessage = async (event: MessageEvent<Ask>) => {
+self.onmessage = async (event: MessageEvent<Crossing>) => {
   const started = performance.now();
   let told: Told;
   try {

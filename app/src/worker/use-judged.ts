@@ -1,13 +1,8 @@
-import { useEffect, useMemo, useState } from 'react';
-import { RISE_TOPIC, type AllRoomFacts, type RoomPicture, type SurfacePicture } from '@maquette/core';
-import type { CoveringCard } from '@maquette/core/coverings';
-import type { DampFacts, DryingForecast } from '@maquette/core/damp';
-import type { FlatFacts, SchoolResult } from '@maquette/core/flat';
-import type { RoomFacts } from '@maquette/core/room';
-import type { SoundFacts } from '@maquette/core/soundness';
-import type { StripFacts } from '@maquette/core/stripout';
+import { useEffect, useState } from 'react';
+import type { RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
+import type { DryingForecast } from '@maquette/core/damp';
+import type { SchoolResult } from '@maquette/core/flat';
 import { nowUtc } from '../data/ids.ts';
-import { bodyOf } from '../data/merge.ts';
 import { openDesk, type Desk } from './ask.ts';
 import type { ForecastAsk } from './messages.ts';
 
@@ -24,58 +19,31 @@ export function useDesk(): Desk {
   return desk;
 }
 
-/** What of a room on this device the worker judges from. */
-export interface JudgedFacts {
-  flat: FlatFacts;
-  strip: StripFacts;
-  damp: DampFacts;
-  sound: SoundFacts;
-}
-
-/** Facts as they cross to the worker: without what only storing is about, so that an acknowledgement judges nothing anew. */
-export function plainFacts(room: RoomFacts, { flat, strip, damp, sound }: JudgedFacts): AllRoomFacts {
-  const own = bodyOf(room) as unknown as RoomFacts;
-  const plain = <T extends { id: string }>(facts: readonly T[]) =>
-    facts.map((fact) => ({ ...bodyOf(fact), id: fact.id }) as unknown as T);
-  return {
-    room: { ...own, id: room.id },
-    flat: {
-      setups: plain(flat.setups),
-      readings: plain(flat.readings),
-      stations: plain(flat.stations),
-      works: plain(flat.works ?? []),
-      edgeWalks: plain(flat.edgeWalks ?? []),
-      scans: plain(flat.scans ?? []),
-    },
-    strip: {
-      ...strip,
-      // Chalk on the floor and the way chosen judge nothing: a tick more works nothing out anew.
-      ticks: strip.ticks.filter((tick) => !tick.key.startsWith('chalk/')),
-      answers: strip.answers.filter(({ topic }) => !topic.startsWith('levelling/') || topic.startsWith(RISE_TOPIC)),
-    },
-    damp,
-    sound,
-  };
-}
-
 /** Keys are still when none was pressed for this long. */
 const STILL_MS = 700;
+/** A timer set for a moment may wake a little before it. */
+const AFTER_MS = 20;
 
-/** The room judged in the worker, anew whenever a fact changes; schools follow once the picture stands. */
-export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: CoveringCard | null): Judged {
+/** Counts up when what was judged no longer holds at this hour, with the same facts. */
+function useHour(validUntil: string | null): number {
+  const [hour, setHour] = useState(0);
+  useEffect(() => {
+    if (validUntil === null) return;
+    const timer = setTimeout(() => setHour((n) => n + 1), Math.max(0, Date.parse(validUntil) - Date.now()) + AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [validUntil]);
+  return hour;
+}
+
+/** The room judged in the worker, anew whenever a fact changes or the hour asks for it; schools follow once the picture stands. */
+export function useJudged(set: RoomSet | null): Judged {
   const desk = useDesk();
   const prover = useDesk();
   const [judged, setJudged] = useState<Judged>({ picture: null, schools: [], failed: null });
-  const question = useMemo(
-    () => (room && card ? { facts: plainFacts(room, facts), card } : null),
-    // The object is the room's own, new at every change of the book: its parts tell.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [room, facts.flat, facts.strip, facts.damp, facts.sound, card],
-  );
-  const key = useMemo(() => JSON.stringify(question), [question]);
+  const hour = useHour(judged.picture?.validUntil ?? null);
   useEffect(() => {
-    if (!question) return;
-    const asked = { ...question, atUtc: nowUtc() };
+    if (!set) return;
+    const asked = { set, atUtc: nowUtc() };
     prover.stop();
     // How sure it is takes longer than all else: it is worked out apart, once the keys are still, and never holds a reading up.
     const proving = setTimeout(
@@ -101,13 +69,11 @@ export function useJudged(room: RoomFacts | null, facts: JudgedFacts, card: Cove
       setJudged((held) => (held.picture ? { ...held, picture: { ...held.picture, ...drawn } } : held));
     });
     return () => clearTimeout(proving);
-    // The key stands for the question: the same facts in new objects ask nothing.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, desk, prover]);
+  }, [set, hour, desk, prover]);
   return judged;
 }
 
-export interface Forecasting {
+interface Forecasting {
   forecast: DryingForecast | null;
   working: boolean;
   /** Share done, 0 to 1. */
@@ -119,24 +85,21 @@ export interface Forecasting {
 /** A drying forecast, worked out in a worker of its own with progress; null while nothing is asked. */
 export function useForecast(question: ForecastAsk | null): Forecasting {
   const desk = useDesk();
-  const [done, setDone] = useState<{ key: string; forecast: DryingForecast | null; failed: string | null } | null>(
+  const [done, setDone] = useState<{ of: ForecastAsk; forecast: DryingForecast | null; failed: string | null } | null>(
     null,
   );
   const [progress, setProgress] = useState(0);
-  const key = useMemo(() => JSON.stringify(question), [question]);
   useEffect(() => {
     if (!question) return;
     desk.stop();
     desk.ask(
       { kind: 'forecast', forecast: question },
-      (forecast, failed) => setDone({ key, forecast, failed }),
+      (forecast, failed) => setDone({ of: question, forecast, failed }),
       'now',
       ({ share }) => setProgress(share),
     );
-    // The key stands for the question.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, desk]);
-  const current = done?.key === key ? done : null;
+  }, [question, desk]);
+  const current = question && done?.of === question ? done : null;
   return {
     forecast: current?.forecast ?? null,
     working: question !== null && current === null,
@@ -144,7 +107,7 @@ export function useForecast(question: ForecastAsk | null): Forecasting {
     failed: current?.failed ?? null,
     stop: () => {
       desk.stop();
-      setDone({ key, forecast: null, failed: 'Stopped. Change anything to work it out again.' });
+      if (question) setDone({ of: question, forecast: null, failed: 'Stopped. Change anything to work it out again.' });
     },
   };
 }

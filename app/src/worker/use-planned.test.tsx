@@ -1,4 +1,5 @@
 import { act, renderHook } from '@testing-library/react';
+import { roomSet } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import type { ProgrammeAsk } from './messages.ts';
 import { MockWorker } from './mock-worker.ts';
@@ -7,13 +8,7 @@ import { INVENTED_ROOM as room } from '../data/invented-room.ts';
 
 jest.mock('./start-worker.ts', () => ({ startWorker: () => new MockWorker() }));
 
-const facts = {
-  flat: { setups: [], readings: [], stations: [] },
-  strip: { ticks: [], answers: [] },
-  damp: {},
-  sound: {},
-} as never;
-const card = SHIPPED_CARDS[0]!;
+const setOf = (name: string) => roomSet({ ...room, name }, SHIPPED_CARDS[0]!);
 /** What the first answer says: what is still to be worked out follows from it. */
 const plan = (part: object = {}) => ({ nothingToDo: false, fill: { holds: true }, targets: [], ...part });
 const made = (way: string, pace: string, linearCost: number, holds = true) => ({
@@ -28,7 +23,7 @@ const asks = () => MockWorker.made[0]!.asked;
 const last = () => asks().at(-1) as ProgrammeAsk;
 const answer = (value: unknown) => act(() => MockWorker.made.at(-1)!.answer(value));
 const plannedOf = (asked = true) =>
-  renderHook(({ name }) => usePlanned({ ...room, name }, facts, card, asked), { initialProps: { name: 'Room' } });
+  renderHook(({ set }) => usePlanned(set, asked), { initialProps: { set: setOf('Room') } });
 
 beforeEach(() => (MockWorker.made = []));
 
@@ -79,7 +74,7 @@ test('a floor that changed is worked out anew, and what was said of the old one 
   const { result, rerender } = plannedOf();
   answer(plan());
   answer(made('mixed', 'live', 50));
-  rerender({ name: 'Another' });
+  rerender({ set: setOf('Another') });
   // What it was busy with ended at once.
   expect(MockWorker.made[0]!.ended).toBe(true);
   expect([result.current.plan, result.current.programmes]).toEqual([null, {}]);

@@ -1,16 +1,16 @@
-import { useEffect, useMemo, useState } from 'react';
-import type { CoveringCard } from '@maquette/core/coverings';
+import { useEffect, useState } from 'react';
+import type { RoomSet } from '@maquette/core';
 import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
-import type { RoomFacts } from '@maquette/core/room';
 import { nowUtc } from '../data/ids.ts';
 import type { Desk } from './ask.ts';
 import type { PlanksAnswer, Progress } from './messages.ts';
-import { plainFacts, useDesk, type JudgedFacts } from './use-judged.ts';
+import { useDesk } from './use-judged.ts';
 
 type Programmes = Partial<Record<WayId, Programmed>>;
 
 interface Held {
-  key: string;
+  /** The facts it is worked out from. */
+  of: RoomSet | null;
   plan: LevellingPlan | null;
   programmes: Programmes;
   /** What is being worked out now. */
@@ -19,7 +19,7 @@ interface Held {
   failed: string | null;
 }
 
-export interface Planned extends Omit<Held, 'key'> {
+export interface Planned extends Omit<Held, 'of'> {
   stop: () => void;
   /** Works the mixed way out again with its nodes nearer together. */
   tighten: () => void;
@@ -33,11 +33,9 @@ export interface Planned extends Omit<Held, 'key'> {
   grid: (told: (text: string | null, failed: string | null) => void) => void;
 }
 
-type Question = { facts: ReturnType<typeof plainFacts>; card: CoveringCard };
-
 const STOPPED = 'Stopped. Change anything, or come back to this stage, to work it out again.';
-const blank = (key: string): Held => ({
-  key,
+const blank = (of: RoomSet | null): Held => ({
+  of,
   plan: null,
   programmes: {},
   working: 'plan',
@@ -56,33 +54,22 @@ function wanted(plan: LevellingPlan): WayId[] {
  * The levelling plan, worked out in a worker of its own that the next change of facts, or Stop, ends at once: first what is
  * known at once, then the programmed ways one by one.
  */
-export function usePlanned(
-  room: RoomFacts | null,
-  facts: JudgedFacts,
-  card: CoveringCard | null,
-  asked: boolean,
-): Planned {
+export function usePlanned(set: RoomSet | null, asked: boolean): Planned {
   const desk = useDesk();
   // What is asked for beside the plan has a worker of its own: the plan's queue keeps only its newest question.
   const aside = useDesk();
-  const [state, setState] = useState<Held>(blank(''));
-  const question = useMemo(
-    () => (room && card && asked ? { facts: plainFacts(room, facts), card } : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [room, facts.flat, facts.strip, facts.damp, facts.sound, card, asked],
-  );
-  const key = useMemo(() => JSON.stringify(question), [question]);
+  const [state, setState] = useState<Held>(blank(null));
+  const question = asked ? set : null;
   useEffect(() => {
     if (!question) return;
     desk.stop();
-    desk.ask({ ...question, atUtc: nowUtc(), kind: 'plan' }, (plan, failed) => {
+    desk.ask({ set: question, atUtc: nowUtc(), kind: 'plan' }, (plan, failed) => {
       const queue = plan ? wanted(plan) : [];
-      setState({ ...blank(key), plan, failed, working: queue[0] ?? null });
-      workThrough(desk, question, key, queue, setState);
+      setState({ ...blank(question), plan, failed, working: queue[0] ?? null });
+      workThrough(desk, question, queue, setState);
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, desk]);
-  const held = state.key === key ? state : blank(key);
+  }, [question, desk]);
+  const held = question && state.of === question ? state : blank(question);
   const mixed = held.programmes.mixed;
   return {
     ...held,
@@ -91,21 +78,21 @@ export function usePlanned(
     tighten: () => {
       if (!question) return;
       setState((now) => ({ ...now, working: 'mixed', progress: null, failed: null }));
-      programme(desk, question, key, 'mixed', 'tighter', setState, () => undefined);
+      programme(desk, question, 'mixed', 'tighter', setState, () => undefined);
     },
     rules: (told) => {
-      if (question) aside.ask({ ...question, atUtc: nowUtc(), kind: 'rules' }, told);
+      if (question) aside.ask({ set: question, atUtc: nowUtc(), kind: 'rules' }, told);
     },
     planks: (after, told) => {
-      if (question) aside.ask({ ...question, atUtc: nowUtc(), kind: 'planks', after }, told);
+      if (question) aside.ask({ set: question, atUtc: nowUtc(), kind: 'planks', after }, told);
     },
     grid: (told) => {
-      if (question) aside.ask({ ...question, atUtc: nowUtc(), kind: 'grid' }, told);
+      if (question) aside.ask({ set: question, atUtc: nowUtc(), kind: 'grid' }, told);
     },
     stop: () => {
       desk.stop();
       setState((now) => ({
-        ...(now.key === key ? now : blank(key)),
+        ...(now.of === question ? now : blank(question)),
         working: null,
         progress: null,
         failed: STOPPED,
@@ -116,29 +103,21 @@ export function usePlanned(
 
 type SetHeld = (change: (held: Held) => Held) => void;
 
-function workThrough(desk: Desk, question: Question, key: string, queue: readonly WayId[], set: SetHeld): void {
+function workThrough(desk: Desk, question: RoomSet, queue: readonly WayId[], set: SetHeld): void {
   const [way, ...rest] = queue;
   if (!way) return;
-  programme(desk, question, key, way, 'live', set, () => {
-    set((held) => (held.key === key ? { ...held, working: rest[0] ?? null } : held));
-    workThrough(desk, question, key, rest, set);
+  programme(desk, question, way, 'live', set, () => {
+    set((held) => (held.of === question ? { ...held, working: rest[0] ?? null } : held));
+    workThrough(desk, question, rest, set);
   });
 }
 
-function programme(
-  desk: Desk,
-  question: Question,
-  key: string,
-  way: WayId,
-  pace: Pace,
-  set: SetHeld,
-  then: () => void,
-): void {
+function programme(desk: Desk, question: RoomSet, way: WayId, pace: Pace, set: SetHeld, then: () => void): void {
   desk.ask(
-    { ...question, atUtc: nowUtc(), kind: 'programme', way, pace },
+    { set: question, atUtc: nowUtc(), kind: 'programme', way, pace },
     (programmed, failed) => {
       set((held) => {
-        if (held.key !== key) return held;
+        if (held.of !== question) return held;
         const programmes = programmed
           ? { ...held.programmes, [way]: kept(held.programmes[way], programmed) }
           : held.programmes;
@@ -147,7 +126,7 @@ function programme(
       then();
     },
     'now',
-    (progress) => set((held) => (held.key === key ? { ...held, progress } : held)),
+    (progress) => set((held) => (held.of === question ? { ...held, progress } : held)),
   );
 }
 

@@ -1,107 +1,105 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useQueries } from '@tanstack/react-query';
-import type { RoomPicture } from '@maquette/core';
-import { findCard, type CoveringCard } from '@maquette/core/coverings';
-import type { FlatFacts } from '@maquette/core/flat';
-import type { RoomFacts } from '@maquette/core/room';
-import { nextRead, readRoom, roomKey } from '../data/client.ts';
+import type { RoomPicture, RoomSet } from '@maquette/core';
+import { findCard } from '@maquette/core/coverings';
+import { nextRead, roomKey } from '../data/client.ts';
+import { store } from '../data/device.ts';
 import { nowUtc } from '../data/ids.ts';
-import { dampFactsOf, roomParts, soundFactsOf, stripFactsOf, useOutbox, type ShownBook } from '../data/use-facts.ts';
+import { createPlainFacts } from '../data/plain-facts.ts';
+import { testsOf, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
-import { plainFacts } from './use-judged.ts';
+import { keptLines, type RoomLine } from './kept-lines.ts';
 
-/** What the site book says of a room. */
-export interface RoomLine {
-  verdict: RoomPicture['verdict'];
-  margin: string;
-  next: string;
-  read: number;
-  stations: number;
+/** One room to be judged, with what tells whether it was judged before. */
+interface Question {
+  set: RoomSet;
+  stamp: readonly string[];
 }
 
-/** Answers by question, so that coming back to the book judges nothing twice. */
-const known = new Map<string, RoomLine>();
+function lineOf(picture: RoomPicture | null): RoomLine {
+  const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
+  return {
+    verdict: picture?.verdict ?? 'measure',
+    margin: first?.margin ?? '',
+    next: first?.next ?? '',
+    read: picture?.levels.length ?? 0,
+    stations: picture?.stations.length ?? 0,
+  };
+}
 
-/** Verdicts of all rooms, judged one after another in one worker; a room appears as soon as it is judged. */
+/** Judges rooms one after another in one worker; those whose facts are as they were when last judged are left out. */
+function judgeEach(questions: readonly Question[]): () => void {
+  const desk = openDesk();
+  let left = true;
+  const keep = (question: Question, picture: RoomPicture | null) => {
+    if (!left) return;
+    keptLines.keep(question.set.room.id, question.stamp, lineOf(picture));
+    next();
+  };
+  const next = () => {
+    const question = questions.find(({ set, stamp }) => !keptLines.find(set.room.id, stamp));
+    if (!question) return;
+    const asked = { set: question.set, atUtc: nowUtc() };
+    desk.ask({ ...asked, kind: 'judge' }, (picture) => {
+      // How sure it is takes longer and can only change a floor that would be laid on.
+      const lays = picture?.criteria.some((c) => c.id === 'flat' && c.verdict === 'lay');
+      if (lays) desk.ask({ ...asked, kind: 'prove' }, (proved) => keep(question, proved ?? picture));
+      else keep(question, picture);
+    });
+  };
+  void keptLines.loaded().then(() => left && next());
+  return () => {
+    left = false;
+    desk.stop();
+  };
+}
+
+/** Verdicts of all rooms: what was said last time at once, and what has changed since judged anew behind it. */
 export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
-  const { waiting } = useOutbox();
-  const unsent = useMemo(
-    () => new Set(waiting.filter((w) => w.kind === 'rooms' && w.baseVersion === 0).map((w) => w.id)),
-    [waiting],
-  );
-  const answers = useQueries({
+  const [maker] = useState(createPlainFacts);
+  const rooms = useQueries({
     queries: book.rooms.map((room) => ({
       queryKey: roomKey(room.id),
-      queryFn: () => readRoom(room.id),
-      enabled: !unsent.has(room.id),
+      queryFn: () => store.readRoom(room.id),
+      enabled: !store.isUnsent(room.id),
       staleTime: 10_000,
       refetchInterval: nextRead(0),
     })),
+    combine: (answers) => answers.map(({ data }) => data),
   });
-  const [lines, setLines] = useState<ReadonlyMap<string, RoomLine>>(new Map());
-  const questions = book.rooms.flatMap((room, index) => {
-    const card = findCard(book.cards as unknown as CoveringCard[], room.cardId);
-    const data = answers[index]?.data;
-    if (!card || (!data && !unsent.has(room.id))) return [];
-    const parts = roomParts(data, waiting, room.id);
-    const strip = stripFactsOf(parts, book, room.jobId);
-    const damp = dampFactsOf(parts, book, room as unknown as RoomFacts);
-    const stamp = [
-      room.id,
-      room.writeId,
-      card,
-      strip.country,
-      strip.figures,
-      damp.like,
-      ...Object.values(parts).flatMap((facts) => facts.map((fact) => fact.writeId)),
-    ];
-    const facts = plainFacts(room as unknown as RoomFacts, {
-      flat: parts as unknown as FlatFacts,
-      strip,
-      damp,
-      sound: soundFactsOf(parts),
-    });
-    return [{ id: room.id, key: JSON.stringify(stamp), facts, card }];
-  });
-  const key = questions.map((q) => q.key).join('|');
-  useEffect(() => {
-    const desk = openDesk();
-    let left = true;
-    const show = () =>
-      left &&
-      setLines(new Map(questions.flatMap((q) => (known.has(q.key) ? [[q.id, known.get(q.key)!] as const] : []))));
-    const next = () => {
-      const question = questions.find((q) => !known.has(q.key));
-      if (!question || !left) return;
-      const { facts, card } = question;
-      const asked = { facts, card, atUtc: nowUtc() };
-      const told = (picture: RoomPicture | null) => {
-        const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
-        known.set(question.key, {
-          verdict: picture?.verdict ?? 'measure',
-          margin: first?.margin ?? '',
-          next: first?.next ?? '',
-          read: picture?.levels.length ?? 0,
-          stations: picture?.stations.length ?? 0,
-        });
-        show();
-        next();
-      };
-      desk.ask({ ...asked, kind: 'judge' }, (picture) => {
-        // How sure it is takes longer and can only change a floor that would be laid on.
-        const lays = picture?.criteria.some((c) => c.id === 'flat' && c.verdict === 'lay');
-        if (lays) desk.ask({ ...asked, kind: 'prove' }, (proved) => told(proved ?? picture));
-        else told(picture);
-      });
-    };
-    show();
-    next();
-    return () => {
-      left = false;
-      desk.stop();
-    };
-    // The key carries everything the questions are made of.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
-  return lines;
+  // Rooms read and rooms changed on this device alike: the store tells of both.
+  const ids = useMemo(() => book.rooms.map((room) => room.id), [book.rooms]);
+  const lists = useSyncExternalStore(store.subscribe, () => store.rooms(ids));
+  const questions = useMemo(
+    () =>
+      book.rooms.flatMap((room, i): Question[] => {
+        const own = book.cards.map((card) => maker.card(card));
+        const card = findCard(own, room.cardId);
+        const shown = lists[i];
+        if (!card || !shown || (!rooms[i] && !store.isUnsent(room.id))) return [];
+        const plain = maker.factsOf(room, shown, book, testsOf);
+        const set = maker.setOf(plain, maker.room(room), card);
+        const cardStamp = book.cards.find(({ id }) => id === card.id)?.writeId ?? card.id;
+        const job = book.jobs.find(({ id }) => id === room.jobId)?.writeId ?? '';
+        const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => f.writeId);
+        const like = `${plain.like.otherAreaM2} ${Object.entries(plain.like.otherTests).join()}`;
+        const facts = Object.values(shown).flatMap((list) => list.map((fact) => fact.writeId));
+        return [{ set, stamp: [room.writeId, cardStamp, job, like, ...figures, ...facts] }];
+      }),
+    [book, lists, rooms, maker],
+  );
+  const kept = useSyncExternalStore(keptLines.subscribe, keptLines.all);
+  useEffect(() => judgeEach(questions), [questions]);
+  // Until its facts are here a room shows what was last said of it on this device.
+  return useMemo(
+    () =>
+      new Map(
+        book.rooms.flatMap(({ id }) => {
+          const question = questions.find(({ set }) => set.room.id === id);
+          const line = kept.get(id);
+          return line && (!question || keptLines.find(id, question.stamp)) ? [[id, line.line] as const] : [];
+        }),
+      ),
+    [book.rooms, questions, kept],
+  );
 }

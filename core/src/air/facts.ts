@@ -1,29 +1,4 @@
-/** Air of the room at one moment, and the surface of the base where it was read. */
-export interface AirReading {
-  id: string;
-  takenAt: string;
-  tempC: number;
-  rhPercent: number;
-  surfaceC: number | null;
-  instrument: string;
-  who: string;
-  note: string;
-}
-
-export interface AirSample {
-  at: string;
-  tempC: number;
-  rhPercent: number;
-}
-
-/** What a logger left in the room recorded, as one fact. */
-export interface AirLog {
-  id: string;
-  name: string;
-  instrument: string;
-  samples: AirSample[];
-  note: string;
-}
+import { group, kind, list, moment, orNull, text, within, type FactOf, type Held } from '../fields/index.ts';
 
 export const AIR_RANGES = {
   tempC: { min: -30, max: 60, unit: '°C', words: 'Air temperature' },
@@ -32,6 +7,34 @@ export const AIR_RANGES = {
 } as const;
 /** Most samples one logger file may hold. */
 export const LOG_SAMPLES_MOST = 10_000;
+
+/** Air of the room at one moment, and the surface of the base where it was read. */
+export const airReadings = kind('room', 'Air reading', {
+  takenAt: moment(),
+  tempC: within(AIR_RANGES.tempC, '°C'),
+  rhPercent: within(AIR_RANGES.rhPercent, '%RH'),
+  surfaceC: orNull(within(AIR_RANGES.surfaceC, '°C')),
+  instrument: text(80),
+  who: text(80),
+  note: text(500),
+});
+export type AirReading = FactOf<typeof airReadings>;
+
+const AIR_SAMPLE = {
+  at: moment(),
+  tempC: within(AIR_RANGES.tempC, '°C'),
+  rhPercent: within(AIR_RANGES.rhPercent, '%RH'),
+} as const;
+export type AirSample = Held<typeof AIR_SAMPLE>;
+
+/** What a logger left in the room recorded, as one fact. */
+export const airLogs = kind('room', 'Logger file', {
+  name: text(80),
+  instrument: text(80),
+  samples: list(group(AIR_SAMPLE), 'samples', LOG_SAMPLES_MOST, 1),
+  note: text(500),
+});
+export type AirLog = FactOf<typeof airLogs>;
 
 /** What the covering's sheet asks of the air. */
 export interface AirBands {

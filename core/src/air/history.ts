@@ -3,14 +3,14 @@ import type { AirBands, AirLog, AirReading, AirSample } from './facts.ts';
 const HOUR_MS = 3_600_000;
 
 /** A stretch without readings, longer than the readings' own interval lets one expect. */
-export interface AirGap {
+interface AirGap {
   from: string;
   to: string;
   hours: number;
 }
 
 /** A stretch outside the bands, from the first sample out to the first back in; `to` null while it lasts. */
-export interface Excursion {
+interface Excursion {
   from: string;
   to: string | null;
   /** The sample farthest out. */
@@ -107,7 +107,7 @@ export function airHistory(samples: readonly AirSample[], bands: AirBands, longe
 }
 
 /** A clock that asks for so many hours in band, from `startedAt` on, and starts again after an excursion. */
-export interface BandClock {
+interface BandClock {
   hoursNeeded: number;
   hoursDone: number;
   /** When it runs out if the air stays in band; null while it is out of band or nothing is read. */

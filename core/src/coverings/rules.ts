@@ -1,10 +1,12 @@
+import { within, type Held } from '../fields/index.ts';
 import { formatGap, formatReach, unitLabel, type UnitSystem } from '../units/index.ts';
 
+export const RULE_GAP_MM = { min: 0.2, max: 20 } as const;
+export const RULE_EDGE_MM = { min: 150, max: 5000 } as const;
+
 /** Allowed gap under an edge of a given length. Rules of one card combine with AND. */
-export interface FlatnessRule {
-  gapMm: number;
-  edgeMm: number;
-}
+export const RULE = { gapMm: within(RULE_GAP_MM, 'mm'), edgeMm: within(RULE_EDGE_MM, 'mm') } as const;
+export type FlatnessRule = Held<typeof RULE>;
 
 /** Rules practitioners commonly hold a floor to, from strict to lax by 4T/L^2. */
 export const COMMON_RULES: readonly FlatnessRule[] = [
@@ -16,9 +18,6 @@ export const COMMON_RULES: readonly FlatnessRule[] = [
   { gapMm: 3.2, edgeMm: 1830 },
   { gapMm: 3, edgeMm: 1000 },
 ];
-
-export const RULE_GAP_MM = { min: 0.2, max: 20 } as const;
-export const RULE_EDGE_MM = { min: 150, max: 5000 } as const;
 
 /** Curvature a rule allows, mm per m2: gap T under edge L admits z = c x^2 with c = 4T/L^2. Smaller is stricter. */
 export function strictness(rule: FlatnessRule): number {

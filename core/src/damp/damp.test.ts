@@ -79,7 +79,7 @@ test('a probe read too soon, at the wrong depth, or long ago is kept and does no
     ['hole is 25 mm deep: 40 mm of a 100 mm slab is asked for'],
     ['14.4 h after the hole was sealed: 24 h are needed'],
   ]);
-  const older = dampOf(ctx.facts, { 'damp/wait': '72' });
+  const older = dampOf(ctx.facts, { 'damp/wait': 72 });
   expect(
     dampResults(older)
       .filter((r) => r.valid)
@@ -182,14 +182,14 @@ test('limits follow the base, the heating and the covering', () => {
 
 test('like bases are counted over the job, but never fewer than one here', () => {
   const like = { otherAreaM2: 200, otherTests: { probe: 5 } };
-  expect(needOf(dampOf({ like }, { 'damp/outer-walls': '' }), 'probe').count).toBe(1);
-  expect(needOf(dampOf({ like: { ...like, otherTests: {} } }, { 'damp/outer-walls': '' }), 'probe').count).toBe(5);
-  expect(needOf(dampOf({}, { 'damp/outer-walls': '0,1,2,3' }), 'probe').count).toBe(4);
+  expect(needOf(dampOf({ like }, { 'damp/outer-walls': [] }), 'probe').count).toBe(1);
+  expect(needOf(dampOf({ like: { ...like, otherTests: {} } }, { 'damp/outer-walls': [] }), 'probe').count).toBe(5);
+  expect(needOf(dampOf({}, { 'damp/outer-walls': [0, 1, 2, 3] }), 'probe').count).toBe(4);
 });
 
 test('places: one within a metre of each outer wall, off pipes and walls, spread, the same every time', () => {
   const pipe = newFixture('pipe-1', 'pipe', { xMm: 3000, yMm: 600 }, 0);
-  const ctx = dampOf({}, { 'damp/outer-walls': '0,2' }, { fixtures: [pipe] });
+  const ctx = dampOf({}, { 'damp/outer-walls': [0, 2] }, { fixtures: [pipe] });
   const need = needOf(ctx, 'probe');
   const places = proposePlaces(ctx, need, [], []);
   expect(places).toHaveLength(3);
@@ -213,7 +213,7 @@ test('what stands out on the survey meter asks for a test at its place', () => {
   const tests = spots.map(([x, y], i) => testOf('survey', `S${i}`, [x, y], { startedAt: null }));
   const ctx = dampOf(
     { dampTests: tests, dampReadings: tests.map((t, i) => readingOf(t, 1, spots[i]![2])) },
-    { 'damp/outer-walls': '' },
+    { 'damp/outer-walls': [] },
   );
   const state = judgeDamp(ctx);
   expect(state.outliers.map((o) => o.value)).toEqual([6]);

@@ -1,9 +1,45 @@
-export * from './facts.ts';
-export * from './judge.ts';
-export * from './methods.ts';
-export * from './needs.ts';
-export * from './result.ts';
-export * from './series.ts';
-export * from './values.ts';
-export * from './ways-out.ts';
-export * from './survey-map.ts';
+export {
+  DAMP_RANGES,
+  type DampContext,
+  type DampFacts,
+  type DampTest,
+  type LikeBases,
+  NO_DAMP_FACTS,
+} from './facts.ts';
+export { type DampLimit, type DampState, judgeDamp, limitOf, type MethodState } from './judge.ts';
+export {
+  DAMP_METHODS,
+  type DampMethod,
+  GRADES_OF,
+  METHOD_SPECS,
+  methodsFor,
+  qualifyingMethods,
+  testsForArea,
+} from './methods.ts';
+export { needOf, OUTER_WALL_MM, outerWallsOf, proposePlaces } from './needs.ts';
+export { type DampResult, dampResults, facesOf, probeWaitH, surfaceMarginC } from './result.ts';
+export {
+  type DryingForecast,
+  FORECAST_LEAST,
+  forecastProbe,
+  type ProbeSeries,
+  probeSeries,
+  ruleOfThumb,
+  usualPlan,
+} from './series.ts';
+export { absorbencyOf, carbidePercent, emissionGM2Day, emissionLb, pinPercent, probeDepthMm } from './values.ts';
+export { WAY_WORDS, waysOut } from './ways-out.ts';
+export { surveyMap } from './survey-map.ts';
+export {
+  BOXES_IN,
+  CHANGED,
+  DAMP_QUESTIONS,
+  type DampQuestion,
+  LAYING_DAY,
+  MEMBRANE,
+  METHOD,
+  OUTER_WALLS,
+  SOURCE,
+  WAY_OUT,
+  WEATHERTIGHT,
+} from './questions.ts';

@@ -1,6 +1,6 @@
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { figuresOf } from '../figures/index.ts';
-import type { Answer } from '../layers/index.ts';
+import type { Answer, AnswerValue } from '../fields/index.ts';
 import { BLANK_SHAPE, planOf, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '../room/index.ts';
 import { NO_DAMP_FACTS, type DampContext, type DampFacts, type DampReading, type DampTest } from './facts.ts';
 import type { DampMethod } from './methods.ts';
@@ -49,7 +49,7 @@ export function readingOf(test: DampTest, days: number, value: number, part: Par
 /** A slab on ground of 6 by 5 m and 100 mm, with click vinyl (75 %RH) to come, unless said otherwise. */
 export function dampOf(
   facts: Partial<DampFacts>,
-  answers: Record<string, string> = {},
+  answers: Record<string, AnswerValue> = {},
   room: Partial<RoomFacts> = {},
   cardId = 'shipped-click-vinyl',
 ): DampContext {
@@ -68,7 +68,12 @@ export function dampOf(
     contactsOnly: false,
     ...room,
   };
-  const said: Answer[] = Object.entries(answers).map(([topic, value]) => ({ id: topic, topic, value, note: '' }));
+  const said: Answer[] = Object.entries(answers).map(([question, answer]) => ({
+    id: question,
+    question,
+    answer,
+    note: '',
+  }));
   return {
     room: whole,
     plan: planOf(whole),

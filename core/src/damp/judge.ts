@@ -1,4 +1,5 @@
-import { answerTo } from '../layers/index.ts';
+import { answerTo } from '../fields/index.ts';
+import { METHOD } from './questions.ts';
 import { isTimber, type PointMm } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import { METHOD_SPECS, methodsFor, qualifyingMethods, type DampMethod } from './methods.ts';
@@ -45,7 +46,7 @@ export interface DampState {
   due: DueTest[];
 }
 
-export interface DueTest {
+interface DueTest {
   testId: string;
   from: string;
   until: string | null;
@@ -94,7 +95,7 @@ export function judgeDamp(ctx: DampContext): DampState {
   const results = dampResults(ctx);
   const outliers = surveyOutliers(results, ctx.figure('survey-outlier'), ctx.figure('survey-ratio'));
   const qualifying = qualifyingMethods(ctx.room.baseKind);
-  const said = answerTo(ctx.answers, 'damp/method');
+  const said = answerTo(ctx.answers, METHOD);
   const chosen = qualifying.find((m) => m === said) ?? qualifying[0]!;
   const used = new Set<DampMethod>([...methodsFor(ctx.room.baseKind), ...results.map((r) => r.test.method)]);
   const methods = [...used].map((method) => stateOf(ctx, method, results, outliers, qualifying.includes(method)));

@@ -16,7 +16,7 @@ export const DAMP_METHODS = [
 ] as const;
 export type DampMethod = (typeof DAMP_METHODS)[number];
 
-export interface DampMethodSpec {
+interface DampMethodSpec {
   words: string;
   /** What is keyed from the instrument. */
   asks: string;

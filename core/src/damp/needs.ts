@@ -1,4 +1,5 @@
-import { answerTo } from '../layers/index.ts';
+import { answerTo } from '../fields/index.ts';
+import { OUTER_WALLS } from './questions.ts';
 import {
   boundsMm,
   contains,
@@ -29,13 +30,8 @@ const GRID_MM = 200;
 
 /** Outer walls as the user marked them; null while nobody has said. */
 export function outerWallsOf(ctx: Pick<DampContext, 'answers' | 'room'>): number[] | null {
-  const said = answerTo(ctx.answers, 'damp/outer-walls');
-  if (said === null) return null;
-  return said
-    .split(',')
-    .filter((w) => w !== '')
-    .map(Number)
-    .filter((w) => Number.isInteger(w) && w >= 0 && w < ctx.room.walls.length);
+  const said = answerTo(ctx.answers, OUTER_WALLS);
+  return said && said.filter((wall) => wall < ctx.room.walls.length);
 }
 
 const onGround = (ctx: DampContext) =>

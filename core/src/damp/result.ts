@@ -1,5 +1,6 @@
+import { answerTo } from '../fields/index.ts';
+import { CHANGED, FACES, SLAB_FINISH, WAIT_H } from './questions.ts';
 import { airHistory, bandClock, dewPointC, samplesOf } from '../air/index.ts';
-import { answerTo } from '../layers/index.ts';
 import { formatReach } from '../units/index.ts';
 import type { DampContext, DampReading, DampTest } from './facts.ts';
 import { GRADES_OF, METHOD_SPECS } from './methods.ts';
@@ -8,7 +9,7 @@ import { absorbencyOf, carbidePercent, emissionGM2Day, emissionLb, pinPercent, p
 const HOUR_MS = 3_600_000;
 export const DISH_HOURS = { min: 60, max: 72 } as const;
 /** Two hood readings a day apart agree within this. */
-export const HOOD_AGREE_RH = 2;
+const HOOD_AGREE_RH = 2;
 const DAY_APART_H = { min: 20, max: 28 } as const;
 /** Hole this far from its depth is another test: share of the depth asked for. */
 const DEPTH_TOLERANCE = 0.15;
@@ -31,18 +32,16 @@ export interface DampResult {
 }
 
 export function facesOf(ctx: DampContext): 1 | 2 {
-  const answered = answerTo(ctx.answers, 'damp/faces');
-  if (answered === '1' || answered === '2') return Number(answered) as 1 | 2;
-  return ctx.room.baseKind === 'suspended-concrete' ? 2 : 1;
+  return answerTo(ctx.answers, FACES) ?? (ctx.room.baseKind === 'suspended-concrete' ? 2 : 1);
 }
 
 /** Hours a hole stays sealed before it may be read. */
 export function probeWaitH(ctx: DampContext): number {
-  return answerTo(ctx.answers, 'damp/wait') === '72' ? 72 : 24;
+  return answerTo(ctx.answers, WAIT_H) ?? 24;
 }
 
 export function hoodWaitH(ctx: DampContext): number {
-  return answerTo(ctx.answers, 'damp/surface') === 'dense' ? 168 : 72;
+  return answerTo(ctx.answers, SLAB_FINISH) === 'dense' ? 168 : 72;
 }
 
 const hoursBetween = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / HOUR_MS;
@@ -52,7 +51,7 @@ const round = (value: number, places = 1) => value.toFixed(places);
 export function dampResults(ctx: DampContext): DampResult[] {
   const tests = new Map(ctx.facts.dampTests.map((t) => [t.id, t]));
   const samples = samplesOf(ctx.facts.airReadings, ctx.facts.airLogs);
-  const changedOn = answerTo(ctx.answers, 'damp/changed');
+  const changedOn = answerTo(ctx.answers, CHANGED);
   return [...ctx.facts.dampReadings]
     .sort((a, b) => (a.takenAt < b.takenAt ? -1 : a.takenAt > b.takenAt ? 1 : a.id < b.id ? -1 : 1))
     .flatMap((reading) => {

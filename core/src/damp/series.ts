@@ -1,3 +1,5 @@
+import { answerTo } from '../fields/index.ts';
+import { WEATHERTIGHT } from './questions.ts';
 import { samplesOf } from '../air/index.ts';
 import {
   forecastSeries,
@@ -7,7 +9,6 @@ import {
   type Forecast,
   type Series,
 } from '../drying/index.ts';
-import { answerTo } from '../layers/index.ts';
 import { formatReach } from '../units/index.ts';
 import type { DampContext } from './facts.ts';
 import { facesOf, type DampResult } from './result.ts';
@@ -33,9 +34,8 @@ export interface ProbeSeries {
 }
 
 /** The day drying began, as answered: weathertight and cured. */
-export function dryingSince(ctx: DampContext): string | null {
-  const said = answerTo(ctx.answers, 'damp/weathertight');
-  return said !== null && !Number.isNaN(Date.parse(said)) ? said : null;
+function dryingSince(ctx: DampContext): string | null {
+  return answerTo(ctx.answers, WEATHERTIGHT) || null;
 }
 
 /** Series of each probe with enough valid readings, the wettest last reading first. */

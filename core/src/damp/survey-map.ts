@@ -7,7 +7,7 @@ const CARRY_MM = 1500;
 /** Keeps a reading in a cell's very middle from outweighing all else, mm. */
 const SOFTENED_MM = 100;
 
-export interface SurveyCell {
+interface SurveyCell {
   /** Lower left corner, plan mm. */
   xMm: number;
   yMm: number;

@@ -1,12 +1,12 @@
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
-import { answerTo } from '../layers/index.ts';
+import { answerTo } from '../fields/index.ts';
+import { SOURCE, WAY_OUT } from './questions.ts';
+import type { WayOut } from './ways.ts';
 import { floorAreaM2, isTimber } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import type { DampState } from './judge.ts';
 import { ruleOfThumb, type DryingForecast } from './series.ts';
 
-export const WAYS_OUT = ['wait', 'source', 'membrane', 'other-covering'] as const;
-export type WayOut = (typeof WAYS_OUT)[number];
 export const WAY_WORDS: Record<WayOut, string> = {
   wait: 'Wait and dry',
   source: 'Find the source first',
@@ -15,7 +15,7 @@ export const WAY_WORDS: Record<WayOut, string> = {
 };
 
 /** A way out of a reading over its limit, side by side with the others. */
-export interface WayOutRow {
+interface WayOutRow {
   way: WayOut;
   allowed: boolean;
   /** Days until laying, in words. */
@@ -41,8 +41,8 @@ export function waysOut(
   if (!over) return [];
   const { figure } = ctx;
   const areaM2 = floorAreaM2(ctx.room);
-  const chosen = answerTo(ctx.answers, 'damp/way-out');
-  const source = answerTo(ctx.answers, 'damp/source') ?? 'unknown';
+  const chosen = answerTo(ctx.answers, WAY_OUT);
+  const source = answerTo(ctx.answers, SOURCE) ?? 'unknown';
   const rule = ruleOfThumb(ctx);
   const waitDays = forecast?.lateUtc
     ? Math.ceil((Date.parse(forecast.lateUtc) - Date.parse(ctx.atUtc)) / DAY_MS)

@@ -1,7 +1,7 @@
 import { humidityOn, type Slab, type SlabClimate } from './slab.ts';
 
 /** One valid probe reading of a series. */
-export interface SeriesReading {
+interface SeriesReading {
   /** Days since drying began. */
   day: number;
   rhPercent: number;
@@ -27,9 +27,9 @@ export interface Fit {
 }
 
 /** What is believed before any reading: concretes and screeds range over about a factor of six in diffusivity. */
-export const PRIOR = { logD: -9.55, logDSd: 0.4, startRh: 0.96, startSd: 0.03 };
+const PRIOR = { logD: -9.55, logDSd: 0.4, startRh: 0.96, startSd: 0.03 };
 /** Probe, hole and handling together, %RH. */
-export const READING_SD_PERCENT = 1;
+const READING_SD_PERCENT = 1;
 const ROUNDS = 25;
 const START_RANGE: [number, number] = [0.5, 1];
 const LOG_D_RANGE: [number, number] = [-11.5, -8];

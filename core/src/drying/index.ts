@@ -1,4 +1,4 @@
-export * from './slab.ts';
-export * from './fit.ts';
-export * from './forecast.ts';
-export * from './rule-of-thumb.ts';
+export { dayReached, humidityOn, type Slab } from './slab.ts';
+export { fitSeries, type Series } from './fit.ts';
+export { type DryingPlan, type Forecast, forecastSeries, speedAt } from './forecast.ts';
+export { ruleOfThumbDays } from './rule-of-thumb.ts';

@@ -3,7 +3,7 @@ import type { Series } from './fit.ts';
 import { dayReached, humidityOn, type Slab, type SlabClimate } from './slab.ts';
 
 /** An invented slab with what a probe would have read of it, and the truth the forecast does not see. */
-export interface InventedSlab {
+interface InventedSlab {
   series: Series;
   limitPercent: number;
   planRhPercent: number;

@@ -33,7 +33,7 @@ const LONGEST_STEP_DAYS = 4;
 const STEP_GROWTH = 0.05;
 
 /** Diffusivity relative to that at saturation (the S-shaped law usual for concrete, after Bazant and Najjar 1972). */
-export function relativeDiffusivity(rh: number): number {
+function relativeDiffusivity(rh: number): number {
   const dry = (1 - Math.min(rh, 1)) / (1 - TURN_RH);
   const square = dry * dry;
   // The sixth power, multiplied out: it is worked out for every cell of every step.

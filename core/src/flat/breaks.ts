@@ -8,7 +8,7 @@ export interface BreakLine {
 }
 
 /** More of them than this are more pieces than a walk has readings for. */
-export const BREAKS_MOST = 6;
+const BREAKS_MOST = 6;
 
 /** The piece that break-lines cut a floor into at a place, as a number; null where there are none. */
 export function sidesFrom(lines: readonly BreakLine[]): SideOf | null {

@@ -22,7 +22,7 @@ export interface FailureChance {
 }
 
 /** Floors drawn: with twenty a share is known to about a tenth. */
-export const DRAWS = 20;
+const DRAWS = 20;
 /** A cell over a rule in more than this share of the draws is not settled. */
 export const FAILURE_SHARE_MOST = 0.2;
 /** Waves summed into one drawn floor: enough that heights are normal to the eye. */
@@ -30,7 +30,7 @@ const WAVES = 160;
 const SEED = 4171;
 
 /** What floors are drawn from: the surface through the readings, what is judged of it, and the whole floor. */
-export interface FailureAsk {
+interface FailureAsk {
   surface: Surface;
   surfaceMm: Float64Array;
   judged: Grid;

@@ -4,14 +4,14 @@ import type { Scan } from '../scan/index.ts';
 import { sidesFrom, type BreakLine } from './breaks.ts';
 import type { Covariance } from './covariance.ts';
 import { evidenceOf, type Evidence } from './evidence.ts';
-import type { FlatFacts } from './facts.ts';
+import type { EdgeWalk, FlatFacts } from './facts.ts';
 import { gridOver, restrict, type Grid } from './grid.ts';
 import { heightsOf, type Heights } from './heights.ts';
 import { heightsOver, krige, type FitMemo, type Surface } from './kriging.ts';
 import { planeOver, type Plane } from './plane.ts';
 import { baseAt, scannedOver, type Scanned } from './scanned.ts';
 import type { Sites } from './sites.ts';
-import { alongEdge, edgeLengthMm, edgeProblem, edgeReadings, type EdgeWalk } from './walks.ts';
+import { alongEdge, edgeLengthMm, edgeProblem, edgeReadings } from './walks.ts';
 
 /** The floor as its readings show it, before any rule is asked. */
 export interface FloorSurface {
@@ -46,7 +46,7 @@ export interface SurfaceOptions {
 /** Work that may be kept between two judgements of the same room. Changes the time, never the answer. */
 export interface FlatMemo {
   fit: FitMemo;
-  grid?: { corners: string; grid: Grid };
+  grid?: { plan: Plan; grid: Grid };
 }
 
 export function flatMemo(): FlatMemo {
@@ -57,10 +57,9 @@ export function flatMemo(): FlatMemo {
 const READINGS_FOR_TILT = 12;
 
 function gridFor(plan: Plan, memo: FlatMemo | undefined): Grid {
-  const corners = JSON.stringify([plan.corners, plan.islands]);
-  if (memo?.grid?.corners === corners) return memo.grid.grid;
+  if (memo?.grid?.plan === plan) return memo.grid.grid;
   const grid = gridOver(plan);
-  if (memo) memo.grid = { corners, grid };
+  if (memo) memo.grid = { plan, grid };
   return grid;
 }
 

@@ -32,7 +32,7 @@ export interface GapMap {
   worstCrown: Placement | null;
 }
 
-export interface GapMapOptions {
+interface GapMapOptions {
   edgeMm: number;
   directions?: number;
   /** Collect placements over this, mm. */

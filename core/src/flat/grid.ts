@@ -14,7 +14,7 @@ export interface Grid {
 }
 
 /** Cell size maps are judged on, mm; planning may use twice this. */
-export const JUDGE_CELL_MM = 50;
+const JUDGE_CELL_MM = 50;
 
 /** Grid centred on the room's bounding rectangle, so that turning or mirroring the room by quarters turns the grid with it. */
 export function gridOver(plan: Plan, cellMm = JUDGE_CELL_MM): Grid {

@@ -1,5 +1,5 @@
 import type { FlatFacts, RodReading, SetUp } from './facts.ts';
-import { movedAt } from './works.ts';
+import { movedAt } from './moved.ts';
 
 /** Closing error above this marks a set-up as suspect, mm. */
 export const CLOSING_LIMIT_MM = 1;
@@ -36,7 +36,7 @@ export interface Heights {
 }
 
 /** Later readings at one station replace earlier ones in judgement; the earlier stay on record. */
-export function latestPerStation(readings: readonly RodReading[]): RodReading[] {
+function latestPerStation(readings: readonly RodReading[]): RodReading[] {
   const latest = new Map<string, RodReading>();
   for (const reading of readings) {
     const held = latest.get(reading.stationKey);

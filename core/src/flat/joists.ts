@@ -1,8 +1,9 @@
 import { boundsMm, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
-import { floorRuns, type EdgeWalk } from './walks.ts';
+import { floorRuns } from './walks.ts';
+import type { EdgeWalk } from './facts.ts';
 
 /** Joists as they are drawn: the way they run, and how far apart; the first half a spacing from the corner of the sheet. */
-export interface Joists {
+interface Joists {
   deg: number;
   spacingMm: number;
 }
@@ -29,7 +30,7 @@ const READINGS_EACH = 5;
 /** Edges laid across the joists show the same by themselves. */
 const WALKS_ENOUGH = 2;
 
-export interface JoistEvidence {
+interface JoistEvidence {
   on: number;
   between: number;
   /** Placements of an edge that lie across the joists. */

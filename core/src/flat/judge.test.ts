@@ -1,9 +1,10 @@
-import { assessRoom } from '../index.ts';
+import { assessRoom, roomSet } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { BLANK_SHAPE, newOpening, rectangleWalls, type RoomFacts } from '../room/index.ts';
 import { flatMemo, judgeFlat, profileOf, stationsOf, underEachSchool } from './index.ts';
 import { factsAt, rectanglePlan, setup } from './invented.ts';
 
+const FLAT = { parts: ['strip', 'flat'] } as const;
 const rule = { gapMm: 3, edgeMm: 2000 };
 const plan = rectanglePlan(5000, 4000);
 const door = { xMm: 500, yMm: 0 };
@@ -106,18 +107,20 @@ test.each([
     'over',
   ],
 ] as const)('verdict with %s', (_, facts, verdict, words) => {
-  const assessment = assessRoom({ room, flat: facts as never }, card, at);
+  const assessment = assessRoom(roomSet(room, card, facts as never), at, FLAT);
   expect(assessment.verdict).toBe(verdict);
   expect(assessment.criteria[0]!.margin).toContain(words);
 });
 
 test('a verdict of lay says that the failure probability is not computed', () => {
-  expect(assessRoom({ room, flat: factsAt(stations, flat) }, card, at).criteria[0]!.next).toContain('being worked out');
+  expect(assessRoom(roomSet(room, card, factsAt(stations, flat)), at, FLAT).criteria[0]!.next).toContain(
+    'being worked out',
+  );
 });
 
 test('a card that refuses steps stays open until lips are entered', () => {
   const glued = SHIPPED_CARDS.find((c) => c.kind === 'glue-down-vinyl')!;
-  const assessment = assessRoom({ room, flat: factsAt(stations, flat) }, glued, at);
+  const assessment = assessRoom(roomSet(room, glued, factsAt(stations, flat)), at, FLAT);
   expect(assessment.verdict).toBe('measure');
   expect(assessment.criteria.map((c) => c.id)).toEqual(['flat', 'lips']);
 });

@@ -9,7 +9,7 @@ import { levelnessOf, type Levelness } from './levelness.ts';
 import { worstPlacements } from './placements.ts';
 
 /** Rules with a shorter edge than this are judged by short-edge walks and lips, not by stations. */
-export const SHORTEST_MAPPED_EDGE_MM = 500;
+const SHORTEST_MAPPED_EDGE_MM = 500;
 
 export interface RuleResult {
   rule: FlatnessRule;
@@ -29,7 +29,7 @@ export interface FlatState extends FloorSurface {
   unseen: FlatnessRule[];
 }
 
-export interface FlatOptions extends SurfaceOptions {
+interface FlatOptions extends SurfaceOptions {
   contactsOnly?: boolean;
   /** Told of the surface before the rules are asked: a map can be drawn from it meanwhile. */
   surfaced?: (floor: FloorSurface) => void;

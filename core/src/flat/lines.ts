@@ -66,7 +66,7 @@ export function keptRuns({ inside }: Grid): KeptRuns | undefined {
   return inside.length <= KEPT_CELLS_MOST ? new Map() : undefined;
 }
 
-export interface RunsOptions {
+interface RunsOptions {
   /** Lines laid out before on the same grid, and those laid out now. */
   kept?: KeptRuns | undefined;
   /** Asked before a run's heights are taken; what is not wanted is passed over. */

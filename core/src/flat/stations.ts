@@ -15,7 +15,7 @@ export interface Station extends PointMm {
   number: number;
 }
 
-export function proposedKey(x: number, y: number): string {
+function proposedKey(x: number, y: number): string {
   return `p${Math.round(x)}:${Math.round(y)}`;
 }
 

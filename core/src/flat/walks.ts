@@ -1,37 +1,5 @@
 import { boundsMm, type Plan, type PointMm } from '../room/index.ts';
-
-/** What was laid: a true edge, or a straight plank where nothing else was to hand (evidence of lower quality). */
-export const EDGE_TOOLS = ['straightedge', 'plank'] as const;
-export type EdgeTool = (typeof EDGE_TOOLS)[number];
-
-/** A gap under the edge, read with a wedge or feeler at a place along it. */
-export interface EdgeGap {
-  atMm: number;
-  gapMm: number;
-}
-
-/** One placement of a straightedge on the floor, as laid. Places along it are from its first end. */
-export interface EdgeWalk {
-  id: string;
-  fromXMm: number;
-  fromYMm: number;
-  toXMm: number;
-  toYMm: number;
-  tool: EdgeTool;
-  /** Where it touches the floor; readings of nothing. One of them only where it rocks. */
-  contactsMm: number[];
-  gaps: EdgeGap[];
-  /** It rocks on its contact: the gap under each free end when balanced, mm; null where it lies still. */
-  rocksMm: number | null;
-  takenAt: string;
-  note: string;
-}
-
-export const EDGE_RANGES = {
-  lengthMm: { min: 150, max: 5000 },
-  gapMm: { min: 0, max: 100 },
-} as const;
-export const EDGE_GAPS_MOST = 12;
+import { EDGE_RANGES, type EdgeWalk } from './facts.ts';
 
 export const edgeLengthMm = (walk: Pick<EdgeWalk, 'fromXMm' | 'fromYMm' | 'toXMm' | 'toYMm'>) =>
   Math.hypot(walk.toXMm - walk.fromXMm, walk.toYMm - walk.fromYMm);
@@ -43,7 +11,7 @@ export function alongEdge(walk: EdgeWalk, atMm: number): PointMm {
 }
 
 /** Readings of one placement: heights against the edge's own line, whose level and tilt nobody knows. */
-export interface EdgeReading extends PointMm {
+interface EdgeReading extends PointMm {
   walkId: string;
   /** Metres along the edge from its middle. */
   alongM: number;

@@ -27,7 +27,7 @@ export interface EvidenceLine {
   note: string;
 }
 
-export interface EvidenceFacts {
+interface EvidenceFacts {
   damp: DampContext;
   results: readonly DampResult[];
   sound: SoundFacts;

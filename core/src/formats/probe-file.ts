@@ -3,7 +3,7 @@ import { contains, type Plan } from '../room/index.ts';
 import { cellsOf, delimiterOf, linesOf, numberOf } from './table-text.ts';
 
 /** One probe of a file with its readings. */
-export interface FileProbe {
+interface FileProbe {
   name: string;
   xMm: number;
   yMm: number;

@@ -4,7 +4,7 @@ import { roundTo } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
 
 /** Columns of the readings export, in order. `height_mm` is computed; an import passes it over. */
-export const ROD_COLUMNS = ['setup', 'station', 'x_mm', 'y_mm', 'rod_mm', 'height_mm', 'taken_at', 'note'] as const;
+const ROD_COLUMNS = ['setup', 'station', 'x_mm', 'y_mm', 'rod_mm', 'height_mm', 'taken_at', 'note'] as const;
 
 /** All readings of a room as CSV (comma, decimal point, UTF-8): each set-up opens and closes with its benchmark rows. */
 export function rodCsv(facts: FlatFacts, stations: readonly Station[]): string {

@@ -6,7 +6,7 @@ import { delimiterOf } from './table-text.ts';
 import { matchColumns, type ColumnUse, type ColumnRole } from './rod-columns.ts';
 
 /** One reading found in a file, before anything is stored. */
-export interface FileReading {
+interface FileReading {
   line: number;
   setup: string;
   station: string;
@@ -17,14 +17,14 @@ export interface FileReading {
 }
 
 /** A benchmark reading: the first of a set-up opens it, a later one closes it. */
-export interface FileBenchmark {
+interface FileBenchmark {
   line: number;
   setup: string;
   rodMm: number;
 }
 
 /** A row that is not taken, or is taken only when the user says so. */
-export interface RowProblem {
+interface RowProblem {
   line: number;
   text: string;
   reason: string;
@@ -32,7 +32,7 @@ export interface RowProblem {
   reading?: FileReading;
 }
 
-export interface RodFile {
+interface RodFile {
   delimiter: string;
   headers: string[];
   columns: ColumnUse[];
@@ -48,7 +48,7 @@ export interface RodFile {
 const BENCHMARK = /^(bm|tbm|hm|benchmark|festpunkt|datum)\b/i;
 /** A rod this far from the middle of its set-up is more often a slip of the pen than a floor, mm. */
 const DOUBT_MM = 100;
-export const FILE_ROWS_MOST = 5000;
+const FILE_ROWS_MOST = 5000;
 
 function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b);

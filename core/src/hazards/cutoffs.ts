@@ -1,5 +1,5 @@
 /** First year of making from which a country's bans let a documented material go untested; null where none is shipped. */
-export interface CutOff {
+interface CutOff {
   words: string;
   asbestosFrom: number | null;
   leadFrom: number | null;

@@ -1,3 +1,4 @@
+import type { Side } from '../room/index.ts';
 import { UNKNOWN_BASE } from '../room/index.ts';
 import { newLayer, type Layer, type Sample } from '../layers/index.ts';
 import {
@@ -95,7 +96,7 @@ test('a positive layer may be covered while it lies sound, and not once it is br
 });
 
 test('a negative opens only the area it was taken from', () => {
-  const left = [{ lineId: 'line-1', side: 'left' }] as const;
+  const left: Side[] = [{ lineId: 'line-1', side: 'left' }];
   const taken = negative.map((s) => ({ ...s, where: left }));
   expect(gateOf(facts({ samples: taken }), layer()).open).toBe(false);
   expect(gateOf(facts({ samples: taken }), layer({ where: left })).open).toBe(true);
@@ -127,7 +128,7 @@ describe('before drilling and fixing', () => {
   const concrete = (value: string | null) =>
     facts({
       baseKind: 'suspended-concrete',
-      answers: value === null ? [] : [{ id: 'a', topic: 'site/tension', value, note: '' }],
+      answers: value === null ? [] : [{ id: 'a', question: 'site/tension', answer: value, note: '' }],
     });
   test.each([
     [null, false],
@@ -148,7 +149,7 @@ describe('before drilling and fixing', () => {
   ] as const)('heating %s, located %s', (heating, located, allowed) => {
     const given = facts({
       base: { ...UNKNOWN_BASE, heating },
-      answers: located ? [{ id: 'a', topic: 'site/heating-located', value: located, note: '' }] : [],
+      answers: located ? [{ id: 'a', question: 'site/heating-located', answer: located, note: '' }] : [],
     });
     expect(mayDo(given, 'drill', base).allowed).toBe(allowed);
     expect(mayDo(given, 'staple', base).allowed).toBe(allowed);
@@ -168,8 +169,8 @@ test('a second base is asked as the first is: an extension of suspended concrete
   ).toEqual(['heating']);
 });
 
-describe.each(Object.keys(SITE_HAZARDS))('%s', (topic) => {
-  const seen = (value: string) => facts({ answers: [{ id: 'a', topic, value, note: '' }] });
+describe.each(Object.keys(SITE_HAZARDS))('%s', (question) => {
+  const seen = (value: string) => facts({ answers: [{ id: 'a', question, answer: value, note: '' }] });
   test('seen, it closes the room to all but looking; made safe, it opens', () => {
     for (const method of METHOD_NAMES) {
       expect(mayDo(seen('seen'), method, { layers: [] }).allowed).toBe(method === 'look');
@@ -183,7 +184,7 @@ test('painted trim of unknown year: levered with a caution, never sanded or heat
   const lever = mayDo(facts(), 'lever-trim', trim);
   expect([lever.allowed, lever.cautions.map((c) => c.id)]).toEqual([true, ['lead']]);
   for (const method of ['sand', 'heat', 'flame'] as Method[]) expect(mayDo(facts(), method, trim).allowed).toBe(false);
-  const late = facts({ answers: [{ id: 'a', topic: 'trim/year', value: '2005', note: '' }] });
+  const late = facts({ answers: [{ id: 'a', question: 'trim/year', answer: 2005, note: '' }] });
   expect(mayDo(late, 'sand', trim).allowed).toBe(true);
 });
 

@@ -1,7 +1,9 @@
 import type { BaseDetails, BaseKind } from '../room/index.ts';
-import { answerTo, LAYERS, type Answer, type Layer, type Sample } from '../layers/index.ts';
+import { answerTo, type Answer } from '../fields/index.ts';
+import { LAYERS, type Layer, type Sample } from '../layers/index.ts';
 import type { CountryFacts } from './cutoffs.ts';
 import { METHODS, type Method, type MethodSpec } from './methods.ts';
+import { HEATING_LOCATED, SITE, SITE_HAZARD_IDS, SITE_HAZARDS, TENSION, TRIM_YEAR } from './questions.ts';
 import { materialsOf, trimState, type Material } from './state.ts';
 
 /** Everything hazards are judged by. */
@@ -16,7 +18,7 @@ export interface HazardFacts {
 }
 
 /** What a method touches: layers, the base under them, painted trim. */
-export interface Target {
+interface Target {
   layers: readonly Layer[];
   base?: boolean;
   trim?: boolean;
@@ -41,18 +43,6 @@ export interface Gate {
   stops: Stop[];
   cautions: Caution[];
 }
-
-/** Dangers seen in the room that close it, by the topic under which they are answered. */
-export const SITE_HAZARDS = {
-  'site/sewage': { words: 'Sewage has been over this floor', decides: 'specialist cleaner' },
-  'site/droppings': { words: 'Droppings of birds or rodents', decides: 'specialist cleaner' },
-  'site/needles': { words: 'Needles or sharps', decides: 'specialist cleaner' },
-  'site/mould': { words: 'Mould over more than 1 m²', decides: 'specialist cleaner' },
-  'site/gas': { words: 'Smell of gas', decides: 'gas supplier: leave the building' },
-  'site/crawl': { words: 'Work needs someone in the crawl space', decides: 'specialist for confined spaces' },
-  'site/debris': { words: 'Suspect debris lies about', decides: 'licensed contractor: leave it, close the room' },
-} as const;
-export type SiteHazard = keyof typeof SITE_HAZARDS;
 
 /** Closed rooms may still be looked at from the door and described. */
 const FROM_THE_DOOR: readonly Method[] = ['look'];
@@ -82,7 +72,7 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
   if (!spec.pierces) return [];
   const bases = [{ ...facts.base, kind: facts.baseKind }, ...(facts.second ? [facts.second] : [])];
   const stops: Stop[] = [];
-  const tension = answerTo(facts.answers, 'site/tension') ?? 'unknown';
+  const tension = answerTo(facts.answers, TENSION) ?? 'unknown';
   if (bases.some((base) => base.kind === 'suspended-concrete') && tension !== 'none') {
     stops.push({
       hazard: 'tension',
@@ -90,7 +80,7 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
       decides: 'structural engineer',
     });
   }
-  const located = answerTo(facts.answers, 'site/heating-located') === 'yes';
+  const located = answerTo(facts.answers, HEATING_LOCATED) === 'yes';
   const heated = bases.find((base) => base.heating !== 'none');
   if (heated && !located) {
     stops.push({
@@ -115,9 +105,9 @@ export function mayDo(facts: HazardFacts, method: Method, target: Target): Gate 
     ...target.layers.flatMap((layer) => materialsOf(layer, facts.samples, facts.job)),
     ...(target.trim ? [trimState(facts.samples, facts.job, trimYear(facts.answers))] : []),
   ];
-  const site = (Object.keys(SITE_HAZARDS) as SiteHazard[])
-    .filter((topic) => answerTo(facts.answers, topic) === 'seen' && !FROM_THE_DOOR.includes(method))
-    .map((topic) => ({ hazard: topic, ...SITE_HAZARDS[topic] }));
+  const site = SITE_HAZARD_IDS.filter(
+    (id) => answerTo(facts.answers, SITE[id]) === 'seen' && !FROM_THE_DOOR.includes(method),
+  ).map((id) => ({ hazard: id, ...SITE_HAZARDS[id] }));
   const broken = brokenSuspect(method, target, materials);
   const stops = [
     ...site,
@@ -149,8 +139,7 @@ function brokenSuspect(method: Method, target: Target, materials: readonly Mater
 
 /** Year the painted trim was made, as answered, or null. */
 export function trimYear(answers: readonly Answer[]): number | null {
-  const value = Number(answerTo(answers, 'trim/year'));
-  return Number.isInteger(value) && value >= 1700 ? value : null;
+  return answerTo(answers, TRIM_YEAR);
 }
 
 function cautionsOf(spec: MethodSpec, method: Method, target: Target, materials: readonly Material[]): Caution[] {

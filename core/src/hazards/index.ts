@@ -1,4 +1,14 @@
-export * from './cutoffs.ts';
-export * from './gate.ts';
-export * from './methods.ts';
-export * from './state.ts';
+export { type CountryFacts, CUT_OFFS, releasedFrom } from './cutoffs.ts';
+export {
+  type Caution,
+  type Gate,
+  gateOf,
+  type HazardFacts,
+  type LayerGate,
+  mayDo,
+  type Stop,
+  trimYear,
+} from './gate.ts';
+export { type Method, METHOD_NAMES, METHODS, type MethodSpec } from './methods.ts';
+export { materialsOf, trimState } from './state.ts';
+export { HEATING_LOCATED, SITE, SITE_HAZARD_IDS, SITE_HAZARDS, TENSION, TRIM_YEAR } from './questions.ts';

@@ -3,7 +3,7 @@ import { LAYERS, PART_WORDS, type Layer, type Part, type Sample } from '../layer
 import { releasedFrom, type CountryFacts } from './cutoffs.ts';
 
 /** How a material stands: no hazard expected, let go by year, shut, opened by a negative result, or positive for good. */
-export type HazardState = 'clear' | 'released' | 'shut' | 'negative' | 'positive';
+type HazardState = 'clear' | 'released' | 'shut' | 'negative' | 'positive';
 
 /** One material of a layer and how it stands. */
 export interface Material {
@@ -57,8 +57,6 @@ function whyShut(layer: Layer, job: CountryFacts, from: number | null): string {
   return `made ${layer.year}, before ${from}`;
 }
 
-const ORDER: readonly HazardState[] = ['clear', 'released', 'negative', 'shut', 'positive'];
-
 /** Painted skirting and frames: lead by the year written for them, or a result recorded for `trim`. */
 export function trimState(samples: readonly Sample[], job: CountryFacts, year: number | null): Material {
   const of = { layerId: 'trim', part: 'finish', hazard: 'lead' } as const;
@@ -69,12 +67,4 @@ export function trimState(samples: readonly Sample[], job: CountryFacts, year: n
   if (from !== null && year !== null && year >= from)
     return { ...of, state: 'released', words: `Paint on trim: ${year}, ${from} or later is let go here` };
   return { ...of, state: 'shut', words: 'Paint on trim: suspect for lead, its year is not known to be late enough' };
-}
-
-/** The gravest state of several materials; `clear` for none. */
-export function gravest(materials: readonly Pick<Material, 'state'>[]): HazardState {
-  return materials.reduce<HazardState>(
-    (worst, m) => (ORDER.indexOf(m.state) > ORDER.indexOf(worst) ? m.state : worst),
-    'clear',
-  );
 }

@@ -1,35 +1,51 @@
-import { liesWithin, type Where } from '../room/index.ts';
-import type { Condition, Fixing, LayerKind, Part } from './kinds.ts';
-import { LAYERS } from './table.ts';
+import {
+  figure,
+  group,
+  kind,
+  list,
+  moment,
+  oneOf,
+  orNull,
+  refersTo,
+  text,
+  whole,
+  within,
+  type FactOf,
+  type Held,
+} from '../fields/index.ts';
+import { liesWithin, PLACE, SHEET_MM, SIDES, type Where } from '../room/index.ts';
+import { CONDITIONS, FIXINGS, LAYER_KINDS, PARTS, type LayerKind } from './kinds.ts';
+import { LAYER_RANGES, LAYERS } from './table.ts';
 
 /** A known seam of a layer, as a line on the sheet. */
-export interface Seam {
-  axMm: number;
-  ayMm: number;
-  bxMm: number;
-  byMm: number;
-}
+export const SEAM = {
+  axMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  ayMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  bxMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  byMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+} as const;
+export type Seam = Held<typeof SEAM>;
 
 /** One layer that lies there, somewhere in the room. Lower rank lies higher. */
-export interface Layer {
-  id: string;
-  kind: LayerKind;
-  rank: number;
-  thicknessMm: number;
-  fixing: Fixing;
+export const layers = kind('room', 'Layer', {
+  kind: oneOf(...LAYER_KINDS),
+  rank: figure(-1e9, 1e9),
+  thicknessMm: within(LAYER_RANGES.thicknessMm, 'mm'),
+  fixing: oneOf(...FIXINGS),
   /** Year it was made or laid, and what the document speaks of: only a year of the layer itself counts. */
-  year: number | null;
-  yearOf: 'layer' | 'building' | 'unknown';
-  condition: Condition;
-  where: Where;
-  seams: readonly Seam[];
-  groutMm: number | null;
-  groutDepthMm: number | null;
-  lippageMm: number | null;
+  year: orNull(whole(LAYER_RANGES.year.min, LAYER_RANGES.year.max, 'year')),
+  yearOf: oneOf('layer', 'building', 'unknown'),
+  condition: oneOf(...CONDITIONS),
+  where: SIDES,
+  seams: list(group(SEAM), 'seams', 60),
+  groutMm: orNull(within(LAYER_RANGES.groutMm, 'mm')),
+  groutDepthMm: orNull(within(LAYER_RANGES.groutDepthMm, 'mm')),
+  lippageMm: orNull(within(LAYER_RANGES.lippageMm, 'mm')),
   /** Found by survey, or during strip-out. */
-  foundAt: 'survey' | 'strip-out';
-  note: string;
-}
+  foundAt: oneOf('survey', 'strip-out'),
+  note: text(500),
+});
+export type Layer = FactOf<typeof layers>;
 
 /** A layer as its kind usually is: what is not known yet is null or unknown. */
 export function newLayer(id: string, kind: LayerKind, part: Partial<Layer> = {}): Layer {
@@ -55,34 +71,25 @@ export function newLayer(id: string, kind: LayerKind, part: Partial<Layer> = {})
 }
 
 /** A laboratory's answer for one material of one layer in one area. `trim` stands for painted skirting and frames. */
-export interface Sample {
-  id: string;
-  layerId: string;
-  part: Part;
-  where: Where;
-  sampleNo: string;
-  laboratory: string;
-  resultOn: string;
-  result: 'negative' | 'positive';
-  note: string;
-}
+export const samples = kind('room', 'Sample', {
+  layerId: refersTo('layers'),
+  part: oneOf(...PARTS),
+  where: SIDES,
+  sampleNo: text(60),
+  laboratory: text(80),
+  resultOn: moment(),
+  result: oneOf('negative', 'positive'),
+  note: text(500),
+});
+export type Sample = FactOf<typeof samples>;
 
 /** One tap on a tile or screed: where, and how it sounded. */
-export interface Tap {
-  id: string;
-  layerId: string;
-  xMm: number;
-  yMm: number;
-  sound: 'sound' | 'hollow';
-}
-
-/** Something asked and answered once for a room: a choice, a school, a hazard seen. */
-export interface Answer {
-  id: string;
-  topic: string;
-  value: string;
-  note: string;
-}
+export const taps = kind('room', 'Tap', {
+  layerId: refersTo('layers'),
+  ...PLACE,
+  sound: oneOf('sound', 'hollow'),
+});
+export type Tap = FactOf<typeof taps>;
 
 /** Layers from the top down. */
 export function fromTheTop(layers: readonly Layer[]): Layer[] {
@@ -92,11 +99,6 @@ export function fromTheTop(layers: readonly Layer[]): Layer[] {
 /** Layers that lie at a place, from the top down. */
 export function stackAt(layers: readonly Layer[], where: Where): Layer[] {
   return fromTheTop(layers).filter((layer) => liesWithin(where, layer.where));
-}
-
-/** The newest answer to a topic, or null. Answers are given newest last. */
-export function answerTo(answers: readonly Answer[], topic: string): string | null {
-  return answers.findLast((a) => a.topic === topic)?.value ?? null;
 }
 
 export function layerName(layer: Pick<Layer, 'kind'>): string {

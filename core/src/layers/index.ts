@@ -1,4 +1,14 @@
-export * from './facts.ts';
-export * from './kinds.ts';
-export * from './section.ts';
-export * from './table.ts';
+export { fromTheTop, type Layer, layerName, newLayer, type Sample, type Seam, type Tap } from './facts.ts';
+export {
+  CONDITION_WORDS,
+  CONDITIONS,
+  FIXINGS,
+  LAYER_KINDS,
+  type LayerKind,
+  type LayerSpec,
+  type Part,
+  PART_WORDS,
+  PARTS,
+} from './kinds.ts';
+export { type AreaStack, areaStacks } from './section.ts';
+export { LAYER_RANGES, LAYERS } from './table.ts';

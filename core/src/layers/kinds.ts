@@ -60,10 +60,10 @@ export const FIXINGS = [
   'bedded',
   'unknown',
 ] as const;
-export type Fixing = (typeof FIXINGS)[number];
+type Fixing = (typeof FIXINGS)[number];
 
 export const CONDITIONS = ['sound', 'worn', 'loose', 'broken'] as const;
-export type Condition = (typeof CONDITIONS)[number];
+type Condition = (typeof CONDITIONS)[number];
 export const CONDITION_WORDS: Record<Condition, string> = {
   sound: 'Sound',
   worn: 'Worn',

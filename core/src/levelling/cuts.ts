@@ -16,7 +16,7 @@ import type { Carry } from './carry.ts';
 import { changesOver, noteChanges, untouchedSince, type Changes } from './changes.ts';
 import type { EdgeRow } from './rows.ts';
 
-export interface CutOptions {
+interface CutOptions {
   contactsOnly: boolean;
   toleranceMm: number;
   /** Of the certified directions every so many, and the one to begin with: rounds may share them out. */
@@ -29,13 +29,13 @@ export interface CutOptions {
 }
 
 /** Straightedges found broken, and the worst excess over a rule, mm. */
-export interface BrokenCuts {
+interface BrokenCuts {
   cuts: Cut[];
   worstMm: number;
 }
 
 /** What was looked at before: lines over cells that have not changed since are passed over. */
-export interface Looked {
+interface Looked {
   changes: Changes;
   /** The change last looked at, mm; null before the first. */
   changeMm: Float64Array | null;

@@ -16,10 +16,10 @@ import {
 import { changesOver, noteChanges, untouchedSince } from './changes.ts';
 
 /** Gaps closer to the limit than this count as met, mm: arithmetic, not a safety margin. */
-export const FILL_TOLERANCE_MM = 0.004;
+const FILL_TOLERANCE_MM = 0.004;
 const MOST_ROUNDS = 400;
 
-export interface Fill {
+interface Fill {
   /** Thickness to add in each cell, mm. */
   fillMm: Float64Array;
   rounds: number;
@@ -27,7 +27,7 @@ export interface Fill {
   settled: boolean;
 }
 
-export interface FillOptions {
+interface FillOptions {
   directions?: number;
   /** Raises the free ends of edges that rock too far as well. */
   rocking?: boolean;

@@ -2,7 +2,7 @@ import type { FigureOf } from '../figures/index.ts';
 import type { Patch } from './patches.ts';
 
 /** What working one high down takes. On timber the same place is sanded or planed. */
-export interface GrindingTask {
+interface GrindingTask {
   label: string;
   passes: number;
   hours: number;

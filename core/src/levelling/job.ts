@@ -42,7 +42,7 @@ export const LIMIT_WORDS: Record<LimitName, string> = {
 };
 
 /** An opening with the cells along it. */
-export interface OpeningCells {
+interface OpeningCells {
   id: string;
   name: string;
   cells: number[];

@@ -1,4 +1,4 @@
-import { assessRoom, levellingOf } from '../index.ts';
+import { assessRoom, levellingOf, roomSet } from '../index.ts';
 import { findCard } from '../coverings/index.ts';
 import { stationsOf } from '../flat/index.ts';
 import { factsAt } from '../flat/invented.ts';
@@ -19,12 +19,9 @@ test('places marked to keep off hold the plan back, and are no damage', () => {
     }),
     newMark('m2', 'no-fill', corner(2000, 300), { shape: 'line', points: [corner(1600, 300), corner(2600, 300)] }),
   ];
-  const facts = {
-    room,
-    flat: factsAt(stations, () => 0),
-    sound: { marks, checks: [] },
-  };
-  const assessment = assessRoom(facts, findCard([], room.cardId)!, '2026-05-04T12:00:00Z');
+  const card = findCard([], room.cardId)!;
+  const facts = roomSet(room, card, { ...factsAt(stations, () => 0), marks });
+  const assessment = assessRoom(facts, '2026-05-04T12:00:00Z');
   const { job } = levellingOf(assessment, facts)!;
   const limit = (map: 'fillMm' | 'grindMm', x: number, y: number) => mapAt(job.grid, job.limits[map], corner(x, y));
   expect(limit('grindMm', 700, 700)).toBe(0);

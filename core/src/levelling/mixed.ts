@@ -20,7 +20,7 @@ import { litreRates, type PlanLimits, type PlanRates, type ProgrammeOptions } fr
 /** A live plan follows every reading; a tighter one is asked for and waited for. */
 export type Pace = 'live' | 'tighter';
 
-export interface MixedOptions extends Omit<ProgrammeOptions, 'mostRounds'> {
+interface MixedOptions extends Omit<ProgrammeOptions, 'mostRounds'> {
   contactsOnly: boolean;
   pace: Pace;
   /** Parts that are to come to a height. */

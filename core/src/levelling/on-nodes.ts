@@ -31,7 +31,7 @@ export interface WantedOn {
 }
 
 /** A programme solved on nodes, carried to the cells. */
-export interface OnNodes {
+interface OnNodes {
   solved: Solved;
   /** Fill less grinding of each cell, mm. */
   changeMm: Float64Array;
@@ -42,7 +42,7 @@ export interface OnNodes {
 /** Rows taken in a round: more of them slow each solve, fewer take more rounds. */
 const ROWS_A_ROUND = 500;
 /** Excess over what is asked that the programme lets pass, mm: chasing it takes more rounds than all before. */
-export const LEFT_MM = 0.04;
+const LEFT_MM = 0.04;
 /** The certified directions are shared out over so many rounds before all are asked at once. */
 const SHARED_OVER = 3;
 /** A straightedge this far within its rule is no matter for nodes nearer together, mm. */

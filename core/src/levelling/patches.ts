@@ -2,7 +2,7 @@ import simplify from 'simplify-js';
 import { cellCentre, components, ringsAbove, type Grid, type Rings } from '../flat/index.ts';
 
 /** Part of a place that is worked to a like depth. */
-export interface DepthClass {
+interface DepthClass {
   /** From this depth up to the next, mm. */
   fromMm: number;
   toMm: number;
@@ -37,7 +37,7 @@ const CRUMB_REACH_MM = 150;
 const SIMPLIFY_MM = 30;
 
 /** `A` ... `Z`, `AA` ... */
-export function patchLabel(index: number): string {
+function patchLabel(index: number): string {
   return index < 26 ? String.fromCharCode(65 + index) : patchLabel(Math.floor(index / 26) - 1) + patchLabel(index % 26);
 }
 

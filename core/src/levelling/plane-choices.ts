@@ -25,7 +25,7 @@ export interface PlaneChoice extends PlanePour {
 }
 
 /** The least depth a plane pour is planned with, mm: the thinnest a self-levelling card takes. */
-export const PLANE_LEAST_MM = 3;
+const PLANE_LEAST_MM = 3;
 
 /** Every half millimetre ground off the top against what the pour then takes, as deep as may be ground. */
 export function planeChoices(job: LevellingJob, leastMm = PLANE_LEAST_MM): PlaneChoice[] {

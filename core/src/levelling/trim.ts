@@ -16,7 +16,7 @@ const ROUNDING_MM = 1e-6;
 /** Later rounds take off less than one part in a hundred. */
 const MOST_ROUNDS = 4;
 
-export interface TrimOptions {
+interface TrimOptions {
   contactsOnly: boolean;
   /**
    * How many times what is sure to hold all but the last round take off: what a place rests on comes down with it, so that its

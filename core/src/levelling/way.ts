@@ -7,8 +7,7 @@ import type { Change } from './programme.ts';
 import type { Placement, PredictedStation } from '../flat/index.ts';
 
 /** Ways a programme or a fill leads to; pours to a plane and panels are worked out apart. */
-export const WAYS = ['mixed', 'fill', 'grind', 'ramp'] as const;
-export type WayId = (typeof WAYS)[number];
+export type WayId = 'mixed' | 'fill' | 'grind' | 'ramp';
 
 /** One line of a cost, as it is worked out: how much of what at which rate. */
 export interface CostLine {

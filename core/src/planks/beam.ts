@@ -15,7 +15,7 @@ export interface Beam {
   weightN: number;
 }
 
-export interface Rest {
+interface Rest {
   /** Underside of the planks at each node, mm. */
   planksMm: Float64Array;
   /** 1 where they press on the floor. */

@@ -1,2 +1,2 @@
-export * from './beam.ts';
-export * from './rows.ts';
+export { type Beam, restOf } from './beam.ts';
+export { plankMake, type PlankReport, planksOver, TELEGRAPH, telegraphing } from './rows.ts';

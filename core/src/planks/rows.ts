@@ -3,7 +3,7 @@ import { worstPlacements, gapMap, type Grid, type Placement } from '../flat/inde
 import { restOf, type Beam } from './beam.ts';
 
 /** What a row of planks is taken to be: assumptions, shown and editable. */
-export interface PlankMake {
+interface PlankMake {
   lengthMm: number;
   widthMm: number;
   thicknessMm: number;
@@ -30,7 +30,7 @@ export function plankMake(thicknessMm: number, figure: FigureOf): PlankMake {
 }
 
 /** A place where planks are soft: how much air lies under them, and what a foot does there. */
-export interface SoftPlace {
+interface SoftPlace {
   at: [number, number];
   /** Air under the planks before anybody steps there, mm. */
   gapMm: number;
@@ -41,7 +41,7 @@ export interface SoftPlace {
 }
 
 /** A joint that the floor bends by itself. */
-export interface BentJoint {
+interface BentJoint {
   at: [number, number];
   jointDeg: number;
 }

@@ -1,4 +1,5 @@
-import type { Side } from './lines.ts';
+import { group, list, oneOf, orNull, within, type Held } from '../fields/index.ts';
+import { SIDE } from './lines.ts';
 
 /** What the planks will lie over. */
 export const BASE_KINDS = [
@@ -25,7 +26,7 @@ export const BASE_WORDS: Record<BaseKind, string> = {
 };
 
 export const BENEATH_KINDS = ['unknown', 'ground', 'crawl-space', 'heated-room', 'unheated-room', 'dwelling'] as const;
-export type Beneath = (typeof BENEATH_KINDS)[number];
+type Beneath = (typeof BENEATH_KINDS)[number];
 export const BENEATH_WORDS: Record<Beneath, string> = {
   unknown: 'not recorded',
   ground: 'the ground',
@@ -36,7 +37,7 @@ export const BENEATH_WORDS: Record<Beneath, string> = {
 };
 
 export const GRADES = ['unknown', 'below', 'on', 'above'] as const;
-export type Grade = (typeof GRADES)[number];
+type Grade = (typeof GRADES)[number];
 export const GRADE_WORDS: Record<Grade, string> = {
   unknown: 'not recorded',
   below: 'below grade',
@@ -45,7 +46,7 @@ export const GRADE_WORDS: Record<Grade, string> = {
 };
 
 export const HEATINGS = ['unknown', 'none', 'water', 'electric'] as const;
-export type Heating = (typeof HEATINGS)[number];
+type Heating = (typeof HEATINGS)[number];
 export const HEATING_WORDS: Record<Heating, string> = {
   unknown: 'not recorded',
   none: 'not heated',
@@ -53,24 +54,36 @@ export const HEATING_WORDS: Record<Heating, string> = {
   electric: 'electric cable',
 };
 
+export const BASE_RANGES = {
+  slabMm: { min: 10, max: 1000, words: 'Thickness of the slab or screed' },
+  heatingDepthMm: { min: 0, max: 500, words: 'Depth of pipes or cable' },
+  joistDeg: { min: 0, max: 179, words: 'Way of the joists' },
+  joistSpacingMm: { min: 150, max: 1500, words: 'Joist spacing' },
+  panelLongMm: { min: 300, max: 6000, words: 'Panel length' },
+  panelShortMm: { min: 200, max: 3000, words: 'Panel width' },
+  seamXMm: { min: 0, max: 60_000, words: 'A seam across, from the first corner' },
+  seamYMm: { min: 0, max: 60_000, words: 'A seam along, from the first corner' },
+} as const;
+
 /** What is known of a base. Null or `unknown` means nobody has recorded it, and is never read as `none`. */
-export interface BaseDetails {
+export const BASE = {
   /** Thickness of slab or screed, mm. */
-  slabMm: number | null;
-  beneath: Beneath;
-  grade: Grade;
-  heating: Heating;
+  slabMm: orNull(within(BASE_RANGES.slabMm, 'mm')),
+  beneath: oneOf(...BENEATH_KINDS),
+  grade: oneOf(...GRADES),
+  heating: oneOf(...HEATINGS),
   /** Depth of pipes or cable under the surface, mm. */
-  heatingDepthMm: number | null;
+  heatingDepthMm: orNull(within(BASE_RANGES.heatingDepthMm, 'mm')),
   /** Way the joists run: 0 along the first wall, 90 across it. */
-  joistDeg: number | null;
-  joistSpacingMm: number | null;
+  joistDeg: orNull(within(BASE_RANGES.joistDeg, 'deg')),
+  joistSpacingMm: orNull(within(BASE_RANGES.joistSpacingMm, 'mm')),
   /** Panel seams across and along the joists: one seam's distance from the first corner, and the panel's size. */
-  panelLongMm: number | null;
-  panelShortMm: number | null;
-  seamXMm: number | null;
-  seamYMm: number | null;
-}
+  panelLongMm: orNull(within(BASE_RANGES.panelLongMm, 'mm')),
+  panelShortMm: orNull(within(BASE_RANGES.panelShortMm, 'mm')),
+  seamXMm: orNull(within(BASE_RANGES.seamXMm, 'mm')),
+  seamYMm: orNull(within(BASE_RANGES.seamYMm, 'mm')),
+} as const;
+export type BaseDetails = Held<typeof BASE>;
 
 export const UNKNOWN_BASE: BaseDetails = {
   slabMm: null,
@@ -86,27 +99,13 @@ export const UNKNOWN_BASE: BaseDetails = {
   seamYMm: null,
 };
 
-export const BASE_RANGES = {
-  slabMm: { min: 10, max: 1000, words: 'Thickness of the slab or screed' },
-  heatingDepthMm: { min: 0, max: 500, words: 'Depth of pipes or cable' },
-  joistDeg: { min: 0, max: 179, words: 'Way of the joists' },
-  joistSpacingMm: { min: 150, max: 1500, words: 'Joist spacing' },
-  panelLongMm: { min: 300, max: 6000, words: 'Panel length' },
-  panelShortMm: { min: 200, max: 3000, words: 'Panel width' },
-  seamXMm: { min: 0, max: 60_000, words: 'A seam across, from the first corner' },
-  seamYMm: { min: 0, max: 60_000, words: 'A seam along, from the first corner' },
-} as const;
-
 /** Another base beyond a dividing line, for example an extension. */
-export interface SecondBase extends BaseDetails {
-  kind: BaseKind;
-  where: Side[];
-}
+export const SECOND_BASE = {
+  ...BASE,
+  kind: oneOf(...BASE_KINDS),
+  where: list(group(SIDE), 'sides of lines', 8, 1),
+} as const;
 
 export function isTimber(kind: BaseKind): boolean {
   return kind === 'panels-on-joists' || kind === 'floorboards-on-joists';
-}
-
-export function isMineral(kind: BaseKind): boolean {
-  return !isTimber(kind) && kind !== 'existing-resilient';
 }

@@ -1,12 +1,14 @@
+import { figure, whole, type Held } from '../fields/index.ts';
 import { distanceMm, type PointMm, type Polygon } from './geometry.ts';
-import type { Wall } from './outline.ts';
+import { WALL_COUNT, type Wall } from './outline.ts';
 
 /** A diagonal measured from one corner to another (numbers from 0: corner 0 is where W1 starts). */
-export interface Diagonal {
-  from: number;
-  to: number;
-  lengthMm: number;
-}
+export const DIAGONAL = {
+  from: whole(0, WALL_COUNT.max - 1),
+  to: whole(0, WALL_COUNT.max - 1),
+  lengthMm: figure(100, 90_000, 'mm'),
+} as const;
+export type Diagonal = Held<typeof DIAGONAL>;
 
 /** What the measured diagonals did to the drawn room. */
 export interface Adjustment {
@@ -173,7 +175,6 @@ function solve(rows: Float64Array[]): number[] {
   return out;
 }
 
-export const DIAGONAL_MM = { min: 100, max: 90_000 } as const;
 /** A diagonal this far from the drawing, or this share of itself, is asked back rather than fitted: a misread tape. */
 const MISREAD_SHARE = 0.04;
 

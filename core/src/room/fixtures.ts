@@ -1,4 +1,5 @@
-import type { PointMm, Polygon } from './geometry.ts';
+import { figure, flag, oneOf, orNull, ownId, text, within, type Held } from '../fields/index.ts';
+import { PLACE, type PointMm, type Polygon } from './geometry.ts';
 
 export const FIXTURE_KINDS = [
   'register',
@@ -13,24 +14,30 @@ export const FIXTURE_KINDS = [
 ] as const;
 export type FixtureKind = (typeof FIXTURE_KINDS)[number];
 
+export const FIXTURE_MM = {
+  size: { min: 5, max: 6000 },
+  height: { min: -200, max: 3000 },
+  toeKick: { min: 0, max: 300 },
+} as const;
+
 /** Something that stands on, or comes through, the floor. x and y are its middle on the sheet. */
-export interface Fixture {
-  id: string;
-  kind: FixtureKind;
-  name: string;
-  xMm: number;
-  yMm: number;
+export const FIXTURE = {
+  id: ownId('fixtures'),
+  kind: oneOf(...FIXTURE_KINDS),
+  name: text(60),
+  ...PLACE,
   /** Along its back, and from back to front; for round things both are the diameter. */
-  widthMm: number;
-  depthMm: number;
+  widthMm: within(FIXTURE_MM.size, 'mm'),
+  depthMm: within(FIXTURE_MM.size, 'mm'),
   /** 0: the back lies along +x and the front looks to +y; anticlockwise positive. */
-  turnDeg: number;
-  round: boolean;
+  turnDeg: figure(-360, 360, 'deg'),
+  round: flag(),
   /** Flange top over the floor, bay opening height or toe-kick height, as the kind says; null when not measured. */
-  heightMm: number | null;
+  heightMm: orNull(within(FIXTURE_MM.height, 'mm')),
   /** How far the toe-kick stands back from the cabinet's front, mm; null for other kinds. */
-  toeKickMm: number | null;
-}
+  toeKickMm: orNull(within(FIXTURE_MM.toeKick, 'mm')),
+} as const;
+export type Fixture = Held<typeof FIXTURE>;
 
 interface FixtureSpec {
   words: string;
@@ -120,12 +127,6 @@ export const FIXTURES: Record<FixtureKind, FixtureSpec> = {
     toeKickMm: null,
   },
 };
-
-export const FIXTURE_MM = {
-  size: { min: 5, max: 6000 },
-  height: { min: -200, max: 3000 },
-  toeKick: { min: 0, max: 300 },
-} as const;
 
 /** Corners used for a round outline: the sixteen-sided figure has 0.6 % less area than its circle. */
 const ROUND_CORNERS = 16;

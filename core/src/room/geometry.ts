@@ -1,8 +1,16 @@
+import { figure } from '../fields/index.ts';
+
 /** A point of the room's plan in millimetres. x runs along the first wall, y to its left, into the room. */
 export interface PointMm {
   xMm: number;
   yMm: number;
 }
+
+/** Places on the sheet reach this far from the first corner, mm. */
+export const SHEET_MM = 100_000;
+
+/** A place on the sheet, as facts hold it. */
+export const PLACE = { xMm: figure(-SHEET_MM, SHEET_MM, 'mm'), yMm: figure(-SHEET_MM, SHEET_MM, 'mm') } as const;
 
 export type Polygon = readonly PointMm[];
 

@@ -1,14 +1,107 @@
-export * from './base.ts';
-export * from './cut.ts';
-export * from './diagonals.ts';
-export * from './edit.ts';
-export * from './fixtures.ts';
-export * from './geometry.ts';
-export * from './lines.ts';
-export * from './openings.ts';
-export * from './outline.ts';
-export * from './place.ts';
-export * from './region.ts';
-export * from './room.ts';
-export * from './walk.ts';
-export * from './wall-place.ts';
+export {
+  BASE_KINDS,
+  BASE_RANGES,
+  BASE_WORDS,
+  type BaseDetails,
+  type BaseKind,
+  BENEATH_KINDS,
+  BENEATH_WORDS,
+  GRADE_WORDS,
+  GRADES,
+  HEATING_WORDS,
+  HEATINGS,
+  isTimber,
+  UNKNOWN_BASE,
+} from './base.ts';
+export { type CutLine, cutPart, lineThrough } from './cut.ts';
+export { adjustToDiagonals, type Diagonal, diagonalProblem } from './diagonals.ts';
+export { moveCorner, moveWall, type Reshaped, snapMm } from './edit.ts';
+export { BLANK_SHAPE, type RoomFacts } from './facts.ts';
+export {
+  type Fixture,
+  FIXTURE_KINDS,
+  FIXTURE_MM,
+  type FixtureKind,
+  fixtureName,
+  fixtureOutline,
+  fixturePoint,
+  fixtureRect,
+  FIXTURES,
+  newFixture,
+} from './fixtures.ts';
+export {
+  areaM2,
+  boundsMm,
+  contains,
+  distanceMm,
+  distanceToSegmentMm,
+  distanceToWallsMm,
+  firstCrossing,
+  perimeterMm,
+  PLACE,
+  type PointMm,
+  type Polygon,
+  SHEET_MM,
+} from './geometry.ts';
+export {
+  type Area,
+  areasOf,
+  type DividingLine,
+  liesWithin,
+  mayOverlap,
+  regionAt,
+  type Side,
+  SIDES,
+  type Where,
+} from './lines.ts';
+export {
+  BEYOND_KINDS,
+  BEYOND_WORDS,
+  fitOpenings,
+  newOpening,
+  type Opening,
+  OPENING_KINDS,
+  OPENING_MM,
+  OPENING_WORDS,
+  openingName,
+  openingProblem,
+  overlapProblem,
+  renumberOpenings,
+} from './openings.ts';
+export {
+  ORIGIN,
+  outlineOf,
+  pointOnWall,
+  rectangleWalls,
+  type Start,
+  TURN_DEG,
+  turnWords,
+  type Wall,
+  WALL_COUNT,
+  WALL_LENGTH_MM,
+  wallName,
+} from './outline.ts';
+export { tapeFrom, type WallDistance } from './place.ts';
+export {
+  centreOf,
+  common,
+  inRegion,
+  type Region,
+  regionAreaM2,
+  regionOf,
+  type RegionPart,
+  together,
+  without,
+} from './region.ts';
+export {
+  adjustmentOf,
+  entryPoint,
+  floorAreaM2,
+  floorOf,
+  type Plan,
+  planOf,
+  type Shaped,
+  shapeProblem,
+} from './room.ts';
+export { walkOf } from './walk.ts';
+export { nearestWall, placeOnWall, setOnWall, type WallPlace } from './wall-place.ts';

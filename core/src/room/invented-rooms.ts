@@ -14,7 +14,7 @@ import {
 } from './index.ts';
 
 /** A room with the chance it was made by, for what a test still wants to draw. */
-export interface InventedRoom {
+interface InventedRoom {
   walls: Wall[];
   fixtures: Fixture[];
   plan: Plan;

@@ -1,26 +1,29 @@
+import { figure, group, list, oneOf, ownId, refersTo, text, type Held } from '../fields/index.ts';
+import { SHEET_MM } from './geometry.ts';
 import { lineThrough, sideOf, type CutLine } from './cut.ts';
 import { regionAreaM2, type Region } from './region.ts';
 
 /** A line drawn through the room that divides it: layers or bases differ on its sides. It runs on to the walls. */
-export interface DividingLine {
-  id: string;
-  name: string;
-  axMm: number;
-  ayMm: number;
-  bxMm: number;
-  byMm: number;
-}
+export const LINE = {
+  id: ownId('lines'),
+  name: text(40),
+  axMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  ayMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  bxMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  byMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+} as const;
+export type DividingLine = Held<typeof LINE>;
 
 /** One side of a dividing line, looking along it from its first point. */
-export interface Side {
-  lineId: string;
-  side: 'left' | 'right';
-}
+export const SIDE = { lineId: refersTo('lines'), side: oneOf('left', 'right') } as const;
+export type Side = Held<typeof SIDE>;
+/** The sides of dividing lines something lies on. */
+export const SIDES = list(group(SIDE), 'sides of lines', 8);
 
 /** A place in the room: on all of these sides. An empty list is the whole room. */
 export type Where = readonly Side[];
 
-export function cutLineOf(line: DividingLine): CutLine {
+function cutLineOf(line: DividingLine): CutLine {
   return lineThrough(line.axMm, line.ayMm, line.bxMm, line.byMm);
 }
 

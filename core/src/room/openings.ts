@@ -1,7 +1,8 @@
-import { wallName, type Wall } from './outline.ts';
+import { figure, oneOf, orNull, ownId, refersTo, whole, within, type Held } from '../fields/index.ts';
+import { WALL_COUNT, WALL_LENGTH_MM, wallName, type Wall } from './outline.ts';
 
 export const OPENING_KINDS = ['door', 'archway', 'stair', 'sliding'] as const;
-export type OpeningKind = (typeof OPENING_KINDS)[number];
+type OpeningKind = (typeof OPENING_KINDS)[number];
 
 export const OPENING_WORDS: Record<OpeningKind, string> = {
   door: 'Door',
@@ -12,7 +13,7 @@ export const OPENING_WORDS: Record<OpeningKind, string> = {
 
 /** What one steps onto on the far side. */
 export const BEYOND_KINDS = ['unknown', 'planks', 'carpet', 'tile', 'sheet', 'stair', 'outside'] as const;
-export type BeyondKind = (typeof BEYOND_KINDS)[number];
+type BeyondKind = (typeof BEYOND_KINDS)[number];
 
 export const BEYOND_WORDS: Record<BeyondKind, string> = {
   unknown: 'not recorded',
@@ -24,24 +25,25 @@ export const BEYOND_WORDS: Record<BeyondKind, string> = {
   outside: 'outside',
 };
 
-/** An opening in a wall: `fromMm` is measured along its wall from the wall's first corner. */
-export interface Opening {
-  id: string;
-  kind: OpeningKind;
-  wall: number;
-  fromMm: number;
-  widthMm: number;
-  /** Hinge side seen along the wall; for doors only. */
-  hinge: 'start' | 'end';
-  swing: 'in' | 'out';
-  beyond: BeyondKind;
-  /** Finished level beyond, mm over the surface that lies in this room now; null when not measured. */
-  beyondLevelMm: number | null;
-  /** The same name in two rooms of a job makes it one opening; null when it is this room's alone. */
-  sharedId: string | null;
-}
-
 export const OPENING_MM = { width: { min: 300, max: 6000 }, level: { min: -400, max: 400 } } as const;
+
+/** An opening in a wall: `fromMm` is measured along its wall from the wall's first corner. */
+export const OPENING = {
+  id: ownId('openings'),
+  kind: oneOf(...OPENING_KINDS),
+  wall: whole(0, WALL_COUNT.max - 1),
+  fromMm: figure(0, WALL_LENGTH_MM.max, 'mm'),
+  widthMm: within(OPENING_MM.width, 'mm'),
+  /** Hinge side seen along the wall; for doors only. */
+  hinge: oneOf('start', 'end'),
+  swing: oneOf('in', 'out'),
+  beyond: oneOf(...BEYOND_KINDS),
+  /** Finished level beyond, mm over the surface that lies in this room now; null when not measured. */
+  beyondLevelMm: orNull(within(OPENING_MM.level, 'mm')),
+  /** The same name in two rooms of a job makes it one opening; null when it is this room's alone. */
+  sharedId: orNull(refersTo('openings')),
+} as const;
+export type Opening = Held<typeof OPENING>;
 
 /** A door with nothing known of what lies beyond; other kinds start from it too. */
 export function newOpening(id: string, wall: number, fromMm: number, widthMm: number): Opening {

@@ -1,29 +1,32 @@
-import { distanceMm, firstCrossing, signedAreaM2, type Polygon, type PointMm } from './geometry.ts';
-
-/** One wall as it was taped: its length, and the turn at its far end (left is positive, 90 is a square inside corner). */
-export interface Wall {
-  lengthMm: number;
-  turnDeg: number;
-  /** What people call it, for example `hearth`; absent means W1, W2, ... by order. */
-  name?: string;
-  /** Length taken off the drawing after dragging, not off a tape: shown as such until it is measured. */
-  drawn?: boolean;
-}
-
-/** Where the first corner lies on the sheet and which way the first wall runs. Dragging the first wall moves it, and nothing else. */
-export interface Start {
-  xMm: number;
-  yMm: number;
-  headingDeg: number;
-}
-export const ORIGIN: Start = { xMm: 0, yMm: 0, headingDeg: 0 };
+import { figure, flag, mayLack, text, within, type Held } from '../fields/index.ts';
+import { distanceMm, firstCrossing, SHEET_MM, signedAreaM2, type Polygon, type PointMm } from './geometry.ts';
 
 export const WALL_LENGTH_MM = { min: 20, max: 60_000 } as const;
 export const TURN_DEG = { min: -179, max: 179 } as const;
 export const WALL_COUNT = { min: 3, max: 60 } as const;
 
+/** One wall as it was taped: its length, and the turn at its far end (left is positive, 90 is a square inside corner). */
+export const WALL = {
+  lengthMm: within(WALL_LENGTH_MM, 'mm'),
+  turnDeg: within(TURN_DEG, 'deg'),
+  /** What people call it, for example `hearth`; absent means W1, W2, ... by order. */
+  name: mayLack(text(40)),
+  /** Length taken off the drawing after dragging, not off a tape: shown as such until it is measured. */
+  drawn: mayLack(flag()),
+} as const;
+export type Wall = Held<typeof WALL>;
+
+/** Where the first corner lies on the sheet and which way the first wall runs. Dragging the first wall moves it, and nothing else. */
+export const START = {
+  xMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  yMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+  headingDeg: figure(-360, 360, 'deg'),
+} as const;
+export type Start = Held<typeof START>;
+export const ORIGIN: Start = { xMm: 0, yMm: 0, headingDeg: 0 };
+
 /** Outline worked out from walls. `closingMm` is how far the last wall ends from the first corner. */
-export interface Outline {
+interface Outline {
   corners: Polygon;
   closingMm: number;
   /** Share of the perimeter, for judging whether the tape was misread. */
@@ -31,7 +34,7 @@ export interface Outline {
   problem: OutlineProblem | null;
 }
 
-export type OutlineProblem =
+type OutlineProblem =
   | { kind: 'too-few-walls'; words: string }
   | { kind: 'crossing'; firstWall: number; secondWall: number; words: string }
   | { kind: 'open'; words: string }

@@ -11,7 +11,7 @@ export interface WallDistance {
 }
 
 /** `the door wall`, the name it was given, or `W3`. */
-export function spokenWall(room: WithOpenings, wall: number): string {
+function spokenWall(room: WithOpenings, wall: number): string {
   const own = room.walls[wall]?.name?.trim();
   if (own) return `${own} wall`;
   if (entryOf(room)?.wall === wall) return 'door wall';

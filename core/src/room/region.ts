@@ -8,7 +8,7 @@ export type RegionPart = readonly RegionRing[];
 /** A flat region of the plan: parts that do not overlap. */
 export type Region = readonly RegionPart[];
 
-export function ringOf(polygon: Polygon): RegionRing {
+function ringOf(polygon: Polygon): RegionRing {
   return polygon.map((p) => [p.xMm, p.yMm] as const);
 }
 

@@ -1,50 +1,11 @@
-import type { UnitSystem } from '../units/index.ts';
-import { UNKNOWN_BASE, type BaseDetails, type BaseKind, type SecondBase } from './base.ts';
 import { adjustToDiagonals, diagonalProblem, type Adjustment, type Diagonal } from './diagonals.ts';
+import type { RoomFacts } from './facts.ts';
 import { FIXTURES, fixtureOutline, type Fixture } from './fixtures.ts';
 import { areaM2, type PointMm, type Polygon } from './geometry.ts';
-import { lineProblem, type DividingLine } from './lines.ts';
-import { ORIGIN, outlineOf, pointOnWall, type Start, type Wall } from './outline.ts';
-import { entryOf, openingProblem, overlapProblem, type Opening } from './openings.ts';
+import { lineProblem } from './lines.ts';
+import { outlineOf, pointOnWall, type Start, type Wall } from './outline.ts';
+import { entryOf, openingProblem, overlapProblem } from './openings.ts';
 import { common, outerOf, regionOf, together, without, type Region } from './region.ts';
-
-/** The facts of a room that its stages share. */
-export interface RoomFacts {
-  id: string;
-  jobId: string;
-  name: string;
-  /** Place in the job's list: any number, compared only. */
-  rank: number;
-  walls: Wall[];
-  start: Start;
-  diagonals: Diagonal[];
-  openings: Opening[];
-  fixtures: Fixture[];
-  lines: DividingLine[];
-  baseKind: BaseKind;
-  base: BaseDetails;
-  secondBase: SecondBase | null;
-  cardId: string;
-  units: UnitSystem;
-  /** Station spacing chosen by hand, mm; null takes the default of the covering's rule. */
-  spacingMm: number | null;
-  /** Judge by contacts only and leave rocking out (a setting of the flatness stage). */
-  contactsOnly: boolean;
-}
-
-/** What a room has of these before anything is entered. */
-export const BLANK_SHAPE: Pick<
-  RoomFacts,
-  'start' | 'diagonals' | 'openings' | 'fixtures' | 'lines' | 'base' | 'secondBase'
-> = {
-  start: ORIGIN,
-  diagonals: [],
-  openings: [],
-  fixtures: [],
-  lines: [],
-  base: UNKNOWN_BASE,
-  secondBase: null,
-};
 
 /** Drawn shape of a room: corners, and islands (holes such as columns and hearths). */
 export interface Plan {
@@ -129,7 +90,7 @@ export function entryPoint(room: Pick<RoomFacts, 'openings'>, plan: Plan): Point
 }
 
 /** One thing wrong with a room's shape, with the field it belongs to. */
-export interface ShapeProblem {
+interface ShapeProblem {
   field: 'walls' | 'openings' | 'diagonals' | 'lines';
   message: string;
 }

@@ -2,7 +2,7 @@ import type { PointMm } from './geometry.ts';
 import { cosDeg, sinDeg, type Wall } from './outline.ts';
 
 /** Where the walk round the walls stands: corners so far, and where it looks. */
-export interface WalkState {
+interface WalkState {
   /** Corners as taped, the last one where the walk stands now. */
   corners: PointMm[];
   headingDeg: number;

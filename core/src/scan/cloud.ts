@@ -22,7 +22,7 @@ export const POINTS_MOST = 12_000_000;
 export const TELL_EVERY = 1 << 18;
 
 /** Points are gathered here while nobody knows how many there will be. */
-export interface Gathering extends Cloud {
+interface Gathering extends Cloud {
   add: (x: number, y: number, z: number) => void;
 }
 

@@ -22,7 +22,7 @@ export interface FoundFloor extends ScanFloor {
   wallsMm: Float64Array;
 }
 
-export const SCAN_CELL_MM = 50;
+const SCAN_CELL_MM = 50;
 /** Heights are counted in bins of this, up to this far from the plane, mm. */
 const BIN_MM = 0.5;
 const REACH_MM = 40;

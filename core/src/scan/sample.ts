@@ -2,7 +2,7 @@ import { toScan, type ScanPlace } from './facts.ts';
 import type { ScanFloor } from './floor-cells.ts';
 
 /** Heights of a scan at places of the plan, mm over its own level; null where it saw no floor. */
-export type ScanHeight = (xMm: number, yMm: number) => number | null;
+type ScanHeight = (xMm: number, yMm: number) => number | null;
 
 /** Less of a sample than this lies on cells that were seen: it is not taken. */
 const SEEN_SHARE = 0.7;

@@ -7,7 +7,7 @@ const [ZERO, NINE, POINT, COMMA, MINUS, PLUS, NEWLINE, SPACE, TAB, RETURN, SEMIC
 const USUAL_LINE = 34;
 
 /** Which columns of a line hold the place, and how many it must have to count. */
-export interface TextColumns {
+interface TextColumns {
   x: number;
   y: number;
   z: number;

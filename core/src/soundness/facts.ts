@@ -1,4 +1,5 @@
-import type { PointMm } from '../room/index.ts';
+import { flag, group, key, kind, list, moment, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
+import { PLACE, type PointMm } from '../room/index.ts';
 
 /** Damage and weakness found underfoot. */
 export const MARK_KINDS = [
@@ -90,27 +91,6 @@ export const USUAL_SHAPE: Record<MarkKind, MarkShape> = {
 export const SEVERITIES = ['slight', 'clear', 'severe'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-/** Damage found, with its place and size. x and y are its place; lines and areas have their own corners. */
-export interface Mark extends PointMm {
-  id: string;
-  kind: MarkKind;
-  shape: MarkShape;
-  /** Corners of a line or an area; empty for a point. */
-  points: PointMm[];
-  /** Width of a crack or joint, or the size across of a point, mm. */
-  sizeMm: number | null;
-  /** Depth of a hole or weak layer, mm. */
-  depthMm: number | null;
-  /** Step from one side to the other, mm: lips, ridges, stepped cracks. */
-  stepMm: number | null;
-  /** Movement under a person standing by, mm. */
-  moveMm: number | null;
-  severity: Severity;
-  /** Whether it still moves: a live crack, an expansion joint. */
-  moving: boolean;
-  note: string;
-}
-
 export const MARK_RANGES = {
   sizeMm: { min: 0.1, max: 20_000, words: 'Width or size across' },
   depthMm: { min: 0.5, max: 500, words: 'Depth' },
@@ -119,6 +99,35 @@ export const MARK_RANGES = {
 } as const;
 /** Corners a line or area may have. */
 export const MARK_POINTS_MOST = 60;
+
+/** Damage found, with its place and size. x and y are its place; lines and areas have their own corners. */
+export const marks = kind(
+  'room',
+  'Mark',
+  {
+    kind: oneOf(...MARK_KINDS),
+    ...PLACE,
+    shape: oneOf(...MARK_SHAPES),
+    /** Corners of a line or an area; empty for a point. */
+    points: list(group(PLACE), 'corners', MARK_POINTS_MOST),
+    /** Width of a crack or joint, or the size across of a point, mm. */
+    sizeMm: orNull(within(MARK_RANGES.sizeMm, 'mm')),
+    /** Depth of a hole or weak layer, mm. */
+    depthMm: orNull(within(MARK_RANGES.depthMm, 'mm')),
+    /** Step from one side to the other, mm: lips, ridges, stepped cracks. */
+    stepMm: orNull(within(MARK_RANGES.stepMm, 'mm')),
+    /** Movement under a person standing by, mm. */
+    moveMm: orNull(within(MARK_RANGES.moveMm, 'mm')),
+    severity: oneOf(...SEVERITIES),
+    /** Whether it still moves: a live crack, an expansion joint. */
+    moving: flag(),
+    note: text(500),
+  },
+  {
+    since: { shape: 'point', points: [], depthMm: null, stepMm: null, moveMm: null, severity: 'clear', moving: false },
+  },
+);
+export type Mark = FactOf<typeof marks>;
 
 /** A mark of a kind at a place, nothing measured yet. */
 export function newMark(id: string, kind: MarkKind, at: PointMm, part: Partial<Mark> = {}): Mark {
@@ -141,13 +150,8 @@ export function newMark(id: string, kind: MarkKind, at: PointMm, part: Partial<M
 }
 
 /** One line or spot of the guided walk, gone over: nothing found is a finding too. */
-export interface Check {
-  id: string;
-  key: string;
-  found: boolean;
-  takenAt: string;
-  note: string;
-}
+export const checks = kind('room', 'Check', { key: key(60), found: flag(), takenAt: moment(), note: text(500) });
+export type Check = FactOf<typeof checks>;
 
 export interface SoundFacts {
   marks: Mark[];

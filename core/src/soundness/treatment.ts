@@ -13,7 +13,7 @@ export interface Quantity {
 }
 
 /** What is done about a mark. `stop`: it is not the installer's to decide. */
-export interface Treatment {
+interface Treatment {
   verdict: 'stop' | 'work' | 'measure' | 'lay';
   words: string;
   quantities: Quantity[];

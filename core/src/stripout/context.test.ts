@@ -14,7 +14,7 @@ test('a layer lies there until its own taking up is ticked, whatever else is don
 
 test('the key ticked is the key the plan gives the step', () => {
   const facts = { layers: [layerOf('carpet')] };
-  const answers = [{ id: 'a', topic: 'choice/layer-carpet', value: 'remove', note: '', updatedAt: '' }] as never;
-  const step = planStripOut(contextOf({ ...facts, answers })).steps.find((s) => s.group === 'layer')!;
+  const layerChoices = [{ id: 'a', layerId: 'layer-carpet', choice: 'remove' as const, note: '' }];
+  const step = planStripOut(contextOf({ ...facts, layerChoices })).steps.find((s) => s.group === 'layer')!;
   expect(layersLeft({ ...facts, ticks: [tick(step.key)] })).toEqual([]);
 });

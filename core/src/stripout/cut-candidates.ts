@@ -12,7 +12,7 @@ import {
 } from './cut-frame.ts';
 
 /** Holes of a part with something standing in them: it cannot be lifted off. */
-export function threaded(part: RegionPart, standing: Guides['standing']): number {
+function threaded(part: RegionPart, standing: Guides['standing']): number {
   if (part.length === 1) return 0;
   return part.slice(1).filter((hole) => standing.some(([x, y]) => inRegion([[hole]], x, y))).length;
 }

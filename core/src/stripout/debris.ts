@@ -2,7 +2,7 @@ import type { FigureOf } from '../figures/index.ts';
 import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 
 /** Debris of one kind: what it weighs loose, and what carries it away. */
-export interface Debris {
+interface Debris {
   words: string;
   bulk: 'soft' | 'mineral';
   massKg: number;

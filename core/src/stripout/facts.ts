@@ -1,17 +1,48 @@
 import type { CoveringCard } from '../coverings/index.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { FigureOf, OwnFigure } from '../figures/index.ts';
 import type { HazardFacts } from '../hazards/index.ts';
-import type { Answer, Layer, Sample, Tap } from '../layers/index.ts';
+import { key, kind, moment, oneOf, refersTo, text, type Answer, type FactOf } from '../fields/index.ts';
+import type { Layer, Sample, Tap } from '../layers/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
 import type { Mark } from '../soundness/index.ts';
 
+export const CHOICES = ['keep', 'make-good', 'remove'] as const;
+export type Choice = (typeof CHOICES)[number];
+export const CHOICE_WORDS: Record<Choice, string> = {
+  keep: 'Keep and cover',
+  'make-good': 'Make good and cover',
+  remove: 'Take up',
+};
+
+/** What is done about one layer, with the reason. The newest counts. */
+export const layerChoices = kind(
+  'room',
+  'Choice for a layer',
+  {
+    layerId: refersTo('layers'),
+    choice: oneOf(...CHOICES),
+    note: text(500),
+  },
+  { newestCounts: true },
+);
+export type LayerChoice = FactOf<typeof layerChoices>;
+
+/** What becomes of one piece of skirting, named by its wall and letter. The newest counts. */
+export const trimFates = kind(
+  'room',
+  'Skirting',
+  {
+    piece: text(60),
+    fate: oneOf('refit', 'discard'),
+    note: text(500),
+  },
+  { newestCounts: true },
+);
+export type TrimFate = FactOf<typeof trimFates>;
+
 /** A step of the strip-out ticked off, with its time. */
-export interface Tick {
-  id: string;
-  key: string;
-  doneAt: string;
-  note: string;
-}
+export const ticks = kind('room', 'Step done', { key: key(200), doneAt: moment(), note: text(500) });
+export type Tick = FactOf<typeof ticks>;
 
 /** The facts of a room strip-out works from. */
 export interface StripFacts {
@@ -19,9 +50,11 @@ export interface StripFacts {
   samples: Sample[];
   taps: Tap[];
   answers: Answer[];
+  layerChoices: LayerChoice[];
+  trimFates: TrimFate[];
   ticks: Tick[];
   marks: Mark[];
-  figures: { name: string; value: number; source: string }[];
+  figures: readonly OwnFigure[];
   country: { country: string | null; asbestosFrom: number | null; leadFrom: number | null };
 }
 
@@ -30,6 +63,8 @@ export const NO_STRIP_FACTS: StripFacts = {
   samples: [],
   taps: [],
   answers: [],
+  layerChoices: [],
+  trimFates: [],
   ticks: [],
   marks: [],
   figures: [],
@@ -45,36 +80,3 @@ export interface StripContext {
   hazards: HazardFacts;
   figure: FigureOf;
 }
-
-export const CHOICES = ['keep', 'make-good', 'remove'] as const;
-export type Choice = (typeof CHOICES)[number];
-export const CHOICE_WORDS: Record<Choice, string> = {
-  keep: 'Keep and cover',
-  'make-good': 'Make good and cover',
-  remove: 'Take up',
-};
-
-/** Where practitioners differ: each school with its default first, and why that is the default. */
-export const SCHOOLS = {
-  'school/vinyl': {
-    words: 'Thin sheet vinyl that is sound',
-    options: { skim: 'Skim over it', remove: 'Take it up' },
-    why: 'Skimming disturbs nothing that may be suspect and saves the scraping; it needs a firm bond and one layer only.',
-  },
-  'school/tile': {
-    words: 'Tile that is sound',
-    options: { cover: 'Cover it', lift: 'Take it up' },
-    why: 'Sound tile is a flat, stiff base; lifting it makes silica dust and often opens the bed beneath.',
-  },
-  'school/staples': {
-    words: 'Staples left behind',
-    options: { pull: 'Pull them', sink: 'Sink them' },
-    why: 'A sunk staple can work up again under thin planks; sinking serves under a panel or pad.',
-  },
-  'school/skirting': {
-    words: 'Skirting',
-    options: { off: 'Take off and refit', bead: 'Leave, add a bead' },
-    why: 'Refitted skirting hides the gap at the wall without another moulding.',
-  },
-} as const;
-export type School = keyof typeof SCHOOLS;

@@ -1,13 +1,19 @@
-export * from './context.ts';
 export type { Cut, Cutting, CutPiece, Guides, PieceLimits } from './cut-frame.ts';
 export { cutIntoPieces, plainGrid } from './cut-plan.ts';
-export * from './debris.ts';
-export * from './facts.ts';
-export * from './options.ts';
-export * from './pieces.ts';
-export * from './plan.ts';
 export type { Pack, Step } from './steps.ts';
-export * from './prepare.ts';
-export * from './removal.ts';
-export * from './tile.ts';
-export * from './trim.ts';
+export { laidOver, layersLeft, stripContext } from './context.ts';
+export {
+  type Choice,
+  CHOICE_WORDS,
+  CHOICES,
+  NO_STRIP_FACTS,
+  type StripContext,
+  type StripFacts,
+  type TrimFate,
+} from './facts.ts';
+export { compareLayers, type Comparison, type Option } from './options.ts';
+export type { CutPlan } from './pieces.ts';
+export { planStripOut, type StripPlan } from './plan.ts';
+export { type TapResult, tapResult } from './tile.ts';
+export type { TrimPiece } from './trim.ts';
+export { SCHOOL, SCHOOL_IDS, SCHOOLS } from './schools.ts';

@@ -2,7 +2,7 @@ import { LAYERS, fromTheTop, layerName, type Layer } from '../layers/index.ts';
 import { floorOf, mayOverlap, regionAt } from '../room/index.ts';
 import { gapWords, roundTo } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
-import type { StepAt } from './options.ts';
+import type { StepAt } from './step-at.ts';
 import { tapResult } from './tile.ts';
 
 /** Families of layers a covering's sheet may allow beneath it. */

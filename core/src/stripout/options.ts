@@ -1,5 +1,7 @@
+import { answerTo } from '../fields/index.ts';
+import { SCHOOL } from './schools.ts';
 import type { Method } from '../hazards/index.ts';
-import { LAYERS, answerTo, fromTheTop, type Layer } from '../layers/index.ts';
+import { LAYERS, fromTheTop, type Layer } from '../layers/index.ts';
 import {
   FIXTURES,
   fixtureOutline,
@@ -15,15 +17,8 @@ import {
 } from '../room/index.ts';
 import { CHOICES, type Choice, type StripContext } from './facts.ts';
 import { keepRefusals, makeGoodRefusals } from './keep-rules.ts';
+import type { StepAt } from './step-at.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
-
-/** The finished floor at one opening under a choice. */
-export interface StepAt {
-  openingId: string;
-  name: string;
-  /** Finished level here less finished level beyond, mm; null while the level beyond is not measured. */
-  stepMm: number | null;
-}
 
 /** One of keep, make good, remove for one layer, with all that is compared. */
 export interface Option {
@@ -200,7 +195,7 @@ function recommend(
     };
   if (!covered) return { choice: 'remove', because: keep.refusals[0] ?? 'It may not be covered.' };
   if (family === 'tile') {
-    return answerTo(ctx.facts.answers, 'school/tile') === 'lift'
+    return answerTo(ctx.facts.answers, SCHOOL['school/tile']) === 'lift'
       ? { choice: 'remove', because: 'Your school lifts tile.' }
       : {
           choice: covered.choice,
@@ -208,7 +203,7 @@ function recommend(
         };
   }
   if (layer.kind === 'sheet-resilient') {
-    return answerTo(ctx.facts.answers, 'school/vinyl') === 'remove'
+    return answerTo(ctx.facts.answers, SCHOOL['school/vinyl']) === 'remove'
       ? { choice: 'remove', because: 'Your school takes thin vinyl up.' }
       : {
           choice: good.allowed ? 'make-good' : covered.choice,
@@ -237,11 +232,9 @@ export function compareLayers(ctx: StripContext): Comparison[] {
       return optionOf(ctx, layer, choice, areaM2, coverMm + addsMm - goneMm);
     });
     const { choice: recommended, because } = recommend(ctx, layer, options);
-    const topic = `layer/${layer.id}`;
-    const answer = ctx.facts.answers.findLast((a) => a.topic === topic);
-    const answered = CHOICES.find((c) => c === answer?.value) ?? null;
+    const said = ctx.facts.layerChoices.findLast((c) => c.layerId === layer.id);
     // What was chosen before the layer was found to be of another kind may be no choice for it any more.
-    const chosen = answered === 'make-good' && !makeGoodOf(layer) ? null : answered;
+    const chosen = said && !(said.choice === 'make-good' && !makeGoodOf(layer)) ? said.choice : null;
     const forced = below.some((l) => done.find((d) => d.layerId === l.id)?.taken === 'remove');
     const taken = forced ? 'remove' : (chosen ?? recommended);
     done.unshift({
@@ -251,7 +244,7 @@ export function compareLayers(ctx: StripContext): Comparison[] {
       recommended,
       because,
       chosen,
-      note: answer?.note ?? '',
+      note: said?.note ?? '',
       taken,
       forced,
     });

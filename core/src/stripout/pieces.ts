@@ -23,7 +23,7 @@ import type { StripContext } from './facts.ts';
 import { holesOf, layerRegion, rateOf } from './options.ts';
 
 /** A piece to saw, lift and carry: numbered from the way in. */
-export interface ShownPiece {
+interface ShownPiece {
   label: string;
   part: RegionPart;
   areaM2: number;
@@ -64,7 +64,7 @@ function apron(fixture: Fixture, frontMm: number): Region {
 }
 
 /** The way cuts run: along the longest wall. */
-export function longestWallRad(ctx: StripContext): number {
+function longestWallRad(ctx: StripContext): number {
   const { corners } = ctx.plan;
   let [best, turn] = [0, 0];
   corners.forEach((a, i) => {
@@ -75,7 +75,7 @@ export function longestWallRad(ctx: StripContext): number {
 }
 
 /** Greatest size of a piece for the way a layer is cut, or null where it is not cut at all. */
-export function limitsOf(ctx: StripContext, layers: readonly Layer[]): PieceLimits | null {
+function limitsOf(ctx: StripContext, layers: readonly Layer[]): PieceLimits | null {
   const cut = LAYERS[layers.at(-1)!.kind].cut;
   if (cut === 'none') return null;
   const kgPerM2 = Math.max(
@@ -90,7 +90,7 @@ export function limitsOf(ctx: StripContext, layers: readonly Layer[]): PieceLimi
 }
 
 /** The whole region that comes up: the layer's area with the recesses under cabinets, less what comes through it. */
-export function liftedRegion(ctx: StripContext, layer: Layer): Region {
+function liftedRegion(ctx: StripContext, layer: Layer): Region {
   const floor = layerRegion(ctx, layer);
   const recesses = cabinets(ctx)
     .map(recess)

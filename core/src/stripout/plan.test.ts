@@ -1,8 +1,9 @@
 import { newFixture, newOpening, setOnWall, planOf, rectangleWalls } from '../room/index.ts';
-import { compareLayers, laidOver, planStripOut, tapResult } from './index.ts';
+import { compareLayers, laidOver, planStripOut, tapResult, type Choice } from './index.ts';
 import { contextOf, layerOf } from './invented-strip.ts';
 
-const answer = (topic: string, value: string) => ({ id: topic, topic, value, note: '' });
+const answer = (question: string, answer: string) => ({ id: question, question, answer, note: '' });
+const chose = (layerId: string, choice: Choice) => ({ id: layerId, layerId, choice, note: '' });
 const comparison = (ctx: ReturnType<typeof contextOf>, id: string) => compareLayers(ctx).find((c) => c.layerId === id)!;
 const option = (ctx: ReturnType<typeof contextOf>, id: string, choice: string) =>
   comparison(ctx, id).options.find((o) => o.choice === choice)!;
@@ -35,7 +36,7 @@ describe('keep, make good or take up', () => {
   test('making good, chosen before the layer turned out to be one that cannot be, is no choice any more', () => {
     const layers = [layerOf('sheet-resilient')];
     const chosen = (kind: Parameters<typeof layerOf>[0]) =>
-      contextOf({ layers: [layerOf(kind)], answers: [answer(`layer/layer-${kind}`, 'make-good')] });
+      contextOf({ layers: [layerOf(kind)], layerChoices: [chose(`layer-${kind}`, 'make-good')] });
     expect(comparison(chosen(layers[0]!.kind), 'layer-sheet-resilient').taken).toBe('make-good');
     expect(comparison(chosen('carpet'), 'layer-carpet')).toMatchObject({ chosen: null, taken: 'remove' });
     expect(() => planStripOut(chosen('carpet'))).not.toThrow();
@@ -126,7 +127,7 @@ describe('keep, make good or take up', () => {
     const layers = [layerOf('sheet-resilient'), layerOf('overlay-panel', { rank: 1 })];
     const ctx = contextOf({
       layers,
-      answers: [answer('layer/layer-sheet-resilient', 'keep'), answer('layer/layer-overlay-panel', 'remove')],
+      layerChoices: [chose('layer-sheet-resilient', 'keep'), chose('layer-overlay-panel', 'remove')],
     });
     expect(comparison(ctx, 'layer-sheet-resilient')).toMatchObject({ taken: 'remove', forced: true });
   });
@@ -143,7 +144,7 @@ describe('keep, make good or take up', () => {
     const layers = [layerOf('sheet-resilient', { year: null, yearOf: 'unknown' })];
     const ctx = contextOf({ layers });
     expect(comparison(ctx, 'layer-sheet-resilient').recommended).toBe('keep');
-    const plan = planStripOut(contextOf({ layers, answers: [answer('layer/layer-sheet-resilient', 'keep')] }));
+    const plan = planStripOut(contextOf({ layers, layerChoices: [chose('layer-sheet-resilient', 'keep')] }));
     expect(plan.leftInPlace.join()).toContain('suspect for asbestos');
   });
 });
@@ -197,7 +198,7 @@ describe('the plan', () => {
   test('in a room kept in feet and inches the work is said in them', () => {
     const layers = [layerOf('sheet-on-panel'), layerOf('carpet', { rank: -1 })];
     const made = planStripOut(
-      contextOf({ layers, answers: [answer('layer/layer-sheet-on-panel', 'remove')] }, { units: 'imperial' }),
+      contextOf({ layers, layerChoices: [chose('layer-sheet-on-panel', 'remove')] }, { units: 'imperial' }),
     );
     const words = made.steps.flatMap((s) => [s.words, ...s.lines]).join('\n');
     expect(words).toContain('Saw set to 11/32 in');
@@ -213,13 +214,14 @@ describe('the plan', () => {
 
   test('sheet on a panel: saw depth is the layers and half a millimetre, staples follow, pulled or sunk', () => {
     const layers = [layerOf('sheet-on-panel')];
-    const made = planStripOut(contextOf({ layers, answers: [answer('layer/layer-sheet-on-panel', 'remove')] }));
+    const made = planStripOut(contextOf({ layers, layerChoices: [chose('layer-sheet-on-panel', 'remove')] }));
     expect(made.packs[0]!.saw).toMatchObject({ depthMm: 8.5, stop: null, warnings: [] });
     expect(made.steps.some((s) => s.words.startsWith('Pull the staples'))).toBe(true);
     const sunk = planStripOut(
       contextOf({
         layers,
-        answers: [answer('layer/layer-sheet-on-panel', 'remove'), answer('school/staples', 'sink')],
+        layerChoices: [chose('layer-sheet-on-panel', 'remove')],
+        answers: [answer('school/staples', 'sink')],
       }),
     );
     expect(sunk.steps.some((s) => s.words.startsWith('Sink the staples'))).toBe(true);
@@ -227,17 +229,17 @@ describe('the plan', () => {
 
   test('vinyl glued on an overlay panel comes up with it: one cut through both', () => {
     const layers = [layerOf('sheet-resilient'), layerOf('overlay-panel', { rank: 1 })];
-    const made = planStripOut(contextOf({ layers, answers: [answer('layer/layer-overlay-panel', 'remove')] }));
+    const made = planStripOut(contextOf({ layers, layerChoices: [chose('layer-overlay-panel', 'remove')] }));
     expect(made.packs).toHaveLength(1);
     expect(made.packs[0]!.saw!.depthMm).toBeCloseTo(8.5, 9);
   });
 
   test('heating near the surface stops the saw; its depth unknown stops it too', () => {
-    const answers = [answer('layer/layer-sheet-on-panel', 'remove')];
+    const layerChoices = [chose('layer-sheet-on-panel', 'remove')];
     const at = (heatingDepthMm: number | null) =>
       planStripOut(
         contextOf(
-          { layers: [layerOf('sheet-on-panel')], answers },
+          { layers: [layerOf('sheet-on-panel')], layerChoices },
           { base: { ...carpet.room.base, heating: 'water', heatingDepthMm } },
         ),
       ).packs[0]!.saw!.stop;
@@ -248,7 +250,7 @@ describe('the plan', () => {
 
   test('a shut gate shows no cuts, no lines, and the step cannot be done', () => {
     const layers = [layerOf('sheet-on-panel', { year: null, yearOf: 'unknown' })];
-    const made = planStripOut(contextOf({ layers, answers: [answer('layer/layer-sheet-on-panel', 'remove')] }));
+    const made = planStripOut(contextOf({ layers, layerChoices: [chose('layer-sheet-on-panel', 'remove')] }));
     const step = made.steps.find((s) => s.group === 'layer')!;
     expect([made.packs[0]!.cut, step.lines, step.stops.length > 0]).toEqual([null, [], true]);
     expect(made.steps[0]!.words).toContain('Laboratory result');
@@ -265,7 +267,7 @@ describe('the plan', () => {
       true,
     );
     const ctx = contextOf(
-      { layers: [layerOf('sheet-on-panel')], answers: [answer('layer/layer-sheet-on-panel', 'remove')] },
+      { layers: [layerOf('sheet-on-panel')], layerChoices: [chose('layer-sheet-on-panel', 'remove')] },
       { fixtures: [cabinet] },
     );
     const cut = planStripOut(ctx).packs[0]!.cut!;

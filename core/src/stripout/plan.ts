@@ -1,5 +1,7 @@
+import { answerTo } from '../fields/index.ts';
+import { SCHOOL } from './schools.ts';
 import { gateOf, type LayerGate } from '../hazards/index.ts';
-import { LAYERS, answerTo, fromTheTop, type Layer } from '../layers/index.ts';
+import { LAYERS, fromTheTop, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
 import { debrisOf, type DebrisTotal } from './debris.ts';
 import { compareLayers, HIRE_WORDS, hireDaysOf, layerAreaM2, rateOf, type Comparison } from './options.ts';
@@ -76,8 +78,8 @@ export function planStripOut(ctx: StripContext): StripPlan {
     saw: sawDepthOf(ctx, pack),
   }));
   const dusty = going.some((l) => LAYERS[l.kind].dust !== 'low');
-  const trim = trimPieces(ctx.room, ctx.plan, facts.answers);
-  const trimOff = (answerTo(facts.answers, 'school/skirting') ?? 'off') === 'off' && going.length > 0;
+  const trim = trimPieces(ctx.room, ctx.plan, facts.trimFates);
+  const trimOff = (answerTo(facts.answers, SCHOOL['school/skirting']) ?? 'off') === 'off' && going.length > 0;
   const done = new Map(facts.ticks.map((tick) => [tick.key, tick.doneAt]));
   const steps = [
     ...clearing(ctx, going),

@@ -1,5 +1,4 @@
 import type { Caution } from '../hazards/index.ts';
-import { LAYERS } from '../layers/index.ts';
 import { fixtureName, openingName, type Fixture } from '../room/index.ts';
 import { gapWords } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
@@ -101,7 +100,7 @@ export function fixturesOut(ctx: StripContext): Ask[] {
 }
 
 /** How much longer the old covering is left at an opening beyond which it stays, mm. */
-export const TUCK_MM = 25;
+const TUCK_MM = 25;
 
 /** What to leave at openings where the old covering goes on beyond. */
 export function leftAtOpenings(
@@ -115,8 +114,4 @@ export function leftAtOpenings(
       key: `left/${o.id}`,
       words: `At the ${openingName(ctx.room, o)} the ${o.beyond === 'sheet' ? 'sheet' : o.beyond} stays beyond: cut ${gapWords(TUCK_MM, ctx.room.units)} long on the far side, tuck later`,
     }));
-}
-
-export function familyOf(kind: keyof typeof LAYERS): string {
-  return LAYERS[kind].family;
 }

@@ -1,9 +1,9 @@
 import { mayDo, type Gate, type Method } from '../hazards/index.ts';
-import { LAYERS, layerName, type Layer } from '../layers/index.ts';
+import { LAYERS, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
 
 /** How a layer comes up: what is done to it in order, with which tools. */
-export interface Removal {
+interface Removal {
   methods: Method[];
   /** One line for each step, verb first. */
   steps: string[];
@@ -152,8 +152,4 @@ export function mayAll(ctx: StripContext, methods: readonly Method[], layer: Lay
   const shut = gates.find((gate) => !gate.allowed);
   const cautions = [...new Map(gates.flatMap((gate) => gate.cautions).map((c) => [c.id, c])).values()];
   return { allowed: !shut, stops: shut?.stops ?? [], cautions };
-}
-
-export function takeUpWords(layer: Layer): string {
-  return `Take up the ${layerName(layer).toLowerCase()}`;
 }

@@ -1,5 +1,7 @@
+import { answerTo } from '../fields/index.ts';
+import { SCHOOL } from './schools.ts';
 import { mayDo, type Caution, type Stop } from '../hazards/index.ts';
-import { LAYERS, answerTo, layerName, type Layer } from '../layers/index.ts';
+import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 import { perimeterMm } from '../room/index.ts';
 import { formatMass, formatReach, gapWords } from '../units/index.ts';
 import { TAKEN_UP } from './context.ts';
@@ -35,7 +37,7 @@ export interface Pack {
 }
 
 /** A step before it is known whether it has been ticked. */
-export type Undone = Omit<Step, 'doneAt'>;
+type Undone = Omit<Step, 'doneAt'>;
 
 /** Preparations as steps of a group; nothing of the layers is touched by them. */
 export function asSteps(group: Step['group'], asks: readonly Ask[]): Undone[] {
@@ -143,7 +145,7 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
       layerIds: pack.layerIds,
     });
   if (layers.some((l) => l.fixing === 'stapled') && !shut) {
-    const pull = (answerTo(ctx.facts.answers, 'school/staples') ?? 'pull') === 'pull';
+    const pull = (answerTo(ctx.facts.answers, SCHOOL['school/staples']) ?? 'pull') === 'pull';
     steps.push({
       key: `edges/staples/${pack.key}`,
       group: 'edges',

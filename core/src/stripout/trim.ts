@@ -1,4 +1,3 @@
-import { answerTo, type Answer } from '../layers/index.ts';
 import {
   distanceMm,
   fixtureOutline,
@@ -9,6 +8,7 @@ import {
   type Plan,
   type RoomFacts,
 } from '../room/index.ts';
+import type { TrimFate } from './facts.ts';
 
 /** One length of skirting between openings or corners. */
 export interface TrimPiece {
@@ -55,7 +55,7 @@ function spanAlong(plan: Plan, fixture: Fixture, wall: number): number {
 export function trimPieces(
   room: Pick<RoomFacts, 'walls' | 'openings' | 'fixtures'>,
   plan: Plan,
-  answers: readonly Answer[],
+  fates: readonly TrimFate[],
 ): TrimPiece[] {
   const n = plan.corners.length;
   return plan.corners.flatMap((corner, wall) => {
@@ -77,7 +77,7 @@ export function trimPieces(
           wall,
           fromMm: from,
           lengthMm: to - from,
-          fate: answerTo(answers, `trim/${label}`) === 'discard' ? 'discard' : 'refit',
+          fate: fates.findLast((f) => f.piece === label)?.fate ?? 'refit',
         };
       });
   });

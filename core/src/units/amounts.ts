@@ -1,11 +1,11 @@
 import { roundTo, type UnitSystem } from './length.ts';
 
 /** Square feet in a square metre: 1 / 0.3048^2. */
-export const FT2_PER_M2 = 1 / 0.3048 ** 2;
+const FT2_PER_M2 = 1 / 0.3048 ** 2;
 /** Pounds in a kilogram: 1 / 0.45359237. */
-export const LB_PER_KG = 1 / 0.45359237;
+const LB_PER_KG = 1 / 0.45359237;
 /** US gallons in a litre: 1 / 3.785411784. */
-export const US_GAL_PER_L = 1 / 3.785411784;
+const US_GAL_PER_L = 1 / 3.785411784;
 
 function spoken(value: number, unit: string): string {
   const step = value >= 100 ? 1 : value >= 10 ? 0.1 : 0.01;

@@ -1,4 +1,19 @@
-export * from './amounts.ts';
-export * from './chance.ts';
-export * from './length.ts';
-export * from './uuid.ts';
+export { formatArea, formatBulk, formatMass, formatMassPerArea, formatVolume } from './amounts.ts';
+export { normal, seeded } from './chance.ts';
+export {
+  formatGap,
+  formatInches,
+  formatReach,
+  formatRod,
+  formatSpan,
+  gapWords,
+  type LengthUnit,
+  MM_PER_INCH,
+  parseLength,
+  roundTo,
+  toMm,
+  UNIT_SYSTEMS,
+  unitLabel,
+  type UnitSystem,
+} from './length.ts';
+export { uuidV7 } from './uuid.ts';

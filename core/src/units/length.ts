@@ -1,9 +1,10 @@
 /** Millimetres in one inch: exact by definition (international yard and pound agreement, 1959). */
 export const MM_PER_INCH = 25.4;
-export const MM_PER_FOOT = 304.8;
+const MM_PER_FOOT = 304.8;
 
 /** How lengths are shown and keyed. They are stored in millimetres whichever is chosen. */
-export type UnitSystem = 'metric' | 'imperial';
+export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 
 /** Units a column or a text can be written in. `ftin` is feet and inches with fractions. */
 export type LengthUnit = 'mm' | 'cm' | 'm' | 'in' | 'ft' | 'ftin';
@@ -22,7 +23,7 @@ export function toMm(value: number, unit: LengthUnit): number {
 }
 
 /** A value and, when it could not be read, why not. */
-export type ParsedLength = { ok: true; mm: number } | { ok: false; reason: string };
+type ParsedLength = { ok: true; mm: number } | { ok: false; reason: string };
 
 const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/;
 const FRACTION = /^(\d+)\/(\d+)$/;

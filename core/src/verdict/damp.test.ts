@@ -1,3 +1,4 @@
+import type { AnswerValue } from '../fields/index.ts';
 import { judgeDamp, type DampFacts } from '../damp/index.ts';
 import { daysAgo, dampOf, readingOf, testOf } from '../damp/invented-damp.ts';
 import { dampCriteria } from './index.ts';
@@ -22,11 +23,11 @@ const air = (rhPercent: number) =>
     who: '',
     note: '',
   }));
-const judge = (facts: Partial<DampFacts>, answers: Record<string, string> = {}) => {
+const judge = (facts: Partial<DampFacts>, answers: Record<string, AnswerValue> = {}) => {
   const ctx = dampOf(facts, answers);
   return Object.fromEntries(dampCriteria(ctx, judgeDamp(ctx)).map((c) => [c.id, c.verdict]));
 };
-const DRY = { 'damp/source': 'no', 'damp/outer-walls': '' };
+const DRY = { 'damp/source': 'no', 'damp/outer-walls': [] };
 
 test('nothing read asks for tests and air', () => {
   expect(judge({})).toEqual({ 'damp-tests': 'measure', 'damp-air': 'measure' });
@@ -44,8 +45,10 @@ test('under the limit with too few tests is still to be measured', () => {
 });
 
 test('an outer wall without a test within a metre is still to be measured', () => {
-  expect(judge(probes([70, 72, 71]), { ...DRY, 'damp/outer-walls': '3' })['damp-probe']).toBe('lay');
-  expect(judge({ ...probes([70, 72, 71]) }, { ...DRY, 'damp/outer-walls': '0,1,2,3' })['damp-probe']).toBe('measure');
+  expect(judge(probes([70, 72, 71]), { ...DRY, 'damp/outer-walls': [3] })['damp-probe']).toBe('lay');
+  expect(judge({ ...probes([70, 72, 71]) }, { ...DRY, 'damp/outer-walls': [0, 1, 2, 3] })['damp-probe']).toBe(
+    'measure',
+  );
 });
 
 test.each([

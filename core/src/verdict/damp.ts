@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal';
+import { answerTo } from '../fields/index.ts';
 import { airHistory, bandClock, outWords, samplesOf, type AirHistory } from '../air/index.ts';
 import {
   forecastProbe,
@@ -9,11 +11,13 @@ import {
   type DampState,
   type DryingForecast,
   type MethodState,
+  LAYING_DAY,
+  SOURCE,
+  WAY_OUT,
 } from '../damp/index.ts';
-import { answerTo } from '../layers/index.ts';
 import { distanceMm } from '../room/index.ts';
 import { placeWords } from './flat.ts';
-import type { Criterion } from './words.ts';
+import type { OwnCriterion } from './words.ts';
 
 /** Signs that damp is still arriving: nothing is laid and nothing is measured away. */
 const ARRIVING: Record<string, string> = {
@@ -22,10 +26,14 @@ const ARRIVING: Record<string, string> = {
   efflorescence: 'White salts: water is moving through the base',
 };
 
-/** Criteria of damp and air. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
-export function dampCriteria(ctx: DampContext, state: DampState): Criterion[] {
-  const criteria: Criterion[] = [];
-  const source = answerTo(ctx.answers, 'damp/source') ?? 'unknown';
+/** Criteria of damp and air. `memo` keeps the forecast from one call to the next; no answer depends on it. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
+export function dampCriteria(
+  ctx: DampContext,
+  state: DampState,
+  memo: Map<string, unknown> = new Map(),
+): OwnCriterion[] {
+  const criteria: OwnCriterion[] = [];
+  const source = answerTo(ctx.answers, SOURCE) ?? 'unknown';
   if (source in ARRIVING)
     criteria.push({
       id: 'damp-source',
@@ -35,7 +43,7 @@ export function dampCriteria(ctx: DampContext, state: DampState): Criterion[] {
       next: 'Who decides: plumber, drainage or damp surveyor. Test again once it has stopped.',
     });
   const judged = state.methods.filter((m) => m.limit && m.governing);
-  for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source));
+  for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo));
   const qualifying = state.methods.filter((m) => m.qualifying);
   if (!qualifying.some((m) => m.complete && m.governing)) {
     const chosen = state.methods.find((m) => m.method === state.chosen)!;
@@ -58,7 +66,13 @@ export function dampCriteria(ctx: DampContext, state: DampState): Criterion[] {
   return criteria;
 }
 
-function methodCriterion(ctx: DampContext, state: DampState, method: MethodState, source: string): Criterion {
+function methodCriterion(
+  ctx: DampContext,
+  state: DampState,
+  method: MethodState,
+  source: string,
+  memo: Map<string, unknown>,
+): OwnCriterion {
   const { governing, limit, margin } = method;
   const spec = METHOD_SPECS[method.method];
   const at = placeWords(ctx.room, ctx.plan, [governing!.test.xMm, governing!.test.yMm]);
@@ -81,7 +95,7 @@ function methodCriterion(ctx: DampContext, state: DampState, method: MethodState
       verdict: 'stop',
       next: 'Find the source first. Who decides: plumber, drainage or damp surveyor.',
     };
-  const way = answerTo(ctx.answers, 'damp/way-out');
+  const way = answerTo(ctx.answers, WAY_OUT);
   if (way === 'membrane')
     return {
       ...base,
@@ -89,8 +103,8 @@ function methodCriterion(ctx: DampContext, state: DampState, method: MethodState
       next: 'Surface membrane chosen: two coats by the maker’s sheet, then record it.',
     };
   if (way === 'other-covering') return { ...base, verdict: 'work', next: 'Choose the covering’s card that takes it.' };
-  const wanted = answerTo(ctx.answers, 'lay/date');
-  const forecast = wanted ? waitForecast(ctx, state) : null;
+  const wanted = answerTo(ctx.answers, LAYING_DAY);
+  const forecast = wanted ? waitForecast(ctx, state, memo) : null;
   if (wanted && forecast?.lateUtc && forecast.lateUtc.slice(0, 10) <= wanted)
     return {
       ...base,
@@ -100,7 +114,7 @@ function methodCriterion(ctx: DampContext, state: DampState, method: MethodState
   return { ...base, verdict: 'work', next: 'Compare the ways out and choose one.' };
 }
 
-function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodState): Criterion {
+function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodState): OwnCriterion {
   const due = state.due[0];
   const spec = METHOD_SPECS[chosen.method];
   return {
@@ -118,7 +132,7 @@ function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodStat
 }
 
 /** Boards much wetter or drier than their base move after laying: they wait. */
-function boardsCriterion({ basePercent, boardsPercent, allowed }: NonNullable<DampState['boards']>): Criterion {
+function boardsCriterion({ basePercent, boardsPercent, allowed }: NonNullable<DampState['boards']>): OwnCriterion {
   const apart = Math.abs(basePercent - boardsPercent);
   return {
     id: 'damp-boards',
@@ -136,7 +150,7 @@ export function roomAir(ctx: DampContext): AirHistory {
   return airHistory(samplesOf(ctx.facts.airReadings, ctx.facts.airLogs), ctx.card, ctx.figure('air-gap-h'));
 }
 
-function airCriterion(ctx: DampContext): Criterion {
+function airCriterion(ctx: DampContext): OwnCriterion {
   const history = roomAir(ctx);
   const base = { id: 'damp-air', title: 'Air' };
   if (!history.last)
@@ -169,21 +183,23 @@ function airCriterion(ctx: DampContext): Criterion {
   return { ...base, verdict: 'lay', margin: `${now}; in band for ${Math.floor(clock.hoursDone)} h.`, next: 'Hold it.' };
 }
 
-/** The last forecasts with what they were made from: a reading of another kind does not make them anew. */
-const lastForecasts = new Map<string, DryingForecast>();
-const KEPT = 8;
+/** The last forecast with what it was made from: a reading of another kind does not make it anew. */
+interface KeptForecast {
+  of: readonly unknown[];
+  made: DryingForecast;
+}
+const FORECAST = 'forecast';
 
 /** Forecast of the probe that is last to dry, under the room's air as it was; null with too few readings. */
-export function waitForecast(ctx: DampContext, state: DampState): DryingForecast | null {
+function waitForecast(ctx: DampContext, state: DampState, memo: Map<string, unknown>): DryingForecast | null {
   const [probe] = probeSeries(ctx, state.results);
   const limit = state.methods.find((m) => m.method === 'probe')?.limit;
   if (!probe || !limit) return null;
   const plan = usualPlan(ctx, probe);
-  const key = JSON.stringify([probe, limit.value, plan]);
-  const kept = lastForecasts.get(key);
-  if (kept) return kept;
+  const of = [probe, limit.value, plan];
+  const kept = memo.get(FORECAST) as KeptForecast | undefined;
+  if (kept && equal(kept.of, of)) return kept.made;
   const made = forecastProbe(probe, limit.value, plan);
-  if (lastForecasts.size >= KEPT) lastForecasts.delete(lastForecasts.keys().next().value!);
-  lastForecasts.set(key, made);
+  memo.set(FORECAST, { of, made } satisfies KeptForecast);
   return made;
 }

@@ -1,10 +1,10 @@
-import { assessRoom, type AllRoomFacts } from '../index.ts';
+import { assessRoom, roomSet, type RoomSet } from '../index.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { stationsOf, type EdgeWalk, type FlatFacts } from '../flat/index.ts';
 import { factsAt, rectanglePlan } from '../flat/invented.ts';
 import { BLANK_SHAPE, rectangleWalls, type RoomFacts } from '../room/index.ts';
 import type { Scan } from '../scan/index.ts';
-import { newMark } from '../soundness/index.ts';
+import { newMark, type Mark } from '../soundness/index.ts';
 
 const plan = rectanglePlan(3600, 2400);
 const card = SHIPPED_CARDS[0]!;
@@ -24,10 +24,16 @@ const ROOM: RoomFacts = {
 type Floor = (x: number, y: number) => number;
 const level: Floor = () => 0;
 const everywhere = (floor: Floor) => factsAt(stationsOf(plan, 600, [], [], { xMm: 0, yMm: 0 }), floor);
-const criterion = (flat: FlatFacts, id: string, part: Partial<AllRoomFacts> = {}, own: CoveringCard = card) =>
-  assessRoom({ room: ROOM, flat, ...part }, own, '2026-05-05T08:00:00.000Z', { chance: true }).criteria.find(
-    (c) => c.id === id,
-  );
+const criterion = (
+  flat: FlatFacts,
+  id: string,
+  { room = ROOM, ...part }: Partial<RoomSet> = {},
+  own: CoveringCard = card,
+) =>
+  assessRoom(roomSet(room, own, { ...flat, ...part }), '2026-05-05T08:00:00.000Z', {
+    parts: ['flat'],
+    chance: true,
+  }).criteria.find((c) => c.id === id);
 
 function scan(floor: Floor, noiseMm = 0.2): Scan {
   const [nx, ny] = [72, 48];
@@ -114,7 +120,7 @@ test('known joists ask for readings on and between them, and are content with a 
 
 test('a short rule is judged by lips or by places walked with an edge of its own length', () => {
   const short: CoveringCard = { ...card, rules: [...card.rules, { gapMm: 1, edgeMm: 200 }] };
-  const sound = { marks: [], checks: [] };
+  const marks: Mark[] = [];
   const walk = (i: number, gapMm: number): EdgeWalk => ({
     id: `e${i}`,
     fromXMm: 400 + 400 * i,
@@ -129,15 +135,15 @@ test('a short rule is judged by lips or by places walked with an edge of its own
     note: '',
   });
   const flat = everywhere(level);
-  expect(criterion(flat, 'lips', { sound }, short)!.verdict).toBe('measure');
+  expect(criterion(flat, 'lips', { marks }, short)!.verdict).toBe('measure');
   const walked = { ...flat, edgeWalks: [0, 1, 2, 3, 4].map((i) => walk(i, 0.3)) };
-  expect(criterion(walked, 'lips', { sound }, short)!.verdict).toBe('lay');
+  expect(criterion(walked, 'lips', { marks }, short)!.verdict).toBe('lay');
   // One place over it, or a floor levelled since, and they no longer pass it.
   const oneOver = { ...walked, edgeWalks: [...walked.edgeWalks.slice(1), walk(0, 1.6)] };
-  expect(criterion(oneOver, 'lips', { sound }, short)!.verdict).toBe('measure');
+  expect(criterion(oneOver, 'lips', { marks }, short)!.verdict).toBe('measure');
   const levelled = { ...walked, works: [{ doneAt: '2026-05-04T18:00:00.000Z', predicted: [] }] as never };
-  expect(criterion(levelled, 'lips', { sound }, short)!.verdict).toBe('measure');
-  expect(criterion({ ...walked, edgeWalks: [walk(0, 1.6)] }, 'flat-edge', { sound }, short)!.verdict).toBe('work');
+  expect(criterion(levelled, 'lips', { marks }, short)!.verdict).toBe('measure');
+  expect(criterion({ ...walked, edgeWalks: [walk(0, 1.6)] }, 'flat-edge', { marks }, short)!.verdict).toBe('work');
 });
 
 test('a lip of 5 mm marked as a line breaks the surface there: the edge shows nearly all of it', () => {
@@ -156,8 +162,7 @@ test('a lip of 5 mm marked as a line breaks the surface there: the edge shows ne
     },
   );
   const judged = (marks: (typeof lip)[]) =>
-    assessRoom({ room: ROOM, flat: everywhere(step), sound: { marks, checks: [] } }, card, '2026-05-05T08:00:00.000Z')
-      .flat!;
+    assessRoom(roomSet(ROOM, card, { ...everywhere(step), marks }), '2026-05-05T08:00:00.000Z').flat!;
   const broken = judged([lip]);
   expect(broken.breaks).toHaveLength(1);
   expect(broken.rules[0]!.worst!.valueMm).toBeCloseTo(5 * 0.975, 1);

@@ -18,10 +18,10 @@ import { ANCHORS_LEAST } from '../scan/index.ts';
 import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
 import { formatGap, formatReach, unitLabel } from '../units/index.ts';
 import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
-import type { Criterion, Verdict } from './words.ts';
+import type { OwnCriterion, Verdict } from './words.ts';
 
 /** Share of the floor that must lie within reach of a reading before the map can say `lay`. */
-export const FULL_COVER_SHARE = 0.99;
+const FULL_COVER_SHARE = 0.99;
 
 /** `0.84 m from W1, 2.47 m from the door wall`. */
 export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, number]): string {
@@ -30,7 +30,7 @@ export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, nu
     .join(', ');
 }
 
-function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureChance | null): Criterion {
+function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureChance | null): OwnCriterion {
   const units = room.units;
   const deciding = state.rules[0]!;
   const { worst, rule, overMm } = deciding;
@@ -119,8 +119,8 @@ export function flatCriteria(
   sound: SoundFacts = NO_SOUND_FACTS,
   chance: FailureChance | null = null,
   { works = [] }: Pick<FlatFacts, 'works'> = {},
-): Criterion[] {
-  const criteria: Criterion[] = [];
+): OwnCriterion[] {
+  const criteria: OwnCriterion[] = [];
   if (!state) {
     criteria.push({
       id: 'flat',
@@ -152,7 +152,7 @@ const SHORT_WALKS_ENOUGH = 5;
  * A gap read under an edge of the rule's own length judges that place by itself: no map overrules it. Null where no placement of
  * that length is over its rule.
  */
-function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: FlatState | null): Criterion | null {
+function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: FlatState | null): OwnCriterion | null {
   const { units } = room;
   const found = (state?.walks ?? []).flatMap((walk) =>
     card.rules
@@ -181,7 +181,7 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
 }
 
 /** Boards and panels crown over joists: readings have to stand on them and between. Null where joists are unknown or enough is read. */
-function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): Criterion | null {
+function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): OwnCriterion | null {
   const joists = joistsOf(room);
   // A scan of the whole floor sees both by itself.
   if (!joists || !state || (state.scanned?.seenShare ?? 0) >= SCAN_ALONE_SHARE) return null;
@@ -197,7 +197,7 @@ function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): C
 }
 
 /** Levelling that was done ends with the same readings again. Null where every station it moved has been read since. */
-function levelledCriterion(works: readonly LevellingWork[], state: FlatState | null): Criterion | null {
+function levelledCriterion(works: readonly LevellingWork[], state: FlatState | null): OwnCriterion | null {
   const open = achievedOf(works, state?.heights.heights ?? []).filter(({ waiting }) => waiting.length > 0);
   if (open.length === 0) return null;
   const waiting = open.reduce((sum, a) => sum + a.waiting.length, 0);
@@ -222,7 +222,7 @@ function lipCriterion(
   sound: SoundFacts,
   /** Placements that count: none from before the floor was levelled. */
   walks: readonly EdgeWalk[],
-): Criterion | null {
+): OwnCriterion | null {
   const shortRules = card.rules.filter((rule) => rule.edgeMm < 500);
   if (card.stepMm === null && shortRules.length === 0) return null;
   const { units } = room;

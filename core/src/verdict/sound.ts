@@ -2,7 +2,7 @@ import type { FigureOf } from '../figures/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
 import { KEEP_OFF_KINDS, MARK_WORDS, treatmentOf, walkOf, type SoundFacts } from '../soundness/index.ts';
 import { placeWords } from './flat.ts';
-import { VERDICTS, type Criterion } from './words.ts';
+import { VERDICTS, type OwnCriterion } from './words.ts';
 
 /** Key under which a treated mark is ticked. */
 export const markTick = (markId: string) => `mark/${markId}`;
@@ -14,14 +14,14 @@ export function soundCriteria(
   facts: SoundFacts,
   done: readonly { key: string }[],
   figure: FigureOf,
-): Criterion[] {
+): OwnCriterion[] {
   const open = facts.marks
     .filter((mark) => !KEEP_OFF_KINDS.includes(mark.kind) && !done.some((tick) => tick.key === markTick(mark.id)))
     .map((mark) => ({ mark, treatment: treatmentOf(mark, room, figure) }))
     .sort((a, b) => VERDICTS.indexOf(a.treatment.verdict) - VERDICTS.indexOf(b.treatment.verdict));
   const steps = walkOf(room, plan, facts.checks, figure('tap-mm'));
   const left = steps.filter((step) => !step.done);
-  const criteria: Criterion[] = [];
+  const criteria: OwnCriterion[] = [];
   const worst = open[0];
   if (worst)
     criteria.push({

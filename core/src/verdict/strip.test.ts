@@ -1,9 +1,9 @@
-import { assessRoom, type AllRoomFacts } from '../index.ts';
+import { assessRoom, roomSet } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { FIGURES, figuresOf, isFigure, type FigureName } from '../figures/index.ts';
 import { LAYER_KINDS, LAYERS, newLayer, type Layer } from '../layers/index.ts';
 import { BLANK_SHAPE, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '../room/index.ts';
-import { NO_STRIP_FACTS, type StripFacts } from '../stripout/index.ts';
+import { type Choice, type StripFacts } from '../stripout/index.ts';
 
 const card = SHIPPED_CARDS.find((c) => c.id === 'shipped-laminate')!;
 const room: RoomFacts = {
@@ -21,12 +21,11 @@ const room: RoomFacts = {
   contactsOnly: false,
 };
 const judge = (strip: Partial<StripFacts>, own: Partial<RoomFacts> = {}) => {
-  const facts: AllRoomFacts = {
-    room: { ...room, ...own },
-    flat: { setups: [], readings: [], stations: [] },
-    strip: { ...NO_STRIP_FACTS, country: { country: 'GB', asbestosFrom: null, leadFrom: null }, ...strip },
-  };
-  const { verdict, criteria, laidOver, surfaceGates } = assessRoom(facts, card, '2026-05-04T12:00:00Z');
+  const country = { country: 'GB', asbestosFrom: null, leadFrom: null };
+  const set = roomSet({ ...room, ...own }, card, { country, ...strip });
+  const { verdict, criteria, laidOver, surfaceGates } = assessRoom(set, '2026-05-04T12:00:00Z', {
+    parts: ['strip', 'flat'],
+  });
   return {
     verdict,
     laidOver,
@@ -34,7 +33,8 @@ const judge = (strip: Partial<StripFacts>, own: Partial<RoomFacts> = {}) => {
     strip: criteria.filter((c) => c.id !== 'flat').map((c) => [c.id, c.verdict]),
   };
 };
-const answer = (topic: string, value: string) => ({ id: topic, topic, value, note: '' });
+const chose = (layerId: string, choice: Choice) => ({ id: layerId, layerId, choice, note: '' });
+const answer = (question: string, answer: string) => ({ id: question, question, answer, note: '' });
 const vinyl = (part: Partial<Layer> = {}) => newLayer('l', 'sheet-resilient', part);
 const old = { year: null, yearOf: 'unknown' } as const;
 const late = { year: 2015, yearOf: 'layer' } as const;
@@ -51,24 +51,24 @@ test('suspect and undecided: stop, though it might be covered', () => {
 });
 
 test('suspect and kept undisturbed: the gate is not in the way any more, the covering lies over it', () => {
-  const kept = judge({ layers: [vinyl(old)], answers: [answer('layer/l', 'keep')] });
+  const kept = judge({ layers: [vinyl(old)], layerChoices: [chose('l', 'keep')] });
   expect(kept).toMatchObject({ verdict: 'measure', strip: [], laidOver: 'existing-resilient' });
   // Nothing that stays there may be ground or primed: the one predicate answers levelling too.
   expect([kept.surfaceGates.grind.allowed, kept.surfaceGates.prime.allowed]).toEqual([false, false]);
 });
 
 test('suspect and chosen to be taken up: stop until a laboratory has answered', () => {
-  expect(judge({ layers: [vinyl(old)], answers: [answer('layer/l', 'remove')] }).strip[0]).toEqual([
+  expect(judge({ layers: [vinyl(old)], layerChoices: [chose('l', 'remove')] }).strip[0]).toEqual([
     'hazard-gate',
     'stop',
   ]);
 });
 
 test('open and chosen: work; ticked: nothing left', () => {
-  const answers = [answer('layer/l', 'remove')];
-  expect(judge({ layers: [vinyl(late)], answers }).strip).toEqual([['strip-work', 'work']]);
+  const layerChoices = [chose('l', 'remove')];
+  expect(judge({ layers: [vinyl(late)], layerChoices }).strip).toEqual([['strip-work', 'work']]);
   const ticks = [{ id: 't', key: 'layer/l', doneAt: '2026-05-04T10:00:00Z', note: '' }];
-  expect(judge({ layers: [vinyl(late)], answers, ticks })).toMatchObject({ strip: [], laidOver: 'cement-screed' });
+  expect(judge({ layers: [vinyl(late)], layerChoices, ticks })).toMatchObject({ strip: [], laidOver: 'cement-screed' });
 });
 
 test('a hazard seen in the room stops it whatever lies there, until it is made safe', () => {
@@ -80,10 +80,10 @@ test('a hazard seen in the room stops it whatever lies there, until it is made s
 });
 
 test('a second judgement of other facts is not the first one kept', () => {
-  const answers = [answer('layer/l', 'remove')];
-  const first = judge({ layers: [vinyl(late)], answers });
-  judge({ layers: [vinyl(old)], answers });
-  expect(judge({ layers: [vinyl(late)], answers })).toEqual(first);
+  const layerChoices = [chose('l', 'remove')];
+  const first = judge({ layers: [vinyl(late)], layerChoices });
+  judge({ layers: [vinyl(old)], layerChoices });
+  expect(judge({ layers: [vinyl(late)], layerChoices })).toEqual(first);
 });
 
 test.each(Object.keys(FIGURES) as FigureName[])(

@@ -1,12 +1,13 @@
-import { SITE_HAZARDS, type SiteHazard } from '../hazards/index.ts';
+import { answerTo } from '../fields/index.ts';
+import { SITE, SITE_HAZARD_IDS, SITE_HAZARDS } from '../hazards/index.ts';
 import type { StripContext, StripPlan } from '../stripout/index.ts';
-import { answerTo, layerName } from '../layers/index.ts';
-import type { Criterion } from './words.ts';
+import { layerName } from '../layers/index.ts';
+import type { OwnCriterion } from './words.ts';
 
 /** Criteria of strip-out: hazards first, then what is undecided, then what is still to be taken up. None for a bare base. */
-export function stripCriteria(ctx: StripContext, plan: StripPlan): Criterion[] {
-  const criteria: Criterion[] = [];
-  const site = (Object.keys(SITE_HAZARDS) as SiteHazard[]).filter((t) => answerTo(ctx.facts.answers, t) === 'seen');
+export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[] {
+  const criteria: OwnCriterion[] = [];
+  const site = SITE_HAZARD_IDS.filter((id) => answerTo(ctx.facts.answers, SITE[id]) === 'seen');
   for (const topic of site)
     criteria.push({
       id: topic,

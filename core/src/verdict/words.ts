@@ -5,6 +5,8 @@ export type Verdict = (typeof VERDICTS)[number];
 /** One judged criterion of a room. */
 export interface Criterion {
   id: string;
+  /** The part that judged it: the stage it is shown in, the plank of the course it marks. */
+  part: string;
   /** What is judged, in the trade's words. */
   title: string;
   verdict: Verdict;
@@ -12,6 +14,9 @@ export interface Criterion {
   margin: string;
   next: string;
 }
+
+/** A criterion as its part states it: whose it is the runner adds. */
+export type OwnCriterion = Omit<Criterion, 'part'>;
 
 /** The worst of some verdicts; `measure` when there is nothing to judge. */
 export function worstVerdict(verdicts: readonly Verdict[]): Verdict {

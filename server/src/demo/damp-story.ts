@@ -1,9 +1,10 @@
 import { newMark, type Mark, type MarkKind } from '@maquette/core/soundness';
-import type { DampMethod } from '@maquette/core/damp';
+import { MEMBRANE, OUTER_WALLS, SOURCE, type DampMethod } from '@maquette/core/damp';
+import type { AnswerValue, Question } from '@maquette/core/fields';
 import type { PointMm } from '@maquette/core/room';
 
 /** One invented test with its readings: days before the seeding, value, temperature. */
-export interface StoryTest {
+interface StoryTest {
   method: DampMethod;
   name: string;
   at: [number, number];
@@ -14,11 +15,11 @@ export interface StoryTest {
 }
 
 /** What is measured and seen of a demo room's damp and soundness. */
-export interface DampStory {
+interface DampStory {
   tests?: StoryTest[];
   /** Days of logger before the seeding, its middle, and a stretch with the window open (hours after its start). */
   log?: { days: number; tempC: number; rhPercent: number; openAtH?: number };
-  answers?: [topic: string, value: string][];
+  answers?: [question: Question, answer: AnswerValue][];
   marks?: Mark[];
   /** Lines and spots gone over: all, so many, or none. */
   walked?: number | 'all';
@@ -72,9 +73,9 @@ export const DAMP_STORIES: Readonly<Record<string, DampStory>> = {
     ],
     log: { days: 5, tempC: 18, rhPercent: 52 },
     answers: [
-      ['damp/source', 'no'],
-      ['damp/membrane', 'recorded'],
-      ['damp/outer-walls', '0,1'],
+      [SOURCE, 'no'],
+      [MEMBRANE, 'recorded'],
+      [OUTER_WALLS, [0, 1]],
     ],
     marks: [
       mark('crack', 3900, 2500, {
@@ -92,7 +93,7 @@ export const DAMP_STORIES: Readonly<Record<string, DampStory>> = {
   'boot-room': {
     tests: [{ method: 'carbide', name: 'C1', at: [1500, 1200], setDays: null, depthMm: 45, readings: [[3, 1.6, 18]] }],
     log: { days: 4, tempC: 19, rhPercent: 50 },
-    answers: [['damp/source', 'no']],
+    answers: [[SOURCE, 'no']],
     walked: 'all',
   },
   hall: {
@@ -110,7 +111,7 @@ export const DAMP_STORIES: Readonly<Record<string, DampStory>> = {
       readings: [[4, [9.6, 10.1, 9.8, 14.2, 10.4][i]!, 17]],
     })),
     log: { days: 4, tempC: 18, rhPercent: 54, openAtH: 40 },
-    answers: [['damp/source', 'no']],
+    answers: [[SOURCE, 'no']],
     marks: [
       mark('squeak', 1400, 760, { shape: 'area', points: box(900, 300, 1000, 920), moveMm: 1 }),
       mark('rot', 4600, 900, { shape: 'area', points: box(4400, 700, 400, 350), depthMm: 18 }),
@@ -147,8 +148,8 @@ export const DAMP_STORIES: Readonly<Record<string, DampStory>> = {
     ],
     log: { days: 3, tempC: 20, rhPercent: 48 },
     answers: [
-      ['damp/source', 'suspected'],
-      ['damp/membrane', 'bridged'],
+      [SOURCE, 'suspected'],
+      [MEMBRANE, 'bridged'],
     ],
     marks: [mark('stain', 800, 700, { shape: 'area', points: box(200, 200, 1200, 1000), severity: 'clear' })],
     walked: 0,

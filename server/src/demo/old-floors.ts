@@ -1,4 +1,5 @@
-import type { DemoRoom } from './scenario.ts';
+import { HEATING_LOCATED } from '@maquette/core/hazards';
+import type { DemoRoom } from './demo-room.ts';
 
 /** An L-shaped kitchen: thin vinyl of unknown age on a panel. Its gate is shut, and skim or take up is to be decided. */
 export const KITCHEN: DemoRoom = {
@@ -89,7 +90,7 @@ export const KITCHEN: DemoRoom = {
       ],
     },
   ],
-  answers: [{ topic: 'site/heating-located', value: 'yes', note: '' }],
+  answers: [[HEATING_LOCATED, 'yes']],
 };
 
 /** A wash house with ceramic tile on a mesh bed: the laboratory has answered, keep or lift is to be decided. */

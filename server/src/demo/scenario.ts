@@ -1,49 +1,8 @@
-import type { Answer, Layer, Sample } from '@maquette/core/layers';
-import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
-import type { Mark } from '@maquette/core/soundness';
+import type { Wall } from '@maquette/core/room';
+import type { DemoRoom } from './demo-room.ts';
 import { CLOAKROOM, KITCHEN, WASH_HOUSE } from './old-floors.ts';
 
-/** A smooth bump or hollow: height in mm at its middle, and its half width. */
-export interface Bump {
-  xMm: number;
-  yMm: number;
-  heightMm: number;
-  widthMm: number;
-}
-
-/** A room of the demo with the floor it really has, which readings are then taken from. */
-export interface DemoRoom {
-  slug: string;
-  name: string;
-  walls: Wall[];
-  openings: Partial<Opening>[];
-  fixtures?: Partial<Fixture>[];
-  lines?: DividingLine[];
-  base?: Partial<BaseDetails>;
-  layers?: (Pick<Layer, 'id' | 'kind'> & Partial<Layer>)[];
-  samples?: Omit<Sample, 'where' | 'note'>[];
-  answers?: Omit<Answer, 'id'>[];
-  marks?: Omit<Mark, 'id'>[];
-  /** Layers whose strip-out steps are done. */
-  ticked?: string[];
-  /** Share of taps that sounded hollow, by layer. */
-  tapped?: { layerId: string; hollowAt: [number, number][]; upTo: number }[];
-  baseKind: BaseKind;
-  cardId: string;
-  units: 'metric' | 'imperial';
-  bumps: Bump[];
-  /** Fall of the whole floor, mm for each m in x and y. */
-  fall: [number, number];
-  /** A low that was there the day before, and has been filled since. */
-  levelled?: { low: Bump; product: string; batch: string; bagsPlanned: number; bagsUsed: number };
-  /** It was scanned: noise of a cell, how far the scanner drifted over the room, and a chest that hid some floor. */
-  scan?: { noiseMm: number; driftMm: number; turnDeg: number; chest: { xMm: number; yMm: number; sideMm: number } };
-  /** Share of the walk that has been read. */
-  readShare: number;
-  setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];
-}
-
-export interface DemoJob {
+interface DemoJob {
   slug: string;
   name: string;
   about: string;
@@ -88,7 +47,7 @@ export const SCENARIO: readonly DemoJob[] = [
         fall: [-0.5, 0.2],
         base: { slabMm: 120, beneath: 'ground', grade: 'on', heating: 'none' },
         layers: [{ id: 'demo-parlour-carpet', kind: 'carpet', year: 2006, yearOf: 'layer', condition: 'worn' }],
-        answers: [{ topic: 'layer/demo-parlour-carpet', value: 'remove', note: '' }],
+        layerChoices: [{ layerId: 'demo-parlour-carpet', choice: 'remove' }],
         ticked: ['demo-parlour-carpet'],
         readShare: 1,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1338.4, closingMm: 0.4 }],

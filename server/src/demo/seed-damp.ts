@@ -3,8 +3,8 @@ import { planOf, UNKNOWN_BASE, type RoomFacts } from '@maquette/core/room';
 import { walkOf } from '@maquette/core/soundness';
 import { normal, roundTo } from '@maquette/core/units';
 import { DAMP_STORIES } from './damp-story.ts';
-import type { DemoRoom } from './scenario.ts';
-import type { Put } from './seed.ts';
+import type { DemoRoom } from './demo-room.ts';
+import type { Put } from './put.ts';
 
 const DAY_MS = 86_400_000;
 const LOG_EVERY_MS = 1_800_000;
@@ -65,8 +65,8 @@ export async function seedDamp(
     });
     await put('airLogs', `${id}-log-1`, id, { name: 'Demo logger', instrument: 'Demo logger', samples, note: '' });
   }
-  for (const [n, [topic, value]] of (story.answers ?? []).entries())
-    await put('answers', `${id}-damp-answer-${n + 1}`, id, { topic, value, note: '' });
+  for (const [n, [{ question }, answer]] of (story.answers ?? []).entries())
+    await put('answers', `${id}-damp-answer-${n + 1}`, id, { question, answer, note: '' });
   for (const [n, { id: _, ...mark }] of (story.marks ?? []).entries())
     await put('marks', `${id}-damage-${n + 1}`, id, mark);
   const facts = { baseKind: room.baseKind, base: { ...UNKNOWN_BASE, ...room.base }, units: room.units } as RoomFacts;

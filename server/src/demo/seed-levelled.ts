@@ -1,7 +1,7 @@
 import type { Station } from '@maquette/core/flat';
 import { normal, roundTo, seeded } from '@maquette/core/units';
-import type { DemoRoom } from './scenario.ts';
-import type { Put } from './seed.ts';
+import type { DemoRoom } from './demo-room.ts';
+import type { Put } from './put.ts';
 
 const DAY_MS = 86_400_000;
 /** From reading the low to having it filled. */

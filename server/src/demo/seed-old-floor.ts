@@ -1,8 +1,8 @@
 import { newLayer } from '@maquette/core/layers';
 import { floorOf, planOf, type Fixture } from '@maquette/core/room';
 import { tapResult } from '@maquette/core/stripout';
-import type { DemoRoom } from './scenario.ts';
-import type { Put } from './seed.ts';
+import type { DemoRoom } from './demo-room.ts';
+import type { Put } from './put.ts';
 
 const SURVEYED = '2026-05-02T09:00:00.000Z';
 const TAP_MM = 500;
@@ -15,7 +15,10 @@ export async function seedOldFloor(put: Put, id: string, room: DemoRoom): Promis
   }
   for (const { id: sampleId, ...sample } of room.samples ?? [])
     await put('samples', sampleId, id, { ...sample, where: [], note: '' });
-  for (const [n, answer] of (room.answers ?? []).entries()) await put('answers', `${id}-answer-${n + 1}`, id, answer);
+  for (const [n, [{ question }, answer]] of (room.answers ?? []).entries())
+    await put('answers', `${id}-answer-${n + 1}`, id, { question, answer, note: '' });
+  for (const [n, choice] of (room.layerChoices ?? []).entries())
+    await put('layerChoices', `${id}-choice-${n + 1}`, id, { ...choice, note: '' });
   for (const [n, mark] of (room.marks ?? []).entries()) await put('marks', `${id}-mark-${n + 1}`, id, mark);
   for (const layerId of room.ticked ?? []) {
     for (const key of [`layer/${layerId}`, `edges/gripper/${layerId}`])

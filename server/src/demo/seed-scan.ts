@@ -2,8 +2,8 @@ import { cellCentre, gridOver, stationsBesides, type Station } from '@maquette/c
 import { boundsMm, type Plan } from '@maquette/core/room';
 import { toPlan, type ScanFloor } from '@maquette/core/scan';
 import { normal, roundTo, seeded } from '@maquette/core/units';
-import type { DemoRoom } from './scenario.ts';
-import type { Put } from './seed.ts';
+import type { DemoRoom } from './demo-room.ts';
+import type { Put } from './put.ts';
 
 const SEED = 311;
 const CELL_MM = 50;

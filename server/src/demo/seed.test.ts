@@ -1,5 +1,4 @@
-import { assessRoom } from '@maquette/core';
-import { NO_STRIP_FACTS } from '@maquette/core/stripout';
+import { assessRoom, roomSet } from '@maquette/core';
 import { achievedOf, type Achieved } from '@maquette/core/flat';
 import { findCard } from '@maquette/core/coverings';
 import { normal, seeded } from '@maquette/core/units';
@@ -21,11 +20,8 @@ test('the demo’s rooms stand where the story says: one inside the rule, one to
   const achieved: Record<string, Achieved[]> = {};
   for (const room of rooms) {
     const flat = await readRoomFacts(store.db, room.id);
-    const assessment = assessRoom(
-      { room, flat, strip: { ...NO_STRIP_FACTS, ...flat } } as never,
-      findCard([], room.cardId)!,
-      '2026-05-04T12:00:00Z',
-    );
+    const set = roomSet(room, findCard([], room.cardId)!, flat!);
+    const assessment = assessRoom(set, '2026-05-04T12:00:00Z', { parts: ['strip', 'flat'] });
     verdicts[room.name] = assessment.verdict;
     achieved[room.name] = achievedOf(flat!.works, assessment.flat?.heights.heights ?? []);
     staffs[room.name] = assessment.flat?.heights.heights.length ?? 0;

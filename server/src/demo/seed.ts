@@ -2,10 +2,12 @@ import { defaultSpacingMm, findCard } from '@maquette/core/coverings';
 import { stationsOf } from '@maquette/core/flat';
 import { BLANK_SHAPE, entryPoint, newFixture, newOpening, planOf, UNKNOWN_BASE } from '@maquette/core/room';
 import { normal, roundTo, seeded } from '@maquette/core/units';
-import { BLANK_JOB, type FactKind, type WriteOf } from '@maquette/contract';
+import { BLANK_JOB } from '@maquette/core/job';
 import { putFact } from '../store/facts.ts';
 import type { Store } from '../store/open.ts';
-import { SCENARIO, type DemoRoom } from './scenario.ts';
+import type { DemoRoom } from './demo-room.ts';
+import type { Put } from './put.ts';
+import { SCENARIO } from './scenario.ts';
 import { seedDamp } from './seed-damp.ts';
 import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
@@ -17,7 +19,7 @@ const STARTED = Date.parse('2026-05-04T08:00:00.000Z');
 const NOISE_MM = 0.25;
 
 /** Height of an invented floor, mm. */
-export function truthAt(room: Pick<DemoRoom, 'bumps' | 'fall'>, xMm: number, yMm: number): number {
+function truthAt(room: Pick<DemoRoom, 'bumps' | 'fall'>, xMm: number, yMm: number): number {
   const fall = (room.fall[0] * xMm + room.fall[1] * yMm) / 1000;
   return room.bumps.reduce(
     (sum, b) => sum + b.heightMm * Math.exp(-((xMm - b.xMm) ** 2 + (yMm - b.yMm) ** 2) / (2 * b.widthMm ** 2)),
@@ -37,13 +39,8 @@ export async function seedDemo(
   const air = seeded(SEED + 1);
   let count = 0;
   await store.write(async (tx) => {
-    const put = async <K extends FactKind>(
-      kind: K,
-      id: string,
-      roomId: string | null,
-      body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>,
-    ) => {
-      const write = { ...body, baseVersion: 0, writeId: `demo-${count++}`, deleted: false } as unknown as WriteOf<K>;
+    const put: Put = async (kind, id, roomId, body) => {
+      const write = { ...body, baseVersion: 0, writeId: `demo-${count++}`, deleted: false };
       const result = await putFact(store, tx, kind, id, roomId, write, new Date(STARTED).toISOString());
       if (!result.ok) throw new Error(`the demo's ${kind} ${id} was refused: ${result.reason}`);
     };
@@ -65,13 +62,6 @@ export async function seedDemo(
   });
   return count;
 }
-
-export type Put = <K extends FactKind>(
-  kind: K,
-  id: string,
-  roomId: string | null,
-  body: Omit<WriteOf<K>, 'baseVersion' | 'writeId' | 'deleted'>,
-) => Promise<void>;
 
 async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, chance: () => number): Promise<void> {
   const id = `demo-${room.slug}`;

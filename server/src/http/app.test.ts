@@ -1,4 +1,4 @@
-import { BLANK_JOB } from '@maquette/contract';
+import { BLANK_JOB } from '@maquette/core/job';
 import { BLANK_SHAPE } from '@maquette/core/room';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

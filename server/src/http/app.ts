@@ -11,7 +11,7 @@ import { instrumentRoutes } from './instruments.ts';
 import { photoRoutes } from './photos.ts';
 import { onError, problem } from './problem.ts';
 
-export interface AppOptions {
+interface AppOptions {
   store: Store;
   /** Folder of the built app; without one only the API answers. */
   dist?: string;

@@ -1,5 +1,6 @@
 import express, { Router } from 'express';
-import { checkJobFile, upgradeJobFile, type JobFile } from '@maquette/contract';
+import { upgradeJobFile } from '@maquette/facts';
+import { checkJobFile, type JobFile } from '@maquette/facts/job-file';
 import { newId } from '../store/new-id.ts';
 import { readJobFile, writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/open.ts';

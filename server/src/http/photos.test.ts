@@ -1,16 +1,12 @@
-import { BLANK_JOB, upgradeBody } from '@maquette/contract';
+import { BLANK_JOB } from '@maquette/core/job';
 import { BLANK_SHAPE, rectangleWalls } from '@maquette/core/room';
-import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createClient } from '@libsql/client';
-import { drizzle } from 'drizzle-orm/libsql';
-import { migrate } from 'drizzle-orm/libsql/migrator';
 import sharp from 'sharp';
 import request from 'supertest';
-import { readRoomFacts } from '../store/facts.ts';
 import { openStore, type Store } from '../store/open.ts';
 import { createApp } from './app.ts';
 
@@ -134,55 +130,4 @@ test('the simulated meter streams lengths near the wall it is held to', async ()
   expect(Math.max(...lengths)).toBeLessThan(4205);
   expect(Math.min(...lengths)).toBeGreaterThan(2000);
   await api.get('/api/instruments/distance-meter?wall=99').expect(422);
-});
-
-test('a database of the version before comes up with its door as an opening, its history too', async () => {
-  const old = mkdtempSync(join(tmpdir(), 'maquette-old-'));
-  const first = join(old, 'migrations');
-  cpSync(migrations, first, { recursive: true });
-  const journal = JSON.parse(readFileSync(join(first, 'meta/_journal.json'), 'utf8'));
-  writeFileSync(
-    join(first, 'meta/_journal.json'),
-    JSON.stringify({ ...journal, entries: journal.entries.slice(0, 1) }),
-  );
-  const client = createClient({ url: `file:${join(old, 'maquette.sqlite')}` });
-  await migrate(drizzle(client), { migrationsFolder: first });
-  const door = { wall: 0, fromMm: 100, widthMm: 800, hinge: 'start', swing: 'in' };
-  const walls = JSON.stringify(rectangleWalls(4000, 3000));
-  const body = {
-    jobId: 'j-1',
-    name: 'Old',
-    rank: 0,
-    walls: rectangleWalls(4000, 3000),
-    door,
-    baseKind: 'slab-on-ground',
-    cardId: 'shipped-laminate',
-    units: 'metric',
-    spacingMm: null,
-    contactsOnly: false,
-  };
-  await client.execute("INSERT INTO jobs VALUES ('j-1', 1, 'w-1', '2026', NULL, 'Old', '', 0)");
-  for (const [id, held] of [
-    ['r-1', JSON.stringify(door)],
-    ['r-2', null],
-  ])
-    await client.execute({
-      sql: `INSERT INTO rooms (id, version, write_id, updated_at, job_id, name, rank, walls, door, base_kind, card_id, units, contacts_only)
-            VALUES (?, 2, 'w-2', '2026', 'j-1', 'Old', 0, ?, ?, 'slab-on-ground', 'shipped-laminate', 'metric', 0)`,
-      args: [id!, walls, held ?? null],
-    });
-  await client.execute({
-    sql: "INSERT INTO revisions VALUES ('rooms', 'r-1', 1, 'w-1', '2026', NULL, ?)",
-    args: [JSON.stringify(body)],
-  });
-  client.close();
-  const lifted = await openStore(old, migrations);
-  const rows = await lifted.db.query.rooms.findMany();
-  const revision = (await lifted.db.query.revisions.findMany())[0]!;
-  expect(await readRoomFacts(lifted.db, 'r-1')).toMatchObject({ layers: [], photos: [] });
-  lifted.close();
-  rmSync(old, { recursive: true, force: true });
-  expect(rows.find((r) => r.id === 'r-1')!.openings).toEqual(upgradeBody('rooms', { ...body })['openings']);
-  expect(rows.find((r) => r.id === 'r-2')!.openings).toEqual([]);
-  expect(revision.body).toEqual(upgradeBody('rooms', { ...body }));
 });

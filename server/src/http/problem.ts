@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler, Response } from 'express';
-import type { FieldProblem, Problem } from '@maquette/contract';
+import type { FieldProblem, Problem } from '@maquette/facts';
 
 /** Answers with an RFC 9457 problem document. */
 export function problem(res: Response, status: number, title: string, more: Partial<Problem> = {}): void {

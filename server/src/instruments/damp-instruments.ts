@@ -2,10 +2,10 @@ import { normal, seeded } from '@maquette/core/units';
 
 /** Instruments of damp that the server stands in for. */
 export const DAMP_INSTRUMENTS = ['hygrometer', 'probe-reader', 'pin-meter', 'survey-meter'] as const;
-export type DampInstrument = (typeof DAMP_INSTRUMENTS)[number];
+type DampInstrument = (typeof DAMP_INSTRUMENTS)[number];
 
 /** One value as an instrument sends it. */
-export interface InstrumentValue {
+interface InstrumentValue {
   instrument: DampInstrument;
   /** %RH, %MC or the meter's own %, as the instrument shows. */
   value: number;

@@ -2,7 +2,7 @@ import { normal, seeded } from '@maquette/core/units';
 import { SCENARIO } from '../demo/scenario.ts';
 
 /** One length as a meter sends it. */
-export interface MeterLength {
+interface MeterLength {
   instrument: 'distance-meter';
   lengthMm: number;
   takenAt: string;

@@ -1,20 +1,19 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import * as schema from './schema/index.ts';
+import { carryOver } from './carry-over.ts';
+import type { Database } from './database.ts';
 import { writeQueue, type WriteQueue } from './write-queue.ts';
-
-export type Database = LibSQLDatabase<typeof schema>;
-/** A transaction of this database: what store functions write through. */
-export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 export interface Store {
   /** The data folder: the database and, beside it, the pictures. */
   folder: string;
   db: Database;
   write: WriteQueue;
+  /** Facts known to be stored, by the room they belong to: nothing is ever destroyed, so what was once seen stays true. */
+  seen: Map<string, string>;
   close: () => void;
 }
 
@@ -28,7 +27,8 @@ export async function openStore(folder: string, migrations: string): Promise<Sto
   await client.execute('PRAGMA journal_mode = WAL');
   await client.execute('PRAGMA synchronous = FULL');
   await client.execute('PRAGMA foreign_keys = ON');
-  const db = drizzle(client, { schema });
+  const db = drizzle(client);
   await migrate(db, { migrationsFolder: migrations });
-  return { folder, db, write: writeQueue(db), close: () => client.close() };
+  await carryOver(db);
+  return { folder, db, write: writeQueue(db), seen: new Map(), close: () => client.close() };
 }

@@ -5,11 +5,11 @@ import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Store } from './open.ts';
-import * as schema from './schema/index.ts';
+import { pictures, TABLES } from './tables.ts';
 
-export type Picture = typeof schema.pictures.$inferSelect;
+type Picture = typeof pictures.$inferSelect;
 
-export type SaveResult =
+type SaveResult =
   { ok: true; picture: Picture; created: boolean } | { ok: false; reason: 'no-photo' | 'not-a-picture'; words: string };
 
 /** Longest side kept, px: enough to read a meter's display on a print. */
@@ -23,12 +23,12 @@ function folderOf(store: Store): string {
   return join(store.folder, 'photos');
 }
 
-export function fileOf(store: Store, picture: Pick<Picture, 'sha256'>): string {
+function fileOf(store: Store, picture: Pick<Picture, 'sha256'>): string {
   return join(folderOf(store), `${picture.sha256}.jpg`);
 }
 
 export async function findPicture(store: Store, photoId: string): Promise<Picture | undefined> {
-  return (await store.db.select().from(schema.pictures).where(eq(schema.pictures.photoId, photoId)).limit(1))[0];
+  return (await store.db.select().from(pictures).where(eq(pictures.photoId, photoId)).limit(1))[0];
 }
 
 /**
@@ -43,7 +43,7 @@ export async function savePicture(
   /** When given, the photograph must be of this room. */
   roomId?: string,
 ): Promise<SaveResult> {
-  const photo = (await store.db.select().from(schema.photos).where(eq(schema.photos.id, photoId)).limit(1))[0];
+  const photo = (await store.db.select().from(TABLES.photos).where(eq(TABLES.photos.id, photoId)).limit(1))[0];
   if (!photo || (roomId !== undefined && photo.roomId !== roomId))
     return { ok: false, reason: 'no-photo', words: 'There is no such photograph' };
   const held = await findPicture(store, photoId);
@@ -77,7 +77,7 @@ export async function savePicture(
     storedAt: now,
   };
   await store.write(async (tx) => {
-    await tx.insert(schema.pictures).values(picture).onConflictDoNothing();
+    await tx.insert(pictures).values(picture).onConflictDoNothing();
   });
   return { ok: true, picture: (await findPicture(store, photoId)) ?? picture, created: true };
 }

@@ -1,4 +1,4 @@
-import type { Database, Transaction } from './open.ts';
+import type { Database, Transaction } from './database.ts';
 
 /** Runs a write in a transaction and answers once it is durable. */
 export type WriteQueue = <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;

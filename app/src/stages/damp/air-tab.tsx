@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { AIR_RANGES, airHistory, bandClock, dewPointC, equilibriumMcPercent, inBand } from '@maquette/core/air';
-import { surfaceMarginC, type DampContext } from '@maquette/core/damp';
+import { surfaceMarginC, type DampContext, BOXES_IN } from '@maquette/core/damp';
 import { decodeText, readClimateFile, type ClimateFile } from '@maquette/core/formats';
-import { answerTo } from '@maquette/core/layers';
+import { answerTo } from '@maquette/core/fields';
 import { roomAir } from '@maquette/core/verdict';
 import { Listen } from '../../bench/listen.tsx';
 import { newId, nowUtc } from '../../data/ids.ts';
@@ -27,7 +27,7 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const answers = useAnswers(shown);
   const history = roomAir(ctx);
   const service = bandClock(history, ctx.figure('service-h'), null);
-  const boxesIn = answerTo(ctx.answers, 'acclimatise/from');
+  const boxesIn = answerTo(ctx.answers, BOXES_IN);
   const acclimatising = bandClock(history, ctx.card.acclimatiseH, boxesIn);
   const { last } = history;
   const surface = [...ctx.facts.airReadings]
@@ -66,7 +66,7 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
       <ButtonRow>
         <Button
           label={boxesIn ? 'The boxes came in just now' : 'Boxes in: start acclimatising'}
-          onPress={() => void answers.set('acclimatise/from', nowUtc(), 'Acclimatising started')}
+          onPress={() => void answers.set(BOXES_IN, nowUtc(), 'Acclimatising started')}
         />
       </ButtonRow>
       {history.excursions.length + history.gaps.length > 0 ? (

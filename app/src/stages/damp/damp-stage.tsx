@@ -35,7 +35,7 @@ const NO_CORNERS: Polygon = [];
 /** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */
 export function DampStage(props: StageProps) {
   const { shown, room, picture, failed, go } = props;
-  const damp = useDamp(shown, room, picture);
+  const damp = useDamp(shown, picture);
   const [tab, setTab] = useState<Tab>('tests');
   const [asked, setMethod] = useState<DampMethod | null>(null);
   const [open, setOpen] = useState<string | null>(null);
@@ -125,7 +125,7 @@ export function DampStage(props: StageProps) {
           {tab === 'tests' || tab === 'air' ? (
             <CriteriaList
               criteria={
-                picture?.criteria.filter((c) => (tab === 'air' ? c.id === 'damp-air' : /^damp/.test(c.id))) ?? []
+                picture?.criteria.filter((c) => c.part === 'damp' && (tab === 'tests' || c.id === 'damp-air')) ?? []
               }
             />
           ) : null}

@@ -9,9 +9,10 @@ import {
   WAY_WORDS,
   type DampContext,
   type DampState,
+  WAY_OUT,
 } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
-import { SHIPPED_CARDS, type CoveringCard } from '@maquette/core/coverings';
+import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -19,6 +20,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Stepper } from '../../ui/stepper.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSame } from '../../ui/use-same.ts';
 import { useForecast } from '../../worker/use-judged.ts';
 import { moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
@@ -41,10 +43,10 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
   const usual = probe ? usualPlan(ctx, probe) : null;
   const plan = whatIf ?? usual;
   const limitPercent = limit ?? ctx.card.cementLimitRh;
-  const asked = probe && plan ? { probe, limitPercent, plan } : null;
+  const asked = useSame(probe && plan ? { probe, limitPercent, plan } : null);
   const { forecast, working, progress, failed, stop } = useForecast(asked);
   const rule = ruleOfThumb(ctx);
-  const cards = [...SHIPPED_CARDS, ...(book.cards as unknown as CoveringCard[])];
+  const cards = [...SHIPPED_CARDS, ...book.cards];
   const ways = waysOut(ctx, state, whatIf || limit !== null ? null : forecast, cards);
   const currency = shown.job?.currency ?? '';
   return (
@@ -184,9 +186,7 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
                 label={way.chosen ? 'Chosen' : `Choose: ${WAY_WORDS[way.way].toLowerCase()}`}
                 selected={way.chosen}
                 disabled={!way.allowed}
-                onPress={() =>
-                  void answers.set('damp/way-out', way.way, `Way out: ${WAY_WORDS[way.way].toLowerCase()}`)
-                }
+                onPress={() => void answers.set(WAY_OUT, way.way, `Way out: ${WAY_WORDS[way.way].toLowerCase()}`)}
               />
             </View>
           ))}

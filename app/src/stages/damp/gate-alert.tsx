@@ -1,7 +1,8 @@
+import { HEATING_LOCATED } from '@maquette/core/hazards';
 import { StyleSheet, View } from 'react-native';
 import type { Gate } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -32,7 +33,7 @@ export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomF
                   {
                     kind: 'rooms',
                     id: room.id,
-                    body: { ...bodyOf(shown.room!), base: { ...room.base, heating: 'none' } } as never,
+                    body: { ...bodyOf(shown.room!), base: { ...room.base, heating: 'none' } },
                   },
                 ])
               }
@@ -40,7 +41,7 @@ export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomF
           ) : null}
           <Button
             label="Heated: located and marked out"
-            onPress={() => void answers.set('site/heating-located', 'yes', 'Heating located')}
+            onPress={() => void answers.set(HEATING_LOCATED, 'yes', 'Heating located')}
           />
         </ButtonRow>
       ) : null}

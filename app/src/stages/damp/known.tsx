@@ -1,12 +1,23 @@
 import { StyleSheet, View } from 'react-native';
-import { DAMP_QUESTIONS, outerWallsOf, type DampContext, type DampQuestion } from '@maquette/core/damp';
+import {
+  CHANGED,
+  DAMP_QUESTIONS,
+  LAYING_DAY,
+  OUTER_WALLS,
+  outerWallsOf,
+  SOURCE,
+  WEATHERTIGHT,
+  type DampContext,
+  type DampQuestion,
+} from '@maquette/core/damp';
+import type { Question } from '@maquette/core/fields';
 import { isTimber, type RoomFacts } from '@maquette/core/room';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useAnswers } from '../use-answers.ts';
+import { useAnswers, type Answers } from '../use-answers.ts';
 import { DayField } from './time-field.tsx';
 
 /** What is known of the floor's damp: each question may stay unanswered, and says what its answer changes. */
@@ -14,26 +25,24 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
   const answers = useAnswers(shown);
   const walls = outerWallsOf(ctx);
   const timber = isTimber(room.baseKind);
-  const asked: DampQuestion[] = timber
-    ? ['damp/source']
-    : ['damp/source', 'damp/membrane', 'damp/wait', 'damp/faces', 'damp/surface'];
-  const source = answers.value('damp/source');
+  const asked = DAMP_QUESTIONS.filter(({ asked: { question } }) => !timber || question === SOURCE.question);
+  const source = answers.to(SOURCE);
   const toggle = (wall: number) => {
     const held = walls ?? [];
     const next = held.includes(wall) ? held.filter((w) => w !== wall) : [...held, wall].sort((a, b) => a - b);
-    void answers.set('damp/outer-walls', next.join(','), 'Outer walls marked');
+    void answers.set(OUTER_WALLS, next, 'Outer walls marked');
   };
   return (
     <View style={styles.box}>
-      {source === null ? <Question topic="damp/source" answers={answers} /> : null}
+      {source === null ? <Asked of={DAMP_QUESTIONS[0]} answers={answers} /> : null}
       <Fold
         title="What is known"
-        aside={`${asked.filter((q) => answers.value(q) !== null).length} of ${asked.length} answered`}
+        aside={`${asked.filter((q) => answers.to(q.asked) !== null).length} of ${asked.length} answered`}
       >
         {asked
-          .filter((q) => q !== 'damp/source' || source !== null)
-          .map((topic) => (
-            <Question key={topic} topic={topic} answers={answers} />
+          .filter((q) => q.asked !== SOURCE || source !== null)
+          .map((q) => (
+            <Asked key={q.asked.question} of={q} answers={answers} />
           ))}
         {!timber ? (
           <View style={styles.walls} role="group" accessibilityLabel="Outer walls">
@@ -53,7 +62,7 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
               <Button
                 label="None"
                 selected={walls !== null && walls.length === 0}
-                onPress={() => void answers.set('damp/outer-walls', '', 'No outer walls')}
+                onPress={() => void answers.set(OUTER_WALLS, [], 'No outer walls')}
                 style={styles.wall}
               />
             </View>
@@ -61,20 +70,20 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
         ) : null}
         <DayField
           label="Weathertight and cured since"
-          day={(answers.value('damp/weathertight') ?? '').slice(0, 10)}
-          onTaken={(day) => void answers.set('damp/weathertight', day, 'Weathertight since')}
+          day={answers.to(WEATHERTIGHT) ?? ''}
+          onTaken={(day) => void answers.set(WEATHERTIGHT, day, 'Weathertight since')}
           hint="Drying starts here, never at casting. Empty: not known."
         />
         <DayField
           label="Heating or weather-tightness changed on"
-          day={(answers.value('damp/changed') ?? '').slice(0, 10)}
-          onTaken={(day) => void answers.set('damp/changed', day, 'Change recorded')}
+          day={answers.to(CHANGED) ?? ''}
+          onTaken={(day) => void answers.set(CHANGED, day, 'Change recorded')}
           hint="Readings from before it no longer count."
         />
         <DayField
           label="Wanted laying date"
-          day={answers.value('lay/date') ?? ''}
-          onTaken={(day) => void answers.set('lay/date', day, 'Laying date')}
+          day={answers.to(LAYING_DAY) ?? ''}
+          onTaken={(day) => void answers.set(LAYING_DAY, day, 'Laying date')}
           hint="A forecast that ends before it means waiting is enough."
         />
       </Fold>
@@ -82,16 +91,21 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
   );
 }
 
-function Question({ topic, answers }: { topic: DampQuestion; answers: ReturnType<typeof useAnswers> }) {
-  const { words, options, why } = DAMP_QUESTIONS[topic];
+/** One question with its answers side by side. */
+function Asked({ of, answers }: { of: DampQuestion; answers: Answers }) {
+  const { asked, words, options, why } = of;
+  const held = answers.to<Question<string | number>>(asked);
   return (
     <View style={styles.question}>
       <Choice
         label={words}
         inline
-        value={answers.value(topic) ?? ''}
-        options={Object.entries(options).map(([value, label]) => ({ value, label }))}
-        onChange={(value) => void answers.set(topic, value, `${words} answered`)}
+        value={held === null ? '' : String(held)}
+        options={options.map(([value, label]) => ({ value: String(value), label }))}
+        onChange={(chosen) => {
+          const option = options.find(([value]) => String(value) === chosen);
+          if (option) void answers.set<Question<string | number>>(asked, option[0], `${words} answered`);
+        }}
       />
       <Words size="small" quiet>
         {why}

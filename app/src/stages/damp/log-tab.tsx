@@ -1,10 +1,9 @@
 import { useMemo, useState } from 'react';
 import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
-import type { EdgeWalk, LevellingWork } from '@maquette/core/flat';
-import type { Scan } from '@maquette/core/scan';
+
 import { evidenceCsv, evidenceOf, type EvidenceLine } from '@maquette/core/formats';
-import { factPath, type FactKind } from '@maquette/contract';
+import { factPath, type FactKind } from '@maquette/facts';
 import { api } from '../../data/api.ts';
 import { saveText } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -48,10 +47,10 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
     return evidenceOf({
       damp: damp.ctx,
       results: damp.state.results,
-      sound: shown.sound,
-      works: shown.works as unknown as LevellingWork[],
-      edgeWalks: shown.edgeWalks as unknown as EdgeWalk[],
-      scans: shown.scans as unknown as Scan[],
+      sound: shown.plain,
+      works: shown.works,
+      edgeWalks: shown.edgeWalks,
+      scans: shown.scans,
       photos: shown.photos,
       versions,
     });

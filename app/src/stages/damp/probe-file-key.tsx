@@ -4,7 +4,7 @@ import type { DampContext } from '@maquette/core/damp';
 import { decodeText, readProbeFile, type ProbeFile } from '@maquette/core/formats';
 import type { RoomFacts } from '@maquette/core/room';
 import { newId } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { chooseFile } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
@@ -71,7 +71,7 @@ export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: Roo
       changes.push({
         kind: 'rooms',
         id: room.id,
-        body: { ...bodyOf(shown.room!), base: { ...room.base, slabMm: file.slabMm } } as never,
+        body: { ...bodyOf(shown.room!), base: { ...room.base, slabMm: file.slabMm } },
       });
     const written = await write('Probe readings from a file', changes);
     if (written.ok) setFile(null);

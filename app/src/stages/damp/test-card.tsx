@@ -2,7 +2,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { METHOD_SPECS, type DampContext, type DampLimit, type DampResult, type DampTest } from '@maquette/core/damp';
 import { tapeFrom } from '@maquette/core/room';
 import { formatReach } from '@maquette/core/units';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -34,9 +34,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
     .join(', ');
   const margin = last?.valid && limit ? limit.value - last.value : null;
   const change = (words: string, part: Partial<DampTest>) =>
-    write(words, [
-      { kind: 'dampTests', id: test.id, roomId: ctx.room.id, body: { ...bodyOf(test), ...part } as never },
-    ]);
+    write(words, [{ kind: 'dampTests', id: test.id, roomId: ctx.room.id, body: { ...bodyOf(test), ...part } }]);
   return (
     <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`test-${test.name}`}>
       <Pressable role="button" aria-expanded={open} accessibilityLabel={`${test.name}. ${place}`} onPress={onOpen}>
@@ -72,7 +70,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
               label={`Take ${test.name} out`}
               onPress={() =>
                 void write(`Test ${test.name} taken out`, [
-                  { kind: 'dampTests', id: test.id, roomId: ctx.room.id, body: bodyOf(test) as never, deleted: true },
+                  { kind: 'dampTests', id: test.id, roomId: ctx.room.id, body: bodyOf(test), deleted: true },
                 ])
               }
             />
@@ -108,7 +106,7 @@ function ReadingLine({ result, roomId, limit }: { result: DampResult; roomId: st
           hint={localTime(reading.takenAt)}
           onPress={() =>
             void write('Reading taken out', [
-              { kind: 'dampReadings', id: reading.id, roomId, body: bodyOf(reading) as never, deleted: true },
+              { kind: 'dampReadings', id: reading.id, roomId, body: bodyOf(reading), deleted: true },
             ])
           }
         />

@@ -12,13 +12,14 @@ import {
   type DampMethod,
   type DampResult,
   type DampState,
+  METHOD,
 } from '@maquette/core/damp';
 import { BASE_RANGES, type RoomFacts } from '@maquette/core/room';
 import { formatReach } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
@@ -79,7 +80,7 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
         onChange={(chosen) => {
           onMethod(chosen);
           if (qualifying.includes(chosen) && chosen !== state.chosen)
-            void answers.set('damp/method', chosen, `Method: ${METHOD_SPECS[chosen].words.toLowerCase()}`);
+            void answers.set(METHOD, chosen, `Method: ${METHOD_SPECS[chosen].words.toLowerCase()}`);
         }}
       />
       {!gate.allowed ? <GateAlert shown={shown} room={room} gate={gate} /> : null}
@@ -106,7 +107,7 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
                 {
                   kind: 'rooms',
                   id: room.id,
-                  body: { ...bodyOf(shown.room!), base: { ...room.base, slabMm } } as never,
+                  body: { ...bodyOf(shown.room!), base: { ...room.base, slabMm } },
                 },
               ])
             }

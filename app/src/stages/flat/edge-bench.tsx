@@ -4,7 +4,7 @@ import { EDGE_RANGES, edgeLengthMm, worstUnder, type EdgeWalk } from '@maquette/
 import { planOf, tapeFrom, type RoomFacts } from '@maquette/core/room';
 import { formatGap, formatReach, unitLabel } from '@maquette/core/units';
 import { Keypad } from '../../bench/keypad.tsx';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { Button } from '../../ui/button.tsx';
@@ -118,7 +118,7 @@ function EdgesFold({ shown, room, edges }: { shown: ShownRoom; room: RoomFacts; 
     const stored = shown.edgeWalks.find((w) => w.id === walk.id);
     if (stored)
       void write('Edge taken out', [
-        { kind: 'edgeWalks', id: stored.id, roomId: room.id, body: bodyOf(stored) as never, deleted: true },
+        { kind: 'edgeWalks', id: stored.id, roomId: room.id, body: bodyOf(stored), deleted: true },
       ]);
   };
   return (

@@ -1,7 +1,7 @@
 import '@testing-library/jest-dom';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { assessRoom, pictureOf } from '@maquette/core';
+import { assessRoom, pictureOf, roomSet } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { underEachSchool } from '@maquette/core/flat';
 import { Findings, FindingsActions } from './findings.tsx';
@@ -10,9 +10,10 @@ import { INVENTED_ROOM as room, inventedDip } from '../../data/invented-room.ts'
 const card = SHIPPED_CARDS[0]!;
 
 function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
-  const flat = inventedDip(depthMm);
   const own = { ...room, units };
-  const assessment = assessRoom({ room: own, flat }, card, 't');
+  const assessment = assessRoom(roomSet(own, card, inventedDip(depthMm)), '2026-05-04T12:00:00.000Z', {
+    parts: ['strip', 'flat'],
+  });
   return { own, picture: pictureOf(assessment, own), schools: underEachSchool(assessment.flat!, card.rules, false) };
 }
 

@@ -4,7 +4,7 @@ import { ANCHORS_LEAST } from '@maquette/core/scan';
 import type { ScanState } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, unitLabel } from '@maquette/core/units';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -209,7 +209,7 @@ function HeldScan({
             label="Take out"
             onPress={() =>
               void write('Scan taken out', [
-                { kind: 'scans', id: stored.id, roomId: room.id, body: bodyOf(stored) as never, deleted: true },
+                { kind: 'scans', id: stored.id, roomId: room.id, body: bodyOf(stored), deleted: true },
               ])
             }
             style={styles.small}

@@ -8,7 +8,7 @@ export function stationChange(
   shown: ShownRoom,
   station: Station,
   part: { xMm?: number; yMm?: number; dropped: boolean },
-): Change<'stations'> {
+): Change {
   const mark = shown.stations.find((s) => s.id === station.key || s.replacesKey === station.key);
   const body = {
     replacesKey: station.source === 'added' ? null : station.key,

@@ -8,7 +8,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import { rodCsv } from '@maquette/core/formats';
 import { formatGap, formatReach, formatRod, formatSpan, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 import { saveText } from '../../data/save-text.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -40,13 +40,13 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
     [shown.readings],
   );
   const change = (words: string, part: object) =>
-    void write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } as never }]);
+    void write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } }]);
   const read = current ? rods.get(current.key) : undefined;
   const drop = () => {
     if (!current) return;
     if (read) {
       void write(`Reading at station ${current.number} removed`, [
-        { kind: 'readings', id: read.id, roomId: room.id, body: bodyOf(read) as never, deleted: true },
+        { kind: 'readings', id: read.id, roomId: room.id, body: bodyOf(read), deleted: true },
       ]);
       return;
     }
@@ -117,7 +117,7 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
               saveText(
                 `${room.name.toLowerCase().replace(/\W+/g, '-')}-readings.csv`,
                 'text/csv',
-                rodCsv(shown.flat, picture.stations),
+                rodCsv(shown.plain, picture.stations),
               )
             }
           />

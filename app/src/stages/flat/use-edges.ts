@@ -33,7 +33,7 @@ export function useEdges(shown: ShownRoom, room: RoomFacts, ruleEdgeMm: number):
   const [started, setStarted] = useState<{ xMm: number; yMm: number } | null>(null);
   const edgeMm = own ?? ruleEdgeMm;
   const proposed = proposeEdges(planOf(room), edgeMm);
-  const laid = (shown.flat.edgeWalks ?? []) as EdgeWalk[];
+  const laid = (shown.plain.edgeWalks ?? []) as EdgeWalk[];
   const open = proposed.filter((edge) => !isLaid(edge, laid));
   const current = placed ?? open.find((edge) => !skipped.includes(edge.key)) ?? open[0] ?? null;
   const next = () => {

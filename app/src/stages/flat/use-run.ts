@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { movedAt, type Station } from '@maquette/core/flat';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 
 export interface Run {
@@ -29,14 +29,14 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
   const newest = useMemo(() => {
     const map = new Map<string, ShownRoom['readings'][number]>();
     // What levelling has moved since it was read is to be read again: its old reading stays on record.
-    const moved = movedAt(shown.flat.works ?? []);
+    const moved = movedAt(shown.plain.works ?? []);
     for (const r of shown.readings) {
       if (r.takenAt < (moved.get(r.stationKey) ?? '')) continue;
       const held = map.get(r.stationKey);
       if (!held || r.takenAt > held.takenAt) map.set(r.stationKey, r);
     }
     return map;
-  }, [shown.readings, shown.flat.works]);
+  }, [shown.readings, shown.plain.works]);
   const setups = [...shown.setups].sort((a, b) => (a.startedAt < b.startedAt ? -1 : 1));
   const setup = setups.at(-1) ?? null;
   const unread = (s: Station) => !newest.has(s.key);
@@ -73,7 +73,7 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
       if (!current || !setup) return;
       if (here && here.setupId === setup.id) {
         await write(`Station ${current.number} corrected`, [
-          { kind: 'readings', id: here.id, roomId, body: { ...(bodyOf(here) as never as object), rodMm } as never },
+          { kind: 'readings', id: here.id, roomId, body: { ...bodyOf(here), rodMm } },
         ]);
       } else {
         const body = {
@@ -107,7 +107,7 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
           kind: 'setups',
           id: setup.id,
           roomId,
-          body: { ...(bodyOf(setup) as never as object), closeRodMm: rodMm } as never,
+          body: { ...bodyOf(setup), closeRodMm: rodMm },
         },
       ]);
     },

@@ -3,7 +3,7 @@ import { planOf, type RoomFacts } from '@maquette/core/room';
 import { snapScan, turned, type Scan, type ScanPlace, type UpAxis } from '@maquette/core/scan';
 import type { RoomPicture } from '@maquette/core';
 import { newId, nowUtc } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { pickFiles } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';

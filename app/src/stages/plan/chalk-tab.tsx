@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { ChalkPoint } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatReach } from '@maquette/core/units';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
@@ -79,7 +79,7 @@ function tickOf(shown: ShownRoom, point: ChalkPoint): Change {
   const held = shown.ticks.find((tick) => tick.key === point.key);
   const roomId = shown.room!.id;
   return held
-    ? { kind: 'ticks', id: held.id, roomId, body: bodyOf(held) as never, deleted: true }
+    ? { kind: 'ticks', id: held.id, roomId, body: bodyOf(held), deleted: true }
     : { kind: 'ticks', id: newId(), roomId, body: { key: point.key, doneAt: nowUtc(), note: '' } };
 }
 

@@ -5,7 +5,7 @@ import { WORK_RANGES, type Achieved } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, roundTo, unitLabel } from '@maquette/core/units';
 import { newId, nowUtc } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -199,7 +199,7 @@ function WorkDone({
           label="Take this record out"
           onPress={() =>
             void write('Levelling record taken out', [
-              { kind: 'works', id: stored.id, roomId: room.id, body: bodyOf(stored) as never, deleted: true },
+              { kind: 'works', id: stored.id, roomId: room.id, body: bodyOf(stored), deleted: true },
             ])
           }
         />

@@ -65,7 +65,7 @@ export function FilesFold({ shown, room, picture, planned, way, points }: Props)
         />
         <Button
           label="Readings CSV"
-          onPress={() => saveText(`${name}-readings.csv`, 'text/csv', rodCsv(shown.flat, picture.stations))}
+          onPress={() => saveText(`${name}-readings.csv`, 'text/csv', rodCsv(shown.plain, picture.stations))}
         />
         <Button label="Heights grid" disabled={planned.working !== null} onPress={grid} />
       </ButtonRow>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { chalkPoints } from '@maquette/core/levelling';
+import { chalkPoints, PLANE_CHOSEN, WAY_CHOSEN } from '@maquette/core/levelling';
 import { entryPoint, isTimber, planOf } from '@maquette/core/room';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { AchievedLayer } from '../../sheet/achieved-layer.tsx';
@@ -34,10 +34,6 @@ const TABS = [
   { tab: 'done', label: 'Done' },
 ] as const;
 
-/** The way chosen and how much is ground before a pour are kept with the room. */
-const WAY_TOPIC = 'levelling/way';
-const PLANE_TOPIC = 'levelling/plane';
-
 /** What to do about the floor: ways to level it side by side, the chosen one as work, and marking it out. */
 export function PlanStage(props: StageProps) {
   const { shown, room, picture, go } = props;
@@ -46,9 +42,9 @@ export function PlanStage(props: StageProps) {
   const [at, setAt] = useState(0);
   const answers = useAnswers(shown);
   const read = shown.readings.length + shown.edgeWalks.length > 0;
-  const planned = usePlanned(room, shown, shown.card, read);
+  const planned = usePlanned(shown.set, read);
   const planes = planned.plan?.planes ?? [];
-  const keptPlane = answers.value(PLANE_TOPIC);
+  const keptPlane = answers.to(PLANE_CHOSEN);
   // Until one is chosen: the least grinding with which the pour can be done at all.
   const planeAt =
     keptPlane === null
@@ -56,9 +52,9 @@ export function PlanStage(props: StageProps) {
           0,
           planes.findIndex((p) => p.refusal === null),
         )
-      : Number(keptPlane);
+      : keptPlane;
   const ways = useMemo(() => shownWays(room, planned, planeAt), [room, planned, planeAt]);
-  const wanted = answers.value(WAY_TOPIC);
+  const wanted = answers.to(WAY_CHOSEN);
   const way = ways.find((w) => w.id === wanted) ?? ways[0];
   const areas = areasOf(way);
   const labels = areas.map((a) => `${a.area.label}${a.area.areaM2}`).join();
@@ -146,9 +142,9 @@ export function PlanStage(props: StageProps) {
                   gates={picture.surfaceGates}
                   ways={ways}
                   way={way}
-                  onWay={(id: ChoiceId) => void answers.set(WAY_TOPIC, id, WAY_WORDS[id])}
+                  onWay={(id: ChoiceId) => void answers.set(WAY_CHOSEN, id, WAY_WORDS[id])}
                   planeAt={planeAt}
-                  onPlane={(index) => void answers.set(PLANE_TOPIC, String(index), 'Ground before the pour')}
+                  onPlane={(index) => void answers.set(PLANE_CHOSEN, index, 'Ground before the pour')}
                   onMark={() => go('sound')}
                 />
               ) : null}

@@ -1,7 +1,7 @@
 import '@testing-library/jest-dom';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { assessRoom, planRoom } from '@maquette/core';
+import { assessRoom, planRoom, roomSet } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import type { Patch, Programmed } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
@@ -13,14 +13,14 @@ import { Spots } from './spots.tsx';
 import { WorkTab } from './work-tab.tsx';
 import { INVENTED_ROOM as slab, inventedDip } from '../../data/invented-room.ts';
 
+const AT = '2026-05-04T12:00:00.000Z';
 const timber: RoomFacts = { ...slab, baseKind: 'panels-on-joists' };
 
 /** A room with a dip of 9 mm in its middle, planned. */
 function planned(room: RoomFacts, part: Partial<Planned> = {}): Planned {
-  const flat = inventedDip(9);
-  const facts = { room, flat };
+  const facts = roomSet(room, SHIPPED_CARDS[0]!, inventedDip(9));
   return {
-    plan: planRoom(assessRoom(facts, SHIPPED_CARDS[0]!, 't'), facts),
+    plan: planRoom(assessRoom(facts, AT, { parts: ['flat'] }), facts),
     programmes: {},
     working: 'mixed',
     progress: null,
@@ -84,7 +84,7 @@ test('timber may be panelled over and makes wood dust; a slab may not and makes 
 test('the work says what to buy first, and of each place how deep, how much and where; a place is chosen by its row', async () => {
   const way = shownWays(slab, planned(slab), 0)[0]!;
   const onChoose = jest.fn();
-  const shown = { strip: { figures: [] } } as unknown as ShownRoom;
+  const shown = { plain: { figures: [] } } as unknown as ShownRoom;
   render(<WorkTab shown={shown} room={slab} timber={false} way={way} chosen={null} onChoose={onChoose} />);
   expect(screen.getByText(`Fill only: buy ${way.bags} bag${way.bags === 1 ? '' : 's'}`)).toBeVisible();
   const [patch] = way.way!.patches;

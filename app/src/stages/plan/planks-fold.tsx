@@ -61,7 +61,7 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
   const { make } = report;
   const plan = planOf(room);
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const lips = lipsOf(shown.sound.marks);
+  const lips = lipsOf(shown.plain.marks);
   return (
     <View style={styles.box} testID="planks">
       <Words bold>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ruleWords, SHIPPED_CARDS, sameRule, type CoveringCard } from '@maquette/core/coverings';
+import { ruleWords, SHIPPED_CARDS, sameRule } from '@maquette/core/coverings';
 import type { LevellingPlan, RuleCost } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, unitLabel } from '@maquette/core/units';
@@ -23,7 +23,7 @@ export function RulesFold({ room, planned, currency }: Props) {
   const [failed, setFailed] = useState<string | null>(null);
   const { plan } = planned;
   const { units } = room;
-  const cards = [...SHIPPED_CARDS, ...(book.cards as unknown as CoveringCard[])];
+  const cards = [...SHIPPED_CARDS, ...book.cards];
   const asking = (rule: RuleCost['rule']) => cards.filter((card) => card.rules.some((own) => sameRule(own, rule)));
   return (
     <Fold

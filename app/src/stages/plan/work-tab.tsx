@@ -35,7 +35,7 @@ interface Props {
 
 /** The chosen way as work: what to fill and to grind and how deep, bags, water, and a pour in its bays. */
 export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }: Props) {
-  const figure = figuresOf(shown.strip.figures);
+  const figure = figuresOf(shown.plain.figures);
   const { units } = room;
   const areas = areasOf(way);
   const places = areas.filter(({ area }) => !isSpot(area));

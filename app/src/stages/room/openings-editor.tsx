@@ -211,7 +211,7 @@ function SharedWith({
   if (partner) {
     return (
       <>
-        <Words size="small">{`Shared with ${partner.other.name}, ${openingName(partner.other as unknown as RoomFacts, partner.o)}: kind, width, swing and level go together.`}</Words>
+        <Words size="small">{`Shared with ${partner.other.name}, ${openingName(partner.other, partner.o)}: kind, width, swing and level go together.`}</Words>
         <Button label="No longer shared" onPress={() => onShare(null, 'Opening no longer shared')} />
       </>
     );
@@ -219,7 +219,7 @@ function SharedWith({
   const free = others.flatMap((other) =>
     (other.openings as Opening[]).map((o) => ({
       value: o.sharedId ?? o.id,
-      label: `${other.name}: ${openingName(other as unknown as RoomFacts, o)}`,
+      label: `${other.name}: ${openingName(other, o)}`,
     })),
   );
   if (free.length === 0) return null;

@@ -12,7 +12,7 @@ import {
   type Wall,
 } from '@maquette/core/room';
 import { formatArea, formatReach } from '@maquette/core/units';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -51,7 +51,7 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
   const [name, setName] = useFollowing(room.name);
   const { units, walls } = room;
   const plan = planOf(room);
-  const cards = [...(book.cards as unknown as CoveringCard[]), ...SHIPPED_CARDS];
+  const cards = [...book.cards, ...SHIPPED_CARDS];
   const takeWalls = (next: Wall[], words: string, renumber?: Renumber) => {
     const changed = onWalls(room, words, { walls: next, keepDiagonals: true, ...(renumber ? { renumber } : {}) });
     void change(changed.words, changed.part);
@@ -171,7 +171,7 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
               )
                 return;
               void write(`${room.name} removed`, [
-                { kind: 'rooms', id: room.id, body: bodyOf(shown.room!) as never, deleted: true },
+                { kind: 'rooms', id: room.id, body: bodyOf(shown.room!), deleted: true },
               ]);
               router.replace('/');
             }}

@@ -9,7 +9,7 @@ import {
   type Start,
   type Wall,
 } from '@maquette/core/room';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
 
@@ -66,7 +66,7 @@ export function useRoomChange(shown: ShownRoom) {
   const [problem, setProblem] = useState<string | null>(null);
   const change = async (words: string, part: Partial<RoomFacts>): Promise<boolean> => {
     const room = shown.room!;
-    const changes: Change[] = [{ kind: 'rooms', id: room.id, body: { ...bodyOf(room), ...part } as never }];
+    const changes: Change[] = [{ kind: 'rooms', id: room.id, body: { ...bodyOf(room), ...part } }];
     const before = room.openings as Opening[];
     const touched = (part.openings ?? []).filter(
       (own) => own.sharedId !== null && JSON.stringify(before.find((o) => o.id === own.id)) !== JSON.stringify(own),
@@ -78,13 +78,13 @@ export function useRoomChange(shown: ShownRoom) {
         return own ? seenFromBeyond(own, o) : o;
       });
       if (next.every((o, i) => o === far[i])) continue;
-      const there = other as unknown as RoomFacts;
+      const there = other;
       const wrong = next.find((o) => openingProblem(there.walls, o) !== null);
       if (wrong) {
         setProblem(`${other.name}, ${openingName(there, wrong)}: ${openingProblem(there.walls, wrong)}`);
         return false;
       }
-      changes.push({ kind: 'rooms', id: other.id, body: { ...bodyOf(other), openings: next } as never });
+      changes.push({ kind: 'rooms', id: other.id, body: { ...bodyOf(other), openings: next } });
     }
     const result = await write(words, changes);
     setProblem(result.ok ? null : result.problems.map((p) => `${p.field}: ${p.message}`).join('; '));

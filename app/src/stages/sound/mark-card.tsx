@@ -12,7 +12,7 @@ import {
 import { formatArea, formatMass, formatReach, formatVolume, type UnitSystem } from '@maquette/core/units';
 import { markTick } from '@maquette/core/verdict';
 import { newId, nowUtc } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -65,7 +65,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
     .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${d.name}`)
     .join(', ');
   const change = (words: string, part: Partial<DamageMark>) =>
-    void write(words, [{ kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), ...part } as never }]);
+    void write(words, [{ kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), ...part } }]);
   const name = MARK_WORDS[mark.kind];
   return (
     <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`mark-${mark.kind}`}>
@@ -134,7 +134,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
               onPress={() =>
                 void write(tick ? `${name}: not done` : `${name}: done`, [
                   tick
-                    ? { kind: 'ticks', id: tick.id, roomId: room.id, body: bodyOf(tick) as never, deleted: true }
+                    ? { kind: 'ticks', id: tick.id, roomId: room.id, body: bodyOf(tick), deleted: true }
                     : {
                         kind: 'ticks',
                         id: newId(),
@@ -149,7 +149,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
               hint={name}
               onPress={() =>
                 void write(`${name} taken out`, [
-                  { kind: 'marks', id: mark.id, roomId: room.id, body: bodyOf(mark) as never, deleted: true },
+                  { kind: 'marks', id: mark.id, roomId: room.id, body: bodyOf(mark), deleted: true },
                 ])
               }
             />

@@ -4,7 +4,7 @@ import { figuresOf } from '@maquette/core/figures';
 import { planOf, type PointMm } from '@maquette/core/room';
 import { MARK_WORDS, newMark, USUAL_SHAPE, walkOf, type MarkKind } from '@maquette/core/soundness';
 import { newId } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { BaseLayer } from '../../sheet/base-layer.tsx';
@@ -24,8 +24,8 @@ const REACH_PX = 26;
 /** What is broken underfoot: the guided walk, the marks and what is done about each. */
 export function SoundStage(props: StageProps) {
   const { shown, room, picture, go } = props;
-  const { marks, checks } = shown.sound;
-  const figure = useMemo(() => figuresOf(shown.strip.figures), [shown.strip.figures]);
+  const { marks, checks } = shown.plain;
+  const figure = useMemo(() => figuresOf(shown.plain.figures), [shown.plain.figures]);
   const plan = planOf(room);
   const steps = useMemo(() => walkOf(room, plan, checks, figure('tap-mm')), [room, plan, checks, figure]);
   const [tab, setTab] = useState<'walk' | 'marks'>('walk');
@@ -51,7 +51,7 @@ export function SoundStage(props: StageProps) {
     setOpen(id);
     setTab('marks');
     void write(`Marked: ${MARK_WORDS[kind].toLowerCase()}`, [
-      { kind: 'marks', id, roomId: room.id, body: bodyOf(mark) as never },
+      { kind: 'marks', id, roomId: room.id, body: bodyOf(mark) },
     ]);
   };
   const tap = (view: SheetView, xPx: number, yPx: number) => {

@@ -4,14 +4,18 @@ import { layerName, type Layer } from '@maquette/core/layers';
 import type { RoomFacts } from '@maquette/core/room';
 import {
   CHOICE_WORDS,
+  SCHOOL,
+  SCHOOL_IDS,
   SCHOOLS,
   type Choice as Decision,
   type Comparison,
   type Option,
-  type School,
 } from '@maquette/core/stripout';
 import { formatArea, formatGap, formatMass, unitLabel } from '@maquette/core/units';
+import type { Question } from '@maquette/core/fields';
+import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -21,7 +25,7 @@ import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { hoursWords, moneyWords } from '../amounts.ts';
-import { useAnswers, type Answers } from '../use-answers.ts';
+import { useAnswers } from '../use-answers.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -32,35 +36,29 @@ interface Props {
 /** Keep, make good or take up, layer by layer, side by side. */
 export function ChooseTab({ shown, room, comparisons }: Props) {
   const answers = useAnswers(shown);
-  const { layers } = shown.strip;
+  const { layers } = shown.plain;
   return (
     <View style={styles.box}>
       {comparisons.length === 0 ? <Words>Nothing lies on the base, so there is nothing to decide.</Words> : null}
       {comparisons.map((comparison) => {
         const layer = layers.find((l) => l.id === comparison.layerId);
         return layer ? (
-          <LayerChoice
-            key={layer.id}
-            shown={shown}
-            room={room}
-            layer={layer}
-            comparison={comparison}
-            answers={answers}
-          />
+          <LayerChoice key={layer.id} shown={shown} room={room} layer={layer} comparison={comparison} />
         ) : null;
       })}
       <Fold title="Where practitioners differ" aside="schools">
-        {(Object.keys(SCHOOLS) as School[]).map((school) => {
+        {SCHOOL_IDS.map((school) => {
           const { words, options, why } = SCHOOLS[school];
+          const asked: Question<string> = SCHOOL[school];
           const entries = Object.entries(options);
           return (
             <View key={school} style={styles.school}>
               <Choice
                 label={words}
                 inline
-                value={answers.value(school) ?? entries[0]![0]}
+                value={answers.to(asked) ?? entries[0]![0]}
                 options={entries.map(([value, label]) => ({ value, label }))}
-                onChange={(value) => void answers.set(school, value, `${words}: ${value}`)}
+                onChange={(value) => void answers.set(asked, value, `${words}: ${value}`)}
               />
               <Words size="small" quiet>{`Default: ${entries[0]![1].toLowerCase()}. ${why}`}</Words>
             </View>
@@ -76,21 +74,28 @@ function LayerChoice({
   room,
   layer,
   comparison,
-  answers,
 }: {
   shown: ShownRoom;
   room: RoomFacts;
   layer: Layer;
   comparison: Comparison;
-  answers: Answers;
 }) {
   const palette = usePalette();
   const { units } = room;
-  const topic = `layer/${layer.id}`;
   const [note, setNote] = useFollowing(comparison.note);
   const [compare, setCompare] = useState(comparison.chosen === null);
+  const held = shown.plain.layerChoices.findLast(({ layerId }) => layerId === layer.id);
+  const record = (choice: Decision, words: string, why: string) =>
+    void write(words, [
+      {
+        kind: 'layerChoices',
+        id: held?.id ?? newId(),
+        roomId: room.id,
+        body: { layerId: layer.id, choice, note: why },
+      },
+    ]);
   const choose = (choice: Decision) =>
-    void answers.set(topic, choice, `${layerName(layer)}: ${CHOICE_WORDS[choice].toLowerCase()}`, note);
+    record(choice, `${layerName(layer)}: ${CHOICE_WORDS[choice].toLowerCase()}`, note);
   return (
     <View style={[styles.layer, { borderColor: palette.ink }]}>
       <View style={styles.line}>
@@ -139,9 +144,7 @@ function LayerChoice({
           value={note}
           onChange={setNote}
           onDone={() =>
-            note === comparison.note
-              ? undefined
-              : void answers.set(topic, comparison.chosen!, 'Note to the choice', note.slice(0, 500))
+            note === comparison.note ? undefined : record(comparison.chosen!, 'Note to the choice', note.slice(0, 500))
           }
         />
       ) : null}

@@ -4,7 +4,7 @@ import { LAYER_KINDS, LAYERS, newLayer, type LayerKind } from '@maquette/core/la
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@maquette/core/soundness';
 import { useState } from 'react';
 import { newId } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -31,7 +31,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
         kind: 'layers',
         id: newId(),
         roomId: room.id,
-        body: bodyOf(newLayer('found', kind, { rank, foundAt: 'strip-out' })) as never,
+        body: bodyOf(newLayer('found', kind, { rank, foundAt: 'strip-out' })),
       },
     ]);
   };
@@ -43,7 +43,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
         options={BASE_KINDS.map((kind) => ({ value: kind, label: BASE_WORDS[kind] }))}
         onChange={(baseKind) =>
           void write(`Base found: ${BASE_WORDS[baseKind].toLowerCase()}`, [
-            { kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), baseKind } as never },
+            { kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), baseKind } },
           ])
         }
       />
@@ -71,7 +71,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
             options={MARK_KINDS.map((kind) => ({ value: kind, label: MARK_WORDS[kind] }))}
             onChange={(kind) =>
               void write(`Mark: ${MARK_WORDS[kind].toLowerCase()}`, [
-                { kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), kind } as never },
+                { kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), kind } },
               ])
             }
           />
@@ -81,7 +81,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
               label={`Take mark ${i + 1} out`}
               onPress={() =>
                 void write('Mark taken out', [
-                  { kind: 'marks', id: mark.id, roomId: room.id, body: bodyOf(mark) as never, deleted: true },
+                  { kind: 'marks', id: mark.id, roomId: room.id, body: bodyOf(mark), deleted: true },
                 ])
               }
             />

@@ -1,9 +1,20 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { CUT_OFFS, SITE_HAZARDS, trimState, trimYear, type LayerGate, type SiteHazard } from '@maquette/core/hazards';
+import {
+  CUT_OFFS,
+  HEATING_LOCATED,
+  SITE,
+  SITE_HAZARD_IDS,
+  SITE_HAZARDS,
+  TENSION,
+  TRIM_YEAR,
+  trimState,
+  trimYear,
+  type LayerGate,
+} from '@maquette/core/hazards';
 import { layerName } from '@maquette/core/layers';
 import type { RoomFacts } from '@maquette/core/room';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -36,11 +47,11 @@ export function HazardsTab({ shown, room, gates }: Props) {
   const palette = usePalette();
   const answers = useAnswers(shown);
   const [form, setForm] = useState<string | null>(null);
-  const { layers } = shown.strip;
-  const year = trimYear(shown.strip.answers);
-  const trim = trimState(shown.strip.samples, shown.strip.country, year);
+  const { layers } = shown.plain;
+  const year = trimYear(shown.plain.answers);
+  const trim = trimState(shown.plain.samples, shown.plain.country, year);
   const suspended = [room.baseKind, room.secondBase?.kind].includes('suspended-concrete');
-  const tension = answers.value('site/tension') ?? 'unknown';
+  const tension = answers.to(TENSION) ?? 'unknown';
   return (
     <View style={styles.box}>
       <Country shown={shown} />
@@ -94,21 +105,21 @@ export function HazardsTab({ shown, room, gates }: Props) {
       )}
       <Fold
         title="Seen in the room"
-        aside={`${(Object.keys(SITE_HAZARDS) as SiteHazard[]).filter((t) => answers.value(t) === 'seen').length} seen`}
+        aside={`${SITE_HAZARD_IDS.filter((id) => answers.to(SITE[id]) === 'seen').length} seen`}
       >
-        {(Object.keys(SITE_HAZARDS) as SiteHazard[]).map((topic) => (
+        {SITE_HAZARD_IDS.map((id) => (
           <Choice
-            key={topic}
-            label={`${SITE_HAZARDS[topic].words}. Who decides: ${SITE_HAZARDS[topic].decides}`}
+            key={id}
+            label={`${SITE_HAZARDS[id].words}. Who decides: ${SITE_HAZARDS[id].decides}`}
             inline
-            value={answers.value(topic) ?? 'none'}
+            value={answers.to(SITE[id]) ?? 'none'}
             options={[
               { value: 'none', label: 'No' },
               { value: 'seen', label: 'Seen: stop' },
               { value: 'made-safe', label: 'Made safe' },
             ]}
             onChange={(value) =>
-              void answers.set(topic, value, value === 'seen' ? 'Hazard recorded' : 'Hazard answered')
+              void answers.set(SITE[id], value, value === 'seen' ? 'Hazard recorded' : 'Hazard answered')
             }
           />
         ))}
@@ -124,23 +135,23 @@ export function HazardsTab({ shown, room, gates }: Props) {
               { value: 'none', label: 'No, documented' },
               { value: 'post-tensioned', label: 'Yes' },
             ]}
-            onChange={(value) => void answers.set('site/tension', value, 'Slab answered')}
+            onChange={(value) => void answers.set(TENSION, value, 'Slab answered')}
           />
         ) : null}
         <Choice
           label="Heating pipes and cables located?"
           inline
-          value={answers.value('site/heating-located') ?? 'no'}
+          value={answers.to(HEATING_LOCATED) ?? 'no'}
           options={[
             { value: 'no', label: 'No' },
             { value: 'yes', label: 'Yes, marked out' },
           ]}
-          onChange={(value) => void answers.set('site/heating-located', value, 'Heating answered')}
+          onChange={(value) => void answers.set(HEATING_LOCATED, value, 'Heating answered')}
         />
       </Fold>
       <Fold title="Paint on skirting and frames" aside={STATE_WORDS[trim.state]}>
         <Words size="small">{`${trim.words}. While suspect: hand tools only, no power sanding, flame or heat gun.`}</Words>
-        <TrimYear year={year} onTaken={(value) => void answers.set('trim/year', value, 'Year of the trim')} />
+        <TrimYear year={year} onTaken={(value) => void answers.set(TRIM_YEAR, value, 'Year of the trim')} />
         {form === 'trim' ? (
           <SampleForm shown={shown} layer={null} parts={['finish']} onDone={() => setForm(null)} />
         ) : (
@@ -151,7 +162,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
   );
 }
 
-function TrimYear({ year, onTaken }: { year: number | null; onTaken: (value: string) => void }) {
+function TrimYear({ year, onTaken }: { year: number | null; onTaken: (value: number | null) => void }) {
   const [text, setText] = useFollowing(year === null ? '' : String(year));
   const [problem, setProblem] = useState<string | null>(null);
   const take = () => {
@@ -160,7 +171,7 @@ function TrimYear({ year, onTaken }: { year: number | null; onTaken: (value: str
     if (text.trim() !== '' && (!Number.isInteger(value) || value < 1700 || value > 2100))
       return setProblem(`${text}: a year of 1700 to 2100 is taken, or nothing`);
     setProblem(null);
-    return onTaken(text.trim());
+    return onTaken(text.trim() === '' ? null : value);
   };
   return (
     <Field
@@ -183,7 +194,7 @@ function Country({ shown }: { shown: ShownRoom }) {
   if (!job) return null;
   const table = job.country ? CUT_OFFS[job.country] : null;
   const change = async (words: string, part: object) => {
-    const result = await write(words, [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } as never }]);
+    const result = await write(words, [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } }]);
     setProblem(result.ok ? null : result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
   };
   const year = (text: string): number | null => (text.trim() === '' ? null : Number(text));

@@ -13,7 +13,7 @@ import {
   type Seam,
 } from '@maquette/core/layers';
 import { centreOf, planOf, wallName, type RoomFacts } from '@maquette/core/room';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -44,7 +44,7 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
   const [problem, setProblem] = useState<string | null>(null);
   const change = async (part: Partial<Layer>, words = `${layerName(layer)} changed`) => {
     const result = await write(words, [
-      { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(layer), ...part } as never },
+      { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(layer), ...part } },
     ]);
     setProblem(result.ok ? null : result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
   };
@@ -172,7 +172,7 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
           label="Take out of the list"
           onPress={() =>
             void write(`${layerName(layer)} taken out`, [
-              { kind: 'layers', id: layer.id, roomId: room.id, body: bodyOf(layer) as never, deleted: true },
+              { kind: 'layers', id: layer.id, roomId: room.id, body: bodyOf(layer), deleted: true },
             ])
           }
         />

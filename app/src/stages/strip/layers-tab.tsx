@@ -13,7 +13,7 @@ import type { LayerGate } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, unitLabel } from '@maquette/core/units';
 import { newId } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
@@ -53,7 +53,7 @@ export function LayersTab(props: Props) {
         kind: 'layers',
         id,
         roomId: room.id,
-        body: bodyOf(newLayer(id, kind, { rank, where: stack?.where ?? [] })) as never,
+        body: bodyOf(newLayer(id, kind, { rank, where: stack?.where ?? [] })),
       },
     ]);
   };
@@ -63,8 +63,8 @@ export function LayersTab(props: Props) {
     if (!other) return;
     const of = (id: string) => shown.layers.find((l) => l.id === id)!;
     void write(`${layerName(layer)} moved`, [
-      { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(of(layer.id)), rank: other.rank } as never },
-      { kind: 'layers', id: other.id, roomId: room.id, body: { ...bodyOf(of(other.id)), rank: layer.rank } as never },
+      { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(of(layer.id)), rank: other.rank } },
+      { kind: 'layers', id: other.id, roomId: room.id, body: { ...bodyOf(of(other.id)), rank: layer.rank } },
     ]);
   };
   if (!stack) return null;

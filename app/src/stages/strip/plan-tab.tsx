@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { BASE_WORDS, type BaseKind, type RoomFacts } from '@maquette/core/room';
-import type { Pack, StripPlan, TrimPiece } from '@maquette/core/stripout';
+import type { Pack, StripPlan, TrimPiece, TrimFate } from '@maquette/core/stripout';
 import {
   formatBulk,
   formatGap,
@@ -11,7 +11,9 @@ import {
   roundTo,
   type UnitSystem,
 } from '@maquette/core/units';
+import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -22,7 +24,6 @@ import { FiguresFold } from '../figures-fold.tsx';
 import { Steps } from './steps.tsx';
 import { stripFigures } from './strip-figures.ts';
 import { Found } from './found.tsx';
-import { useAnswers } from '../use-answers.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -58,7 +59,7 @@ export function PlanTab(props: Props) {
             : `The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}
         </Words>
         <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
-        <FiguresFold shown={shown} figures={stripFigures(shown.strip.layers)} />
+        <FiguresFold shown={shown} figures={stripFigures(shown.plain.layers)} />
       </View>
     );
   }
@@ -153,7 +154,7 @@ export function PlanTab(props: Props) {
       </Fold>
       <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
       <Words>{`The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}</Words>
-      <FiguresFold shown={shown} figures={stripFigures(shown.strip.layers)} />
+      <FiguresFold shown={shown} figures={stripFigures(shown.plain.layers)} />
     </View>
   );
 }
@@ -202,7 +203,17 @@ function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
 }
 
 function TrimFold({ shown, trim, units }: { shown: ShownRoom; trim: readonly TrimPiece[]; units: UnitSystem }) {
-  const answers = useAnswers(shown);
+  const turn = (label: string, fate: TrimFate['fate']) => {
+    const held = shown.plain.trimFates.findLast(({ piece }) => piece === label);
+    return write(`${label}: ${fate}`, [
+      {
+        kind: 'trimFates',
+        id: held?.id ?? newId(),
+        roomId: shown.room!.id,
+        body: { piece: label, fate, note: held?.note ?? '' },
+      },
+    ]);
+  };
   const discarded = trim.filter((t) => t.fate === 'discard').length;
   return (
     <Fold title="Skirting, piece by piece" aside={`${trim.length} pieces, ${discarded} discarded`}>
@@ -217,13 +228,7 @@ function TrimFold({ shown, trim, units }: { shown: ShownRoom; trim: readonly Tri
           <Button
             label={piece.fate === 'refit' ? 'Refit' : 'Discard'}
             hint={`${piece.label}: change to ${piece.fate === 'refit' ? 'discard' : 'refit'}`}
-            onPress={() =>
-              void answers.set(
-                `trim/${piece.label}`,
-                piece.fate === 'refit' ? 'discard' : 'refit',
-                `${piece.label}: ${piece.fate === 'refit' ? 'discard' : 'refit'}`,
-              )
-            }
+            onPress={() => void turn(piece.label, piece.fate === 'refit' ? 'discard' : 'refit')}
             style={styles.small}
           />
         </View>

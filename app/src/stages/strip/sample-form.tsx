@@ -38,7 +38,7 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         ? []
         : [`a date such as 2026-05-04 (${date || 'empty'})`]),
     ];
-    if (missing.length > 0) return setProblem(`Still needed: ${missing.join(', ')}`);
+    if (missing.length > 0 || result === '') return setProblem(`Still needed: ${missing.join(', ')}`);
     const written = await write(`Result for the ${PART_WORDS[part]}: ${result}`, [
       {
         kind: 'samples',
@@ -47,7 +47,7 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         body: {
           layerId: layer?.id ?? 'trim',
           part,
-          where: (layer?.where ?? []) as never,
+          where: layer?.where ?? [],
           sampleNo: sampleNo.trim(),
           laboratory: laboratory.trim(),
           resultOn: date,

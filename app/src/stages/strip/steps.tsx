@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Step, StripPlan } from '@maquette/core/stripout';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
@@ -56,7 +56,7 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
     const held = shown.ticks.find((t) => t.key === step.key);
     void write(done ? `Not done after all: ${step.words}` : `Done: ${step.words}`, [
       held
-        ? { kind: 'ticks', id: held.id, roomId: shown.room!.id, body: bodyOf(held) as never, deleted: true }
+        ? { kind: 'ticks', id: held.id, roomId: shown.room!.id, body: bodyOf(held), deleted: true }
         : {
             kind: 'ticks',
             id: newId(),

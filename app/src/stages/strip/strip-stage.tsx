@@ -6,7 +6,7 @@ import { floorOf, inRegion, planOf, regionAt } from '@maquette/core/room';
 import { MARK_WORDS, newMark } from '@maquette/core/soundness';
 import { tapResult } from '@maquette/core/stripout';
 import { newId } from '../../data/ids.ts';
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { AreasLayer, PinsLayer, TapsLayer } from '../../sheet/areas-layer.tsx';
@@ -38,7 +38,7 @@ const REACH_PX = 24;
 /** What lies on the floor, what may stay, and how the rest comes up. */
 export function StripStage(props: StageProps) {
   const { shown, room, picture, failed, go } = props;
-  const { layers } = shown.strip;
+  const { layers } = shown.plain;
   const decided = picture?.strip.comparisons.every((c) => c.chosen !== null || c.forced) ?? false;
   const [asked, setTab] = useState<Tab | null>(null);
   const tab: Tab = asked ?? (layers.length === 0 || !decided ? 'layers' : 'work');
@@ -53,13 +53,13 @@ export function StripStage(props: StageProps) {
   const plan = planOf(room);
   const stacks = useMemo(() => areaStacks(floorOf(plan), room.lines, layers), [plan, room.lines, layers]);
   const tapped = layers.find((l) => l.id === open);
-  const spacing = figuresOf(shown.strip.figures)('tap-mm');
+  const spacing = figuresOf(shown.plain.figures)('tap-mm');
   const taps = useMemo(
     () =>
       tapping && tapped
-        ? tapResult(regionAt(floorOf(plan), room.lines, tapped.where), tapped, shown.strip.taps, spacing)
+        ? tapResult(regionAt(floorOf(plan), room.lines, tapped.where), tapped, shown.plain.taps, spacing)
         : null,
-    [tapping, tapped, plan, room.lines, shown.strip.taps, spacing],
+    [tapping, tapped, plan, room.lines, shown.plain.taps, spacing],
   );
   const strip = picture?.strip ?? null;
   const cutPack = strip?.packs.find((p) => p.key === pack) ?? strip?.packs.find((p) => p.cut) ?? null;
@@ -73,7 +73,7 @@ export function StripStage(props: StageProps) {
           kind: 'photos',
           id: photo.id,
           roomId: room.id,
-          body: { ...bodyOf(photo), xMm: Math.round(x), yMm: Math.round(y) } as never,
+          body: { ...bodyOf(photo), xMm: Math.round(x), yMm: Math.round(y) },
         },
       ]);
     }
@@ -84,7 +84,7 @@ export function StripStage(props: StageProps) {
           kind: 'marks',
           id: newId(),
           roomId: room.id,
-          body: bodyOf(newMark('new', 'other', { xMm: Math.round(x), yMm: Math.round(y) })) as never,
+          body: bodyOf(newMark('new', 'other', { xMm: Math.round(x), yMm: Math.round(y) })),
         },
       ]);
     }
@@ -124,7 +124,7 @@ export function StripStage(props: StageProps) {
             <TrimLayer trim={strip.trim} corners={plan.corners} view={view} />
           ) : null}
           {taps && tapped ? (
-            <TapsLayer result={taps} taps={shown.strip.taps.filter((t) => t.layerId === tapped.id)} view={view} />
+            <TapsLayer result={taps} taps={shown.plain.taps.filter((t) => t.layerId === tapped.id)} view={view} />
           ) : null}
           <PinsLayer photos={shown.photos} marks={shown.marks} view={view} />
         </>

@@ -46,7 +46,7 @@ function standing(facts: Partial<StripFacts>) {
   const shown = {
     room: { ...room, version: 1 },
     job: { currency: '£' },
-    strip,
+    plain: strip,
     layers: strip.layers,
     ticks: strip.ticks,
     taps: strip.taps,
@@ -76,15 +76,15 @@ test('three ways side by side: level, step at the door, and taking up suspect vi
   await userEvent.click(within(screen.getByTestId('option-keep')).getByRole('button'));
   expect(mockWrite).toHaveBeenCalledWith('Sheet vinyl or lino: keep and cover', [
     expect.objectContaining({
-      kind: 'answers',
-      body: { topic: 'layer/layer-sheet-resilient', value: 'keep', note: '' },
+      kind: 'layerChoices',
+      body: { layerId: 'layer-sheet-resilient', choice: 'keep', note: '' },
     }),
   ]);
 });
 
 test('a stopped step cannot be ticked and says who decides; an open one is ticked with its time', async () => {
-  const answers = [{ id: 'a', topic: 'layer/layer-resilient-tile', value: 'remove', note: '' }];
-  const { plan, shown } = standing({ layers: [layer('resilient-tile')], answers });
+  const layerChoices = [{ id: 'a', layerId: 'layer-resilient-tile', choice: 'remove' as const, note: '' }];
+  const { plan, shown } = standing({ layers: [layer('resilient-tile')], layerChoices });
   render(<Steps shown={shown} plan={plan} />);
   expect(screen.getByRole('checkbox', { name: /Take up the resilient tile, stopped/ })).toHaveAttribute(
     'aria-disabled',

@@ -1,4 +1,4 @@
-import { bodyOf } from '../../data/merge.ts';
+import { bodyOf } from '@maquette/facts';
 import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import type { Change } from '../../data/write.ts';
@@ -9,9 +9,7 @@ export function tapChange(shown: ShownRoom, layerId: string, at: { xMm: number; 
     (tap) => tap.layerId === layerId && Math.round(tap.xMm) === at.xMm && Math.round(tap.yMm) === at.yMm,
   );
   const roomId = shown.room!.id;
-  if (!held)
-    return { kind: 'taps', id: newId(), roomId, body: { layerId, xMm: at.xMm, yMm: at.yMm, sound: 'sound' } as never };
-  if (held.sound === 'sound')
-    return { kind: 'taps', id: held.id, roomId, body: { ...bodyOf(held), sound: 'hollow' } as never };
-  return { kind: 'taps', id: held.id, roomId, body: bodyOf(held) as never, deleted: true };
+  if (!held) return { kind: 'taps', id: newId(), roomId, body: { layerId, xMm: at.xMm, yMm: at.yMm, sound: 'sound' } };
+  if (held.sound === 'sound') return { kind: 'taps', id: held.id, roomId, body: { ...bodyOf(held), sound: 'hollow' } };
+  return { kind: 'taps', id: held.id, roomId, body: bodyOf(held), deleted: true };
 }

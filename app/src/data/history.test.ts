@@ -1,0 +1,61 @@
+import { BLANK_JOB } from '@maquette/core/job';
+import { checkWrite } from '@maquette/facts/check';
+import { createHistory } from './history.ts';
+import type { Waiting } from './outbox.ts';
+
+let posted: Omit<Waiting, 'seq' | 'trouble'>[] = [];
+const outbox = { post: async (writes: typeof posted) => void posted.push(...writes) };
+/** The newest of each fact is what was posted last of it. */
+const store = {
+  held(_kind: string, id: string) {
+    const last = posted.findLast((write) => write.id === id);
+    return last ? { version: last.baseVersion + 1, body: last.body, deleted: last.deleted } : null;
+  },
+};
+const open = () => createHistory(store, outbox as never, { here: () => checkWrite, fetch: async () => checkWrite });
+beforeEach(() => (posted = []));
+
+const job = (name: string, id = 'job-1') => ({ kind: 'jobs' as const, id, body: { ...BLANK_JOB, name, rank: 0 } });
+const last = () => posted.at(-1)!;
+
+test('undo and redo walk to and fro over the same steps; a new change ends the way forward', async () => {
+  const history = open();
+  await history.write('Named', [job('First')]);
+  await history.write('Renamed', [job('Second')]);
+  expect(await history.undo()).toBe('Renamed');
+  expect(last().body).toMatchObject({ name: 'First' });
+  expect(await history.redo()).toBe('Renamed');
+  expect(last().body).toMatchObject({ name: 'Second' });
+  expect(await history.undo()).toBe('Renamed');
+  expect(await history.undo()).toBe('Named');
+  expect(last().deleted).toBe(true);
+  expect(await history.redo()).toBe('Named');
+  expect(last()).toMatchObject({ deleted: false, body: { name: 'First' } });
+  await history.write('Renamed otherwise', [job('Third')]);
+  expect(await history.redo()).toBeNull();
+  // Each write is made on the version before it: nothing overtakes.
+  expect(posted.map((w) => w.baseVersion)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
+});
+
+test('a body with a problem is not written, and is not a step to undo', async () => {
+  const history = open();
+  const result = await history.write('Bad', [{ ...job('x'), body: { ...BLANK_JOB, name: 7 as never, rank: 0 } }]);
+  expect(result).toMatchObject({ ok: false, problems: [{ field: 'name' }] });
+  expect(posted).toEqual([]);
+  expect(history.steps().done).toEqual([]);
+});
+
+test('what was done in a room is taken back in that room, whatever was done elsewhere since', async () => {
+  const history = open();
+  history.enter('room-1');
+  await history.write('Here', [job('Here', 'job-1')]);
+  history.enter('room-2');
+  await history.write('There', [job('There', 'job-2')]);
+  history.enter('room-1');
+  expect(history.steps().done.map(({ words }) => words)).toEqual(['Here']);
+  expect(await history.undo()).toBe('Here');
+  expect(last()).toMatchObject({ id: 'job-1', deleted: true });
+  expect(await history.undo()).toBeNull();
+  history.enter('room-2');
+  expect(history.steps()).toMatchObject({ done: [{ words: 'There' }], undone: [] });
+});

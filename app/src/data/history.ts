@@ -1,0 +1,145 @@
+import type { BodyOf, FactKind, FieldProblem } from '@maquette/facts';
+import type { FactStore } from './fact-store.ts';
+import { newId, nowUtc } from './ids.ts';
+import type { Outbox } from './outbox.ts';
+
+/** One change asked for: a fact's new body, or its removal. */
+export type Change = {
+  [K in FactKind]: { kind: K; id: string; roomId?: string | null; body: BodyOf<K>; deleted?: boolean };
+}[FactKind];
+
+export type Written = { ok: true } | { ok: false; problems: FieldProblem[] };
+
+/** What storing needs of a change, whatever its kind. */
+interface Put {
+  kind: FactKind;
+  id: string;
+  roomId: string | null;
+  body: Record<string, unknown>;
+  deleted: boolean;
+}
+
+interface Step {
+  words: string;
+  puts: Put[];
+}
+
+interface Steps {
+  done: readonly Step[];
+  undone: readonly Step[];
+  /** When something was last changed, taken back or done again, ms since the page was opened. */
+  atMs: number;
+}
+
+const UNDO_DEPTH = 50;
+const NONE: Steps = { done: [], undone: [], atMs: -Infinity };
+
+/** What has been changed in this visit, to be taken back and done again. Each room has its own; so has the book. */
+interface History {
+  /** Says where the user is from now on: a room, or null for the book. What is changed there is taken back there. */
+  enter: (place: string | null) => void;
+  write: (words: string, changes: readonly Change[]) => Promise<Written>;
+  /** Takes the last step of the present place back; it can be done again until something else is written there. */
+  undo: () => Promise<string | null>;
+  /** Does again what was last taken back. */
+  redo: () => Promise<string | null>;
+  steps: () => Steps;
+  subscribe: (listener: () => void) => () => void;
+}
+
+type Check = (kind: FactKind, write: object) => FieldProblem[];
+/** The check of every kind: a fifth of the app, fetched once the first screen stands. */
+export interface Rules {
+  /** The check, or null while it is not here. */
+  here: () => Check | null;
+  fetch: () => Promise<Check>;
+}
+
+export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbox, 'post'>, rules: Rules): History {
+  const byPlace = new Map<string | null, Steps>();
+  let place: string | null = null;
+  const listeners = new Set<() => void>();
+  /** Facts removed in this visit, which the cache no longer lists: undo needs their version. */
+  const removed = new Map<string, { version: number; body: Record<string, unknown> }>();
+
+  const stepsAt = (where: string | null) => byPlace.get(where) ?? NONE;
+  function keep(where: string | null, done: readonly Step[], undone: readonly Step[]): void {
+    byPlace.set(where, { done: done.slice(-UNDO_DEPTH), undone, atMs: performance.now() });
+    for (const listener of listeners) listener();
+  }
+
+  function heldOf({ kind, id, roomId }: Put) {
+    const held = store.held(kind, id, roomId);
+    if (held) return held;
+    const gone = removed.get(id);
+    return gone ? { ...gone, deleted: true } : null;
+  }
+
+  /** Puts changes in, durable when it resolves to what would take them back. */
+  async function put(puts: readonly Put[]): Promise<Put[]> {
+    const back: Put[] = [];
+    const writes = puts.map((change) => {
+      const before = heldOf(change);
+      back.unshift({ ...change, body: before?.body ?? change.body, deleted: before ? before.deleted : true });
+      if (change.deleted) removed.set(change.id, { version: (before?.version ?? 0) + 1, body: change.body });
+      return { ...change, writeId: newId(), baseVersion: before?.version ?? 0, madeAt: nowUtc() };
+    });
+    await outbox.post(writes);
+    return back;
+  }
+
+  return {
+    enter(next) {
+      if (next === place) return;
+      place = next;
+      for (const listener of listeners) listener();
+    },
+    async write(words, changes) {
+      const where = place;
+      // With the rules here what is written is posted before this returns: a second press finds the first already there.
+      const checkWrite = rules.here() ?? (await rules.fetch());
+      const problems = changes.flatMap((change) =>
+        checkWrite(change.kind, { ...change.body, baseVersion: 0, writeId: 'check', deleted: false }),
+      );
+      if (problems.length > 0) return { ok: false, problems };
+      const back = await put(
+        changes.map(({ kind, id, roomId = null, body, deleted = false }) => ({
+          kind,
+          id,
+          roomId,
+          body: { ...body },
+          deleted,
+        })),
+      );
+      keep(where, [...stepsAt(where).done, { words, puts: back }], []);
+      return { ok: true };
+    },
+    async undo() {
+      const where = place;
+      const { done, undone } = stepsAt(where);
+      const step = done.at(-1);
+      if (!step) return null;
+      const rest = done.slice(0, -1);
+      keep(where, rest, undone);
+      const puts = await put(step.puts);
+      keep(where, rest, [...undone, { words: step.words, puts }]);
+      return step.words;
+    },
+    async redo() {
+      const where = place;
+      const { done, undone } = stepsAt(where);
+      const step = undone.at(-1);
+      if (!step) return null;
+      const left = undone.slice(0, -1);
+      keep(where, done, left);
+      const puts = await put(step.puts);
+      keep(where, [...done, { words: step.words, puts }], left);
+      return step.words;
+    },
+    steps: () => stepsAt(place),
+    subscribe(listener) {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+  };
+}

@@ -1,0 +1,144 @@
+import type { RoomSet } from '@maquette/core';
+import type { CoveringCard } from '@maquette/core/coverings';
+import type { DampMethod, LikeBases } from '@maquette/core/damp';
+import type { OwnFigure } from '@maquette/core/figures';
+import type { CountryFacts } from '@maquette/core/hazards';
+import { CHALKED, CHOSEN_OF_WAYS } from '@maquette/core/levelling';
+import { floorAreaM2, type RoomFacts } from '@maquette/core/room';
+import {
+  bodyOf,
+  KINDS,
+  listsOf,
+  ROOM_FACT_KINDS,
+  type FactKind,
+  type RoomFactKind,
+  type RoomLists,
+} from '@maquette/facts';
+import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
+import type { Shown } from './lay.ts';
+
+/** The facts of a room and what of its job bears on it, without what only storing is about. */
+export type PlainFacts = Omit<RoomSet, 'room' | 'card'>;
+
+const byTime = (a: Shown<FactKind>, b: Shown<FactKind>) =>
+  a.updatedAt < b.updatedAt ? -1 : a.updatedAt > b.updatedAt ? 1 : a.id < b.id ? -1 : 1;
+
+const sameItems = (a: readonly unknown[], b: readonly unknown[]) =>
+  a.length === b.length && a.every((v, i) => v === b[i]);
+
+const sameFields = <T extends object>(a: T, b: T) =>
+  sameItems(Object.keys(a), Object.keys(b)) && sameItems(Object.values(a), Object.values(b));
+
+/**
+ * Makes plain facts of shown ones and keeps every object whose fact is the same write: an acknowledgement by the server changes
+ * nothing in them, so that nothing is judged anew for it.
+ */
+export function createPlainFacts() {
+  const facts = new Map<string, { writeId: string; plain: object }>();
+  const lists = new Map<string, readonly object[]>();
+  const values = new Map<string, object>();
+
+  function plain<K extends FactKind>(kind: K, fact: Shown<K>): object {
+    const name = `${kind}/${fact.id}`;
+    const before = facts.get(name);
+    if (before?.writeId === fact.writeId) return before.plain;
+    const made = { ...bodyOf(fact), id: fact.id };
+    facts.set(name, { writeId: fact.writeId, plain: made });
+    return made;
+  }
+
+  function kept<T extends object>(name: string, list: T[]): T[] {
+    const before = lists.get(name);
+    if (before && sameItems(before, list)) return before as T[];
+    lists.set(name, list);
+    return list;
+  }
+
+  function keptValue<T extends object>(name: string, value: T, same: (a: T, b: T) => boolean): T {
+    const before = values.get(name) as T | undefined;
+    if (before && same(before, value)) return before;
+    values.set(name, value);
+    return value;
+  }
+
+  function listOf(scope: string, kind: RoomFactKind, shown: readonly Shown<RoomFactKind>[]): readonly object[] {
+    const ordered = KINDS[kind].newestCounts ? [...shown].sort(byTime) : shown;
+    return kept(
+      `${scope}/${kind}`,
+      ordered.map((fact) => plain(kind, fact)),
+    );
+  }
+
+  return {
+    room: (room: Shown<'rooms'>) => plain('rooms', room) as RoomFacts,
+    card: (card: Shown<'cards'>) => plain('cards', card) as CoveringCard,
+    /** All that a room is judged from: without chalk on the floor and the way that was chosen, which are memory. */
+    setOf(plain: PlainFacts, room: RoomFacts, card: CoveringCard): RoomSet {
+      const ticks = plain.ticks.filter(({ key }) => !key.startsWith(CHALKED));
+      const answers = plain.answers.filter(({ question }) => !CHOSEN_OF_WAYS.includes(question));
+      const set: RoomSet = {
+        ...plain,
+        ticks: kept(`${room.id}/ticks judged`, ticks),
+        answers: kept(`${room.id}/answers judged`, answers),
+        room,
+        card,
+      };
+      return keptValue(`${room.id}/set`, set, sameFields);
+    },
+    /** What a room of a job is judged from, but for the room and its card. */
+    factsOf(
+      room: Shown<'rooms'>,
+      shown: ShownRoomLists,
+      book: ShownBookLists,
+      testsOf: (roomId: string) => Pick<RoomLists, 'dampTests' | 'dampReadings'> | undefined,
+    ): PlainFacts {
+      const scope = room.id;
+      const job = book.jobs.find((other) => other.id === room.jobId);
+      const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => plain('figures', f));
+      const next = {
+        ...listsOf(ROOM_FACT_KINDS, (kind) => listOf(scope, kind, shown[kind])),
+        figures: kept(`${scope}/figures`, figures) as readonly OwnFigure[],
+        country: keptValue<CountryFacts>(
+          `${scope}/country`,
+          {
+            country: job?.country ?? null,
+            asbestosFrom: job?.asbestosFrom ?? null,
+            leadFrom: job?.leadFrom ?? null,
+          },
+          sameFields,
+        ),
+        like: keptValue(`${scope}/like`, likeBasesOf(room, book, testsOf), sameLike),
+        // Each list holds the facts of its kind: they passed their class when they were entered.
+      } as unknown as PlainFacts;
+      return keptValue(`${scope}/all`, next, sameFields);
+    },
+  };
+}
+
+const sameLike = (a: LikeBases, b: LikeBases) =>
+  a.otherAreaM2 === b.otherAreaM2 && sameFields(a.otherTests, b.otherTests);
+
+/** How much of a like base the job's other rooms have, and how many tests were made there. */
+function likeBasesOf(
+  room: Shown<'rooms'>,
+  book: ShownBookLists,
+  testsOf: (roomId: string) => Pick<RoomLists, 'dampTests' | 'dampReadings'> | undefined,
+): LikeBases {
+  const like = book.rooms.filter(
+    (other) =>
+      other.jobId === room.jobId &&
+      other.id !== room.id &&
+      other.baseKind === room.baseKind &&
+      other.base.beneath === room.base.beneath &&
+      other.base.grade === room.base.grade,
+  );
+  const otherTests: Partial<Record<DampMethod, number>> = {};
+  for (const other of like) {
+    // A room not opened on this device yet counts as untested: more tests are asked for, never fewer.
+    const held = testsOf(other.id);
+    for (const test of held?.dampTests ?? [])
+      if (held?.dampReadings.some((reading) => reading.testId === test.id))
+        otherTests[test.method] = (otherTests[test.method] ?? 0) + 1;
+  }
+  return { otherAreaM2: like.reduce((sum, other) => sum + floorAreaM2(other), 0), otherTests };
+}

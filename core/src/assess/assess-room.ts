@@ -1,0 +1,87 @@
+import type { DampContext, DampState } from '../damp/index.ts';
+import type { FailureChance, FlatState, FloorSurface, Station } from '../flat/index.ts';
+import type { Gate } from '../hazards/index.ts';
+import { planOf, type BaseKind, type Plan } from '../room/index.ts';
+import { stripContext, type StripPlan } from '../stripout/index.ts';
+import { worstVerdict, type Criterion, type Verdict } from '../verdict/index.ts';
+import { dampContextOf, PARTS, type PartName, type PartStates } from './parts.ts';
+import type { RoomSet } from './room-set.ts';
+import { createRunner, type Runner } from './runner.ts';
+
+/** Everything that is said of one room. */
+export interface RoomAssessment {
+  verdict: Verdict;
+  criteria: Criterion[];
+  plan: Plan;
+  spacingMm: number;
+  stations: Station[];
+  flat: FlatState | null;
+  /** How sure the flatness is; null until it has been asked for. */
+  chance: FailureChance | null;
+  strip: StripPlan;
+  /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
+  surfaceGates: { grind: Gate; prime: Gate };
+  /** What the planks will lie over once the choices are carried out. */
+  laidOver: BaseKind;
+  /** Null where damp was left out. */
+  damp: DampState | null;
+  /** The earliest time at which the same facts would be judged otherwise; null: at no time. */
+  validUntil: string | null;
+}
+
+export type RoomRunner = Runner<RoomSet>;
+
+/** A runner of the parts of a room: it keeps what they made of the last set it was given. */
+export const roomRunner = (): RoomRunner => createRunner<RoomSet>(PARTS);
+
+export interface AssessOptions {
+  /** A runner to call the parts by: what is unchanged since its last call is not judged anew. No answer depends on it. */
+  runner?: RoomRunner;
+  /** Parts to judge, with all they need; where none are named all but how sure it is. */
+  parts?: readonly PartName[];
+  /** Also how sure the flatness is, by drawing floors that fit the readings. */
+  chance?: boolean;
+  /** Told of the surface before anything is judged. */
+  surfaced?: (floor: FloorSurface) => void;
+}
+
+const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat'];
+
+/**
+ * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at:
+ * evidence grows old.
+ */
+export function assessRoom(
+  set: RoomSet,
+  atUtc: string,
+  { runner = roomRunner(), parts = USUAL, chance = false, surfaced }: AssessOptions = {},
+): RoomAssessment {
+  const asked: PartName[] = ['strip', 'surface', ...parts, ...(chance ? (['sure'] as const) : [])];
+  const { states, criteria, validUntil } = runner.run(set, atUtc, {
+    parts: asked,
+    ...(surfaced ? { tell: (part, floor) => part === 'surface' && surfaced(floor as FloorSurface) } : {}),
+  });
+  // Each part's state is what it says it makes.
+  const of = <P extends PartName>(part: P) => states.get(part) as PartStates[P] | undefined;
+  const strip = of('strip')!;
+  const { state, spacingMm, stations } = of('surface')!;
+  return {
+    verdict: worstVerdict(criteria.map((c) => c.verdict)),
+    criteria,
+    plan: planOf(set.room),
+    spacingMm,
+    stations,
+    flat: state,
+    chance: of('sure') ?? null,
+    strip: strip.plan,
+    surfaceGates: strip.surfaceGates,
+    laidOver: strip.laidOver,
+    damp: of('damp')?.state ?? null,
+    validUntil,
+  };
+}
+
+/** Everything damp is judged from, looked up once from a room's facts. */
+export function dampContext(set: RoomSet, atUtc: string): DampContext {
+  return dampContextOf(set, stripContext(set.room, set.card, set), atUtc);
+}

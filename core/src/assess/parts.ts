@@ -1,0 +1,200 @@
+import { defaultSpacingMm } from '../coverings/index.ts';
+import { judgeDamp, type DampContext, type DampState } from '../damp/index.ts';
+import {
+  failureChance,
+  flatMemo,
+  judgeFlat,
+  stationsBesides,
+  stationsOf,
+  type FailureChance,
+  type FlatMemo,
+  type FlatState,
+  type Station,
+} from '../flat/index.ts';
+import { mayDo, type Gate } from '../hazards/index.ts';
+import { fromTheTop } from '../layers/index.ts';
+import { entryPoint, planOf, type BaseKind } from '../room/index.ts';
+import {
+  laidOver,
+  layersLeft,
+  planStripOut,
+  stripContext,
+  type StripContext,
+  type StripPlan,
+} from '../stripout/index.ts';
+import { dampCriteria, flatCriteria, soundCriteria, stripCriteria } from '../verdict/index.ts';
+import type { Part } from './part.ts';
+import { breaksOf } from './room-breaks.ts';
+import type { RoomSet } from './room-set.ts';
+
+/** States of the parts, by their names: what one may need of another. */
+export interface PartStates {
+  strip: StripState;
+  damp: DampJudged;
+  sound: null;
+  surface: SurfaceState;
+  sure: FailureChance | null;
+  flat: null;
+}
+export type PartName = keyof PartStates;
+
+type RoomPart<Id extends PartName, Needs extends PartName = never, Hears extends PartName = never> = Part<
+  Id,
+  RoomSet,
+  Pick<PartStates, Needs>,
+  PartStates[Id],
+  Partial<Pick<PartStates, Hears>>
+>;
+
+interface StripState {
+  context: StripContext;
+  plan: StripPlan;
+  /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
+  surfaceGates: { grind: Gate; prime: Gate };
+  /** What the planks will lie over once the choices are carried out. */
+  laidOver: BaseKind;
+}
+
+/** Old floor, hazards and what is chosen about them. */
+const strip: RoomPart<'strip'> = {
+  id: 'strip',
+  reads: [
+    'room',
+    'card',
+    'layers',
+    'samples',
+    'taps',
+    'answers',
+    'layerChoices',
+    'trimFates',
+    'ticks',
+    'marks',
+    'figures',
+    'country',
+  ],
+  needs: [],
+  judge(set) {
+    const context = stripContext(set.room, set.card, set);
+    const plan = planStripOut(context);
+    const over = laidOver(set.room, set.layers, plan.keptLayerIds);
+    return { state: { context, plan, surfaceGates: surfaceGatesOf(context, plan), laidOver: over }, validUntil: null };
+  },
+  criteria: ({ context, plan }) => stripCriteria(context, plan),
+};
+
+/** Levelling works on the highest layer that stays, or on the base: both are asked of the one predicate. */
+function surfaceGatesOf(context: StripContext, plan: StripPlan): StripState['surfaceGates'] {
+  const top = fromTheTop(context.facts.layers).find((layer) => plan.keptLayerIds.includes(layer.id));
+  const target = { layers: top ? [top] : [], base: !top };
+  return { grind: mayDo(context.hazards, 'grind', target), prime: mayDo(context.hazards, 'prime', target) };
+}
+
+interface DampJudged {
+  context: DampContext;
+  state: DampState;
+}
+
+const MINUTE_MS = 60_000;
+
+/** The minute that ends at or after a time: evidence ages by days and waits by hours, and nothing read lies in the future. */
+const wholeMinute = (atUtc: string) => new Date(Math.ceil(Date.parse(atUtc) / MINUTE_MS) * MINUTE_MS).toISOString();
+
+/** Everything damp is judged from, looked up once. */
+export function dampContextOf(set: RoomSet, context: StripContext, atUtc: string): DampContext {
+  return {
+    room: set.room,
+    plan: context.plan,
+    card: set.card,
+    facts: set,
+    layers: layersLeft(set),
+    answers: set.answers,
+    hazards: context.hazards,
+    figure: context.figure,
+    atUtc: wholeMinute(atUtc),
+  };
+}
+
+/** Moisture of the floor and air of the room. */
+const damp: RoomPart<'damp', 'strip'> = {
+  id: 'damp',
+  reads: ['room', 'card', 'airReadings', 'airLogs', 'dampTests', 'dampReadings', 'like', 'answers', 'layers', 'ticks'],
+  needs: ['strip'],
+  judge(set, needs, atUtc) {
+    const context = dampContextOf(set, needs.strip.context, atUtc);
+    const timed = [set.airReadings, set.airLogs, set.dampTests, set.dampReadings].some((list) => list.length > 0);
+    // Ages are told to the minute: with something read, what is said holds to the end of this one.
+    return { state: { context, state: judgeDamp(context) }, validUntil: timed ? context.atUtc : null };
+  },
+  criteria: ({ context, state }, _set, _needs, _atUtc, { memo }) => dampCriteria(context, state, memo),
+};
+
+/** Damage found and the floor gone over. */
+const sound: RoomPart<'sound', 'strip'> = {
+  id: 'sound',
+  reads: ['room', 'marks', 'checks', 'ticks'],
+  needs: ['strip'],
+  judge: () => ({ state: null, validUntil: null }),
+  criteria: (_state, set, { strip: { context } }) =>
+    soundCriteria(set.room, context.plan, set, set.ticks, context.figure),
+};
+
+interface SurfaceState {
+  /** Null where nothing is read. */
+  state: FlatState | null;
+  spacingMm: number;
+  stations: Station[];
+}
+
+const MEMO = 'surface';
+
+/** Heights of the floor, and how they keep the covering's rules. */
+const surface: RoomPart<'surface'> = {
+  id: 'surface',
+  reads: ['room', 'card', 'setups', 'readings', 'stations', 'works', 'edgeWalks', 'scans', 'marks'],
+  needs: [],
+  judge(set, _needs, _atUtc, { memo, tell }) {
+    const { room, card } = set;
+    const plan = planOf(room);
+    const spacingMm = room.spacingMm ?? defaultSpacingMm(card.rules);
+    const proposed = stationsOf(plan, spacingMm, set.stations, set.readings, entryPoint(room, plan));
+    const kept = (memo.get(MEMO) as FlatMemo | undefined) ?? flatMemo();
+    memo.set(MEMO, kept);
+    const state = judgeFlat(plan, set, card.rules, {
+      spacingMm,
+      contactsOnly: room.contactsOnly,
+      breaks: breaksOf(room, set.marks),
+      memo: kept,
+      surfaced: tell,
+    });
+    const stations = state?.scanned
+      ? stationsBesides(proposed, state.grid, state.scanned.seen, set.readings)
+      : proposed;
+    return { state: { state, spacingMm, stations }, validUntil: null };
+  },
+};
+
+/** How sure the flatness is, by drawing floors that fit the readings: takes longer than the rest together. */
+const sure: RoomPart<'sure', 'surface'> = {
+  id: 'sure',
+  reads: ['room'],
+  needs: ['surface'],
+  onDemand: true,
+  judge({ room }, { surface: { state } }) {
+    const rules = state?.rules.map((result) => result.rule) ?? [];
+    return { state: state && failureChance(state, rules, room.contactsOnly), validUntil: null };
+  },
+};
+
+/** Whether the floor keeps the rules, and how surely where that has been worked out. */
+const flat: RoomPart<'flat', 'surface', 'sure'> = {
+  id: 'flat',
+  reads: ['room', 'card', 'marks', 'works'],
+  needs: ['surface'],
+  hears: ['sure'],
+  judge: () => ({ state: null, validUntil: null }),
+  criteria: (_state, set, { surface: { state }, sure: chance }) =>
+    flatCriteria(set.room, planOf(set.room), set.card, state, set, chance ?? null, set),
+};
+
+/** Every part in the order in which it is judged. */
+export const PARTS = [strip, damp, sound, surface, sure, flat] as const;

@@ -1,0 +1,39 @@
+import type { CoveringCard } from '../coverings/index.ts';
+import { NO_DAMP_FACTS, type LikeBases } from '../damp/index.ts';
+import type { OwnFigure } from '../figures/index.ts';
+import type { CountryFacts } from '../hazards/index.ts';
+import { STATED, type RoomFactLists } from '../kinds/index.ts';
+import type { RoomFacts } from '../room/index.ts';
+
+/**
+ * Everything one room is judged from: its own facts, and what of its job bears on it. Judgements are kept by the identity of
+ * these: whoever makes a set anew keeps what has not changed.
+ */
+export interface RoomSet extends RoomFactLists {
+  room: RoomFacts;
+  card: CoveringCard;
+  /** The job's own figures, its country, and its other rooms on a like base. */
+  figures: readonly OwnFigure[];
+  country: CountryFacts;
+  like: LikeBases;
+}
+
+const NO_COUNTRY: CountryFacts = { country: null, asbestosFrom: null, leadFrom: null };
+
+/** A list of nothing for each kind of fact of a room. */
+function noFacts(): RoomFactLists {
+  const inRoom = Object.entries(STATED).filter(
+    ([, stated]) => typeof stated === 'object' && 'home' in stated && stated.home === 'room',
+  );
+  // Every kind of a room is among what is stated: each has its list.
+  return Object.fromEntries(inRoom.map(([name]) => [name, []])) as unknown as RoomFactLists;
+}
+
+/** A room with these facts and none of any other kind. */
+export function roomSet(
+  room: RoomFacts,
+  card: CoveringCard,
+  facts: Partial<Omit<RoomSet, 'room' | 'card'>> = {},
+): RoomSet {
+  return { ...noFacts(), figures: [], country: NO_COUNTRY, like: NO_DAMP_FACTS.like, ...facts, room, card };
+}

@@ -1,0 +1,76 @@
+import { flag, group, kind, list, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
+import { RULE } from './rules.ts';
+
+export const COVERING_KINDS = [
+  'click-vinyl',
+  'laminate',
+  'glue-down-vinyl',
+  'engineered-wood',
+  'click-herringbone',
+] as const;
+export type CoveringKind = (typeof COVERING_KINDS)[number];
+
+/** Families of old floors a sheet may allow beneath. */
+export const OLD_FLOORS = ['tile', 'resilient', 'wood', 'mineral'] as const;
+export type OldFloor = (typeof OLD_FLOORS)[number];
+export const OLD_FLOOR_WORDS: Record<OldFloor, string> = {
+  tile: 'Ceramic tile',
+  resilient: 'One layer of vinyl or lino',
+  wood: 'Wood and panels',
+  mineral: 'Compound and residue',
+};
+
+/** Ranges a card's figures may take: what is physically sensible, wider than any shipped card. */
+export const CARD_RANGES = {
+  thicknessMm: { min: 1, max: 40, unit: 'mm', words: 'Plank thickness' },
+  cementLimitRh: { min: 30, max: 100, unit: '%RH', words: 'Cement base limit' },
+  timberLimitMc: { min: 4, max: 25, unit: '%', words: 'Timber base limit' },
+  airMinC: { min: 0, max: 40, unit: '°C', words: 'Air, coolest' },
+  airMaxC: { min: 0, max: 50, unit: '°C', words: 'Air, warmest' },
+  airMinRh: { min: 0, max: 100, unit: '%RH', words: 'Air, driest' },
+  airMaxRh: { min: 0, max: 100, unit: '%RH', words: 'Air, dampest' },
+  acclimatiseH: { min: 0, max: 336, unit: 'h', words: 'Acclimatise' },
+  perimeterGapMm: { min: 0, max: 40, unit: 'mm', words: 'Gap at walls' },
+  lastRowMm: { min: 0, max: 300, unit: 'mm', words: 'Last row at least' },
+  endPieceMm: { min: 0, max: 1000, unit: 'mm', words: 'End piece at least' },
+  staggerMm: { min: 0, max: 1000, unit: 'mm', words: 'Stagger at least' },
+} as const;
+export type CardFigure = keyof typeof CARD_RANGES;
+
+/** Ranges of the two figures that may be absent. */
+export const STEP_MM = { min: 0.1, max: 5 } as const;
+export const LONGEST_RUN_M = { min: 2, max: 100 } as const;
+
+/** What a covering's sheet asks of the floor. One figure a field; the maker's sheet replaces ours by editing a copy. */
+export const cards = kind(
+  'book',
+  'Card',
+  {
+    name: text(80),
+    kind: oneOf(...COVERING_KINDS),
+    thicknessMm: within(CARD_RANGES.thicknessMm, 'mm'),
+    attachedPad: flag(),
+    rules: list(group(RULE), 'rules', 6, 1),
+    /** Greatest step between two faces, mm; null when the sheet names none. */
+    stepMm: orNull(within(STEP_MM, 'mm')),
+    cementLimitRh: within(CARD_RANGES.cementLimitRh, '%RH'),
+    timberLimitMc: within(CARD_RANGES.timberLimitMc, '%MC'),
+    airMinC: within(CARD_RANGES.airMinC, '°C'),
+    airMaxC: within(CARD_RANGES.airMaxC, '°C'),
+    airMinRh: within(CARD_RANGES.airMinRh, '%RH'),
+    airMaxRh: within(CARD_RANGES.airMaxRh, '%RH'),
+    acclimatiseH: within(CARD_RANGES.acclimatiseH, 'h'),
+    perimeterGapMm: within(CARD_RANGES.perimeterGapMm, 'mm'),
+    lastRowMm: within(CARD_RANGES.lastRowMm, 'mm'),
+    endPieceMm: within(CARD_RANGES.endPieceMm, 'mm'),
+    staggerMm: within(CARD_RANGES.staggerMm, 'mm'),
+    /** Longest run without a joint, m; null when the sheet names none. */
+    longestRunM: orNull(within(LONGEST_RUN_M, 'm')),
+    /** What of an old floor the sheet allows beneath the covering. */
+    layOver: list(oneOf(...OLD_FLOORS), 'old floors', 4),
+    /** Where the figures come from, shown beside them. */
+    source: text(300),
+  },
+  { since: { layOver: [...OLD_FLOORS] } },
+);
+export type CoveringCard = FactOf<typeof cards>;

@@ -1,0 +1,1 @@
+export { BLANK_JOB, jobs } from './facts.ts';

@@ -1,0 +1,38 @@
+import * as air from '../air/facts.ts';
+import * as coverings from '../coverings/facts.ts';
+import * as damp from '../damp/facts.ts';
+import * as dampQuestions from '../damp/questions.ts';
+import * as common from '../fields/kind.ts';
+import * as figures from '../figures/facts.ts';
+import * as flat from '../flat/facts.ts';
+import * as hazardQuestions from '../hazards/questions.ts';
+import * as job from '../job/facts.ts';
+import * as layers from '../layers/facts.ts';
+import * as levelling from '../levelling/facts.ts';
+import * as record from '../record/facts.ts';
+import * as room from '../room/facts.ts';
+import * as scan from '../scan/facts.ts';
+import * as soundness from '../soundness/facts.ts';
+import * as stripout from '../stripout/facts.ts';
+import * as schools from '../stripout/schools.ts';
+
+/** What the parts of the work state: their kinds of fact and their questions are found in here by what they are. */
+export const STATED = {
+  ...job,
+  ...figures,
+  ...coverings,
+  ...room,
+  ...flat,
+  ...layers,
+  ...common,
+  ...stripout,
+  ...soundness,
+  ...record,
+  ...air,
+  ...damp,
+  ...scan,
+  ...levelling,
+};
+
+/** Modules that ask questions. */
+export const ASKED: readonly object[] = [hazardQuestions, schools, dampQuestions, levelling];

@@ -1,0 +1,1 @@
+export { photos, type Photograph } from './facts.ts';

@@ -1,0 +1,88 @@
+import { plainToInstance } from 'class-transformer';
+import { validateSync, type ValidationError } from 'class-validator';
+import { flag, refersTo, whole, type Fields } from '@maquette/core/fields';
+import { shapeProblem, type RoomFacts } from '@maquette/core/room';
+import { isShipped } from '@maquette/core/coverings';
+import { KINDS, type FactKind } from './kinds.ts';
+import type { FieldProblem } from './problem.ts';
+import { shapeOf, type Shape } from './shape.ts';
+
+function shown(value: unknown): unknown {
+  if (typeof value === 'string') return value.length > 60 ? `${value.slice(0, 60)}...` : value;
+  if (typeof value === 'object' && value !== null)
+    return Array.isArray(value) ? `a list of ${value.length}` : 'an object';
+  return value ?? null;
+}
+
+function flatten(errors: readonly ValidationError[], path: string): FieldProblem[] {
+  return errors.flatMap((error) => {
+    const field =
+      path === ''
+        ? error.property
+        : /^\d+$/.test(error.property)
+          ? `${path}[${error.property}]`
+          : `${path}.${error.property}`;
+    const own = Object.entries(error.constraints ?? {}).slice(0, 1);
+    const problems = own.map(([rule, message]) => ({
+      field,
+      value: shown(error.value),
+      message: rule === 'whitelistValidation' ? 'is not a known field' : message,
+    }));
+    return [...problems, ...flatten(error.children ?? [], field)];
+  });
+}
+
+/** Problems with `plain` as an instance of a class: unknown fields, wrong types and ranges. Empty when it passes. */
+export function checkShape(shape: Shape, plain: unknown): FieldProblem[] {
+  if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
+    return [{ field: '', value: shown(plain), message: 'takes a JSON object' }];
+  const instance = plainToInstance(shape, plain);
+  return flatten(
+    validateSync(instance, {
+      whitelist: true,
+      forbidNonWhitelisted: true,
+      forbidUnknownValues: true,
+      validationError: { target: false },
+    }),
+    '',
+  );
+}
+
+/** What every write carries besides the body: the version it was made on, its own id, and the mark of deletion. */
+const WRITE: Fields = { baseVersion: whole(0, Number.MAX_SAFE_INTEGER), writeId: refersTo('writes'), deleted: flag() };
+
+const classes = new Map<FactKind, Shape>();
+
+/** The class a write of a kind is checked by: the server's, the forms' and the import's alike. */
+export function classOf(kind: FactKind): Shape {
+  let made = classes.get(kind);
+  if (!made) classes.set(kind, (made = shapeOf({ ...KINDS[kind].fields, ...WRITE })));
+  return made;
+}
+
+/** What a kind asks of a body beyond its single fields. */
+const BEYOND: Partial<Record<FactKind, (body: Record<string, unknown>) => FieldProblem[]>> = {
+  rooms: (body) => {
+    const room = body as unknown as RoomFacts;
+    const wrong = shapeProblem(room);
+    if (!wrong) return [];
+    return [{ field: wrong.field, value: `${room[wrong.field].length} ${wrong.field}`, message: wrong.message }];
+  },
+};
+
+/** Problems with a write of some kind. */
+export function checkWrite(kind: FactKind, plain: unknown): FieldProblem[] {
+  const problems = checkShape(classOf(kind), plain);
+  return problems.length > 0 ? problems : (BEYOND[kind]?.(plain as Record<string, unknown>) ?? []);
+}
+
+const ID = /^[a-z0-9][a-z0-9-]{2,63}$/;
+
+/** Problems with the id a fact is to be stored under. */
+export function checkId(kind: FactKind, id: string): FieldProblem[] {
+  if (!ID.test(id))
+    return [{ field: 'id', value: id, message: 'takes an id of 3 to 64 small letters, digits and hyphens' }];
+  if (kind === 'cards' && isShipped(id))
+    return [{ field: 'id', value: id, message: 'is a shipped card: copy it and edit the copy' }];
+  return [];
+}

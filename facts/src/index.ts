@@ -1,0 +1,31 @@
+export {
+  bodyOf,
+  BOOK_FACT_KINDS,
+  emptyBook,
+  emptyRoom,
+  FACT_KINDS,
+  factPath,
+  isBookKind,
+  isFactKind,
+  isRoomKind,
+  KINDS,
+  listsOf,
+  parentsOf,
+  ROOM_FACT_KINDS,
+  type BodyOf,
+  type Book,
+  type BookFactKind,
+  type FactKind,
+  type FactLists,
+  type FactOf,
+  type RoomFactKind,
+  type RoomLists,
+  type Stored,
+  type Write,
+  type WriteOf,
+} from './kinds.ts';
+export { JOB_FILE_FORMAT, JOB_FILE_VERSION } from './format.ts';
+export type { FieldProblem, Problem } from './problem.ts';
+export { QUESTIONS } from './questions.ts';
+export { ownIdsOf, renamed } from './rename.ts';
+export { upgraded, upgradeJobFile } from './upgrade.ts';

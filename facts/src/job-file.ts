@@ -1,0 +1,96 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  Equals,
+  IsArray,
+  IsInt,
+  IsObject,
+  IsOptional,
+  Matches,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { moment, refersTo, text } from '@maquette/core/fields';
+import { checkShape, checkWrite } from './check.ts';
+import { JOB_FILE_FORMAT, JOB_FILE_VERSION } from './format.ts';
+import { FACT_KINDS, isFactKind, type FactKind, type Stored } from './kinds.ts';
+import type { FieldProblem } from './problem.ts';
+import { ruled } from './shape.ts';
+
+const Id = () => ruled(refersTo('facts'));
+const Moment = () => ruled(moment());
+
+/** One stored fact in a job file: its record, and every version it replaced, oldest first. */
+export class FiledFact {
+  @ruled(text(40)) kind!: FactKind;
+  @Id() id!: string;
+  @ValidateIf((fact: FiledFact) => fact.roomId !== null) @Id() roomId!: string | null;
+  @IsInt({ message: 'takes a whole number' }) @Min(1, { message: 'takes 1 or more' }) version!: number;
+  @Id() writeId!: string;
+  @Moment() updatedAt!: string;
+  @ValidateIf((fact: FiledFact) => fact.deletedAt !== null) @Moment() deletedAt!: string | null;
+  @IsObject({ message: 'takes an object' }) body!: Record<string, unknown>;
+
+  @IsArray({ message: 'takes a list' })
+  @ArrayMaxSize(1000, { message: 'takes at most 1000' })
+  @IsObject({ each: true, message: 'takes objects' })
+  replaced!: FiledRevision[];
+}
+
+interface FiledRevision extends Omit<Stored, 'id'> {
+  body: Record<string, unknown>;
+}
+
+/** The picture of a photograph in a job file. */
+class FiledPicture {
+  @Id() photoId!: string;
+  @Matches(/^[A-Za-z0-9+/]+={0,2}$/, { message: 'takes a JPEG as base64' }) jpegBase64!: string;
+}
+
+/** A whole job as one file. Facts are in an order in which each may be stored: job, cards, rooms, then what lies in rooms. */
+export class JobFile {
+  @Equals(JOB_FILE_FORMAT, { message: `takes "${JOB_FILE_FORMAT}"` }) format!: typeof JOB_FILE_FORMAT;
+  @Equals(JOB_FILE_VERSION, { message: `takes ${JOB_FILE_VERSION}` }) version!: typeof JOB_FILE_VERSION;
+  @Moment() writtenAt!: string;
+
+  @IsArray({ message: 'takes a list of facts' })
+  @ArrayMaxSize(100_000, { message: 'takes at most 100000 facts' })
+  @IsObject({ each: true, message: 'takes facts' })
+  @ValidateNested({ each: true })
+  @Type(() => FiledFact)
+  facts!: FiledFact[];
+
+  /** Absent in files of version 1, which had none. */
+  @IsOptional()
+  @IsArray({ message: 'takes a list of pictures' })
+  @ArrayMaxSize(2000, { message: 'takes at most 2000 pictures' })
+  @IsObject({ each: true, message: 'takes pictures' })
+  @ValidateNested({ each: true })
+  @Type(() => FiledPicture)
+  pictures?: FiledPicture[];
+}
+
+/** Problems with a job file, its facts' own fields included; at most 50 are listed. */
+export function checkJobFile(plain: unknown): FieldProblem[] {
+  const outer = checkShape(JobFile, plain);
+  if (outer.length > 0) return outer.slice(0, 50);
+  const problems: FieldProblem[] = [];
+  for (const [index, fact] of (plain as JobFile).facts.entries()) {
+    if (!isFactKind(fact.kind))
+      problems.push({
+        field: `facts[${index}].kind`,
+        value: fact.kind,
+        message: `takes one of ${FACT_KINDS.join(', ')}`,
+      });
+    else {
+      for (const body of [fact.body, ...fact.replaced.map((old) => old.body)]) {
+        const inner = checkWrite(fact.kind, { ...body, baseVersion: 0, writeId: fact.writeId, deleted: false });
+        problems.push(...inner.map((p) => ({ ...p, field: `facts[${index}].body.${p.field}` })));
+      }
+    }
+    if (problems.length >= 50) break;
+  }
+  return problems.slice(0, 50);
+}

@@ -1,0 +1,17 @@
+/** One thing wrong with what was sent: where, what it was, what is taken. */
+export interface FieldProblem {
+  field: string;
+  value: unknown;
+  message: string;
+}
+
+/** RFC 9457 problem document. */
+export interface Problem {
+  type: string;
+  title: string;
+  status: number;
+  detail?: string;
+  errors?: FieldProblem[];
+  /** On a conflict: what the server holds. */
+  current?: unknown;
+}

@@ -1,0 +1,71 @@
+import { ORIGIN, UNKNOWN_BASE } from '@maquette/core/room';
+import { JOB_FILE_VERSION } from './format.ts';
+import { isFactKind, KINDS, type FactKind } from './kinds.ts';
+import { upgradedAnswer } from './upgrade-answers.ts';
+
+type Body = Record<string, unknown>;
+/** A kind and a body as some version of the product wrote them. */
+interface Written {
+  kind: FactKind;
+  body: Body;
+}
+
+/** A room used to have one `door` and nothing else in its walls. */
+function upgradedRoom({ door, ...rest }: Body): Body {
+  const opening =
+    typeof door === 'object' && door !== null
+      ? [{ id: 'door-1', kind: 'door', ...door, beyond: 'unknown', beyondLevelMm: null, sharedId: null }]
+      : [];
+  return {
+    ...rest,
+    start: { ...ORIGIN },
+    diagonals: [],
+    openings: opening,
+    fixtures: [],
+    lines: [],
+    base: { ...UNKNOWN_BASE },
+    secondBase: null,
+  };
+}
+
+/**
+ * What an earlier version of the product wrote, in today's shape. Fields that came later take what their kind says; answers kept
+ * as topic and text become typed facts, some of a kind of their own. What is of today comes back as it is.
+ */
+export function upgraded(kind: FactKind, body: Body): Written {
+  if (kind === 'answers' && 'topic' in body) return upgradedAnswer(body);
+  if (kind === 'rooms' && !('openings' in body)) return { kind, body: upgradedRoom(body) };
+  const since = Object.entries(KINDS[kind].since).filter(([name]) => !(name in body));
+  return since.length === 0 ? { kind, body } : { kind, body: { ...body, ...Object.fromEntries(since) } };
+}
+
+const OLDER: unknown[] = [1, 2, 3];
+const isObject = (value: unknown): value is Body =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** A fact of a job file with its body, and every body it replaced, in today's shape. */
+function upgradedFact(fact: unknown): unknown {
+  if (!isObject(fact) || !isFactKind(fact['kind']) || !isObject(fact['body'])) return fact;
+  const { kind } = fact;
+  const lifted = upgraded(kind as FactKind, fact['body']);
+  const replaced: unknown = fact['replaced'];
+  return {
+    ...fact,
+    ...lifted,
+    ...(Array.isArray(replaced)
+      ? {
+          replaced: replaced.map((old: unknown) =>
+            isObject(old) && isObject(old['body'])
+              ? { ...old, body: upgraded(kind as FactKind, old['body']).body }
+              : old,
+          ),
+        }
+      : {}),
+  };
+}
+
+/** A job file of an earlier version as one of today's; anything else as it is, to be checked. */
+export function upgradeJobFile(plain: unknown): unknown {
+  if (!isObject(plain) || !OLDER.includes(plain['version']) || !Array.isArray(plain['facts'])) return plain;
+  return { ...plain, version: JOB_FILE_VERSION, facts: (plain['facts'] as unknown[]).map(upgradedFact) };
+}

@@ -1,0 +1,46 @@
+import type { AnswerValue, Question } from '@maquette/core/fields';
+import type { Layer, Sample } from '@maquette/core/layers';
+import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
+import type { Mark } from '@maquette/core/soundness';
+import type { Choice } from '@maquette/core/stripout';
+
+/** A smooth bump or hollow: height in mm at its middle, and its half width. */
+interface Bump {
+  xMm: number;
+  yMm: number;
+  heightMm: number;
+  widthMm: number;
+}
+
+/** A room of the demo with the floor it really has, which readings are then taken from. */
+export interface DemoRoom {
+  slug: string;
+  name: string;
+  walls: Wall[];
+  openings: Partial<Opening>[];
+  fixtures?: Partial<Fixture>[];
+  lines?: DividingLine[];
+  base?: Partial<BaseDetails>;
+  layers?: (Pick<Layer, 'id' | 'kind'> & Partial<Layer>)[];
+  samples?: Omit<Sample, 'where' | 'note'>[];
+  answers?: [question: Question, answer: AnswerValue][];
+  layerChoices?: { layerId: string; choice: Choice }[];
+  marks?: Omit<Mark, 'id'>[];
+  /** Layers whose strip-out steps are done. */
+  ticked?: string[];
+  /** Share of taps that sounded hollow, by layer. */
+  tapped?: { layerId: string; hollowAt: [number, number][]; upTo: number }[];
+  baseKind: BaseKind;
+  cardId: string;
+  units: 'metric' | 'imperial';
+  bumps: Bump[];
+  /** Fall of the whole floor, mm for each m in x and y. */
+  fall: [number, number];
+  /** A low that was there the day before, and has been filled since. */
+  levelled?: { low: Bump; product: string; batch: string; bagsPlanned: number; bagsUsed: number };
+  /** It was scanned: noise of a cell, how far the scanner drifted over the room, and a chest that hid some floor. */
+  scan?: { noiseMm: number; driftMm: number; turnDeg: number; chest: { xMm: number; yMm: number; sideMm: number } };
+  /** Share of the walk that has been read. */
+  readShare: number;
+  setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];
+}
