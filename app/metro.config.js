@@ -2,6 +2,7 @@ const http = require('node:http');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
+config.resolver.assetExts.push('woff2');
 
 // Their ESM builds assign to exports in a way the bundle refuses at run time; the CJS builds do not.
 const commonJs = new Set(['class-validator', 'class-transformer']);

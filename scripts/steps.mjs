@@ -1,8 +1,18 @@
 // Steps the commands share: install what is missing, build the app and the server. No dependencies: runs before npm ci.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { copyFileSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
-import { dirname, join, relative } from 'node:path';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { dirname, extname, join, relative } from 'node:path';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { fileURLToPath } from 'node:url';
 
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
@@ -106,11 +116,37 @@ export async function buildServer() {
   );
 }
 
+/** What only later screens share is named in the page instead of being fetched with the first: the app asks for it when it opens one. */
+function leaveSharedForLater(dist) {
+  const page = join(dist, 'index.html');
+  const html = readFileSync(page, 'utf8').replace(
+    /<script src="([^"]*\/__common-[^"]*)" defer><\/script>/,
+    '<meta id="shared-by-parts" content="$1">',
+  );
+  writeFileSync(page, html);
+}
+
+/** Kinds of file worth compressing; fonts and pictures are compressed as they are. */
+const PLAIN = new Set(['.js', '.html', '.json', '.wasm', '.css']);
+
+/** Writes each plain file beside itself as Brotli and as gzip: the server sends those. */
+function writeCompressed(dist) {
+  for (const path of filesUnder(dist)) {
+    if (/\.(br|gz)$/.test(path)) rmSync(path);
+    if (!PLAIN.has(extname(path))) continue;
+    const plain = readFileSync(path);
+    // The solver is large and fetched once: the best setting takes ten seconds for three hundredths of it.
+    const quality = plain.length > 2_000_000 ? 9 : 11;
+    writeFileSync(`${path}.br`, brotliCompressSync(plain, { params: { [constants.BROTLI_PARAM_QUALITY]: quality } }));
+    writeFileSync(`${path}.gz`, gzipSync(plain, { level: 9 }));
+  }
+}
+
 /** Puts the list of built files and a version into the service worker, so that one visit is enough to open without signal. */
 function writeServiceWorker(dist) {
   const files = filesUnder(dist)
     .map((path) => `/${relative(dist, path).replaceAll('\\', '/')}`)
-    .filter((path) => !path.endsWith('.map') && path !== '/sw.js');
+    .filter((path) => !/\.(map|br|gz)$/.test(path) && path !== '/sw.js');
   const version = createHash('sha256')
     .update(files.map((path) => path + readFileSync(join(dist, path)).length).join())
     .digest('hex')
@@ -136,7 +172,9 @@ export async function buildApp() {
       });
       if (result.code !== 0) return result;
       copyFileSync(join(ROOT, 'node_modules/highs/build/highs.wasm'), join(ROOT, 'dist/app/highs.wasm'));
+      leaveSharedForLater(join(ROOT, 'dist/app'));
       writeServiceWorker(join(ROOT, 'dist/app'));
+      writeCompressed(join(ROOT, 'dist/app'));
       return result;
     },
   );

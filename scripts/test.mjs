@@ -61,6 +61,7 @@ add(unit, (report) => ({ ok: report.numPassedTests, bad: report.numFailedTests +
 console.log('\n== End-to-end tests');
 await buildApp();
 await buildServer();
+await check('First load and stages stay light', process.execPath, ['scripts/check-load.mjs']);
 if (await chromium()) {
   await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts']);
   add(join(results, 'e2e.json'), ({ stats, errors = [] }) => ({

@@ -2,6 +2,10 @@ import { useEffect } from 'react';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { Slot } from 'expo-router';
 import { useFonts } from 'expo-font';
+import text from '@fontsource/barlow/files/barlow-latin-400-normal.woff2';
+import textBold from '@fontsource/barlow/files/barlow-latin-600-normal.woff2';
+import figures from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-500-normal.woff2';
+import figuresBold from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-600-normal.woff2';
 import { StatusBar } from 'expo-status-bar';
 import { outbox, persistence, queries, rules, store } from '../src/data/device.ts';
 import { startPhotos } from '../src/data/photos.ts';
@@ -11,10 +15,10 @@ import { PadHost } from '../src/ui/pad-panel.tsx';
 export default function Layout() {
   // The screen is usable before the faces are in: figures keep their width, only their shape changes.
   useFonts({
-    [FACE.text]: require('@expo-google-fonts/barlow/400Regular/Barlow_400Regular.ttf'),
-    [FACE.textBold]: require('@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf'),
-    [FACE.figure]: require('@expo-google-fonts/barlow-semi-condensed/500Medium/BarlowSemiCondensed_500Medium.ttf'),
-    [FACE.figureBold]: require('@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf'),
+    [FACE.text]: text,
+    [FACE.textBold]: textBold,
+    [FACE.figure]: figures,
+    [FACE.figureBold]: figuresBold,
   });
   useEffect(() => {
     void outbox.start(store.stored).then(startPhotos);

@@ -1,4 +1,6 @@
-import { SettingsScreen } from '../src/book/settings-screen.tsx';
+import { fetched } from '../src/ui/fetched.tsx';
+
+const SettingsScreen = fetched(() => import('../src/book/settings-screen.tsx').then((screen) => screen.SettingsScreen));
 
 export default function Settings() {
   return <SettingsScreen />;

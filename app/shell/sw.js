@@ -15,7 +15,13 @@ self.addEventListener('activate', (event) => {
   event.waitUntil(
     caches
       .keys()
-      .then((keys) => Promise.all(keys.filter((key) => key !== CACHE).map((key) => caches.delete(key))))
+      // The version before stays: a tab that is open still fetches its screens by their old names.
+      .then((keys) => {
+        const before = keys.filter((key) => key.startsWith('shell-') && key !== CACHE).slice(-1);
+        return Promise.all(
+          keys.filter((key) => key !== CACHE && !before.includes(key)).map((key) => caches.delete(key)),
+        );
+      })
       .then(() => self.clients.claim()),
   );
 });
@@ -25,5 +31,11 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(event.request.url);
   if (event.request.method !== 'GET' || url.origin !== location.origin || url.pathname.startsWith('/api/')) return;
   const wanted = event.request.mode === 'navigate' ? '/index.html' : url.pathname;
-  event.respondWith(caches.open(CACHE).then(async (cache) => (await cache.match(wanted)) ?? fetch(event.request)));
+  event.respondWith(kept(wanted).then((found) => found ?? fetch(event.request)));
 });
+
+/** A file as this version has it, else as the one before had it. */
+async function kept(path) {
+  const own = await (await caches.open(CACHE)).match(path);
+  return own ?? caches.match(path);
+}

@@ -1,5 +1,4 @@
-import { CHOICES } from '@maquette/core/stripout';
-import type { FactKind } from './kinds.ts';
+import { KINDS, type FactKind } from './kinds.ts';
 import { NO_LONGER_ASKED, QUESTIONS } from './questions.ts';
 
 type Body = Record<string, unknown>;
@@ -17,7 +16,7 @@ const DAYS = ['damp/weathertight', 'damp/changed', 'lay/date'];
 export function upgradedAnswer(body: Body): { kind: FactKind; body: Body } {
   const [topic, value] = [String(body['topic']), String(body['value'])];
   const note = String(body['note'] ?? '');
-  if (topic.startsWith(LAYER) && (CHOICES as readonly string[]).includes(value))
+  if (topic.startsWith(LAYER) && isChoice(value))
     return { kind: 'layerChoices', body: { layerId: topic.slice(LAYER.length), choice: value, note } };
   if (topic.startsWith(RISE)) {
     const riseMm = value === '' ? null : Number(value);
@@ -32,6 +31,11 @@ export function upgradedAnswer(body: Body): { kind: FactKind; body: Body } {
     kind: 'answers',
     body: { question: NO_LONGER_ASKED.question, answer: `${topic}: ${value}`.slice(0, 400), note },
   };
+}
+
+function isChoice(value: string): boolean {
+  const { spec } = KINDS.layerChoices.fields.choice;
+  return spec.type === 'choice' && spec.of.includes(value);
 }
 
 function answerOf(topic: string, value: string): unknown {

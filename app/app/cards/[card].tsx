@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CardScreen } from '../../src/cards/card-screen.tsx';
+import { fetched } from '../../src/ui/fetched.tsx';
+
+const CardScreen = fetched(() => import('../../src/cards/card-screen.tsx').then((screen) => screen.CardScreen));
 
 export default function Card() {
   const { card } = useLocalSearchParams<{ card: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { JobScreen } from '../../src/book/job-screen.tsx';
+import { fetched } from '../../src/ui/fetched.tsx';
+
+const JobScreen = fetched(() => import('../../src/book/job-screen.tsx').then((screen) => screen.JobScreen));
 
 export default function Job() {
   const { job } = useLocalSearchParams<{ job: string }>();

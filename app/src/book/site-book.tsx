@@ -4,7 +4,7 @@ import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { floorAreaM2 } from '@maquette/core/room';
 import { formatArea } from '@maquette/core/units';
-import { worstVerdict } from '@maquette/core/verdict';
+import { worstVerdict } from '@maquette/core/verdict/words';
 import { newId } from '../data/ids.ts';
 import type { ShownBook } from '../data/use-facts.ts';
 import { useBook } from '../data/use-facts.ts';

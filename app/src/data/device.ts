@@ -2,6 +2,7 @@ import { createFactStore } from './fact-store.ts';
 import { createHistory, type Rules } from './history.ts';
 import { createPersistence, createQueries } from './client.ts';
 import { createOutbox } from './outbox.ts';
+import { fetchPart } from '../ui/fetch-part.ts';
 import { browserDisk } from './outbox-disk.ts';
 
 /** The rules of every kind of fact come in a file of their own. */
@@ -9,7 +10,7 @@ function createRules(): Rules {
   let check: ReturnType<Rules['here']> = null;
   return {
     here: () => check,
-    fetch: async () => (check ??= (await import('@maquette/facts/check')).checkWrite),
+    fetch: async () => (check ??= (await fetchPart(() => import('@maquette/facts/check'))).checkWrite),
   };
 }
 

@@ -3,7 +3,7 @@ import type { CoveringCard } from '@maquette/core/coverings';
 import type { DampMethod, LikeBases } from '@maquette/core/damp';
 import type { OwnFigure } from '@maquette/core/figures';
 import type { CountryFacts } from '@maquette/core/hazards';
-import { CHALKED, CHOSEN_OF_WAYS } from '@maquette/core/levelling';
+import { CHALKED, CHOSEN_OF_WAYS } from '@maquette/core/levelling/facts';
 import { floorAreaM2, type RoomFacts } from '@maquette/core/room';
 import {
   bodyOf,

@@ -4,7 +4,6 @@ import { useRouter } from 'expo-router';
 import type { Verdict } from '@maquette/core/verdict';
 import { history } from '../data/device.ts';
 import { Course } from '../course/course.tsx';
-import { STAGES, type Stage } from '../stages/stages.ts';
 import type { StageProps } from '../stages/stage-props.ts';
 import { BENCH_PX, usePalette } from '../theme/theme.tsx';
 import { UndoBar } from '../ui/undo-bar.tsx';
@@ -17,7 +16,7 @@ import { UnitsButton } from './units-button.tsx';
 const PAD_PX = { metric: 376, imperial: 472 } as const;
 
 interface Props {
-  stage: Stage;
+  stage: string;
   props: StageProps;
   sheet: ReactNode;
   children: ReactNode;
@@ -26,14 +25,14 @@ interface Props {
   /** Numbers are being keyed: the bench is as high as the pad, and digits belong to it. */
   keying?: boolean;
   onStep?: (by: 1 | -1) => void;
-  marks?: Partial<Record<Stage, Verdict>>;
+  marks?: Readonly<Record<string, Verdict>>;
 }
 
 /** What every stage of a room stands in: header, sheet, bench, course. */
 export function RoomFrame({ stage, props, sheet, children, actions, keying = false, onStep, marks = {} }: Props) {
   const palette = usePalette();
   const router = useRouter();
-  const { room, shown, wide, go, stageMarks } = props;
+  const { room, shown, wide, go, course: planks } = props;
   const [trouble, setTrouble] = useState(true);
   const [help, setHelp] = useState(false);
   // What is done in a room is taken back in that room.
@@ -43,7 +42,7 @@ export function RoomFrame({ stage, props, sheet, children, actions, keying = fal
   }, [room.id]);
   const course = (
     <Course
-      planks={STAGES.map((s) => ({ ...s, verdict: marks[s.stage] ?? stageMarks[s.stage] }))}
+      planks={planks.map((plank) => ({ ...plank, verdict: marks[plank.stage] ?? plank.verdict }))}
       chosen={stage}
       onChoose={go}
       wide={wide}
@@ -58,7 +57,7 @@ export function RoomFrame({ stage, props, sheet, children, actions, keying = fal
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Keys
-        onStage={(index) => (STAGES[index] ? go(STAGES[index].stage) : undefined)}
+        onStage={(index) => (planks[index] ? go(planks[index].stage) : undefined)}
         onStep={(by) => onStep?.(by)}
         onUndo={() => void history.undo()}
         onRedo={() => void history.redo()}

@@ -1,29 +1,14 @@
-import { useCallback, useMemo } from 'react';
+import { Suspense, useCallback, useMemo } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { RoomFacts } from '@maquette/core/room';
 import { useRoom } from '../data/use-facts.ts';
-import { DampStage } from '../stages/damp/damp-stage.tsx';
-import { FlatStage } from '../stages/flat/flat-stage.tsx';
-import { PlanStage } from '../stages/plan/plan-stage.tsx';
-import { RoomStage } from '../stages/room/room-stage.tsx';
 import type { StageProps } from '../stages/stage-props.ts';
-import { isStage, marksOf, type Stage } from '../stages/stages.ts';
-import { SoundStage } from '../stages/sound/sound-stage.tsx';
-import { StripStage } from '../stages/strip/strip-stage.tsx';
+import { courseOf, isStage, STAGES, type Stage } from '../stages/stages.ts';
 import { usePalette, WIDE_PX } from '../theme/theme.tsx';
 import { Words } from '../ui/text.tsx';
 import { useJudged } from '../worker/use-judged.ts';
 import { Header } from './header.tsx';
-
-const STAGE_VIEWS = {
-  room: RoomStage,
-  strip: StripStage,
-  damp: DampStage,
-  sound: SoundStage,
-  flat: FlatStage,
-  plan: PlanStage,
-} as const;
 
 /** One room: the sheet, the bench of the chosen stage, the course. */
 export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: string }) {
@@ -47,15 +32,31 @@ export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: st
   return <OpenRoom shown={shown} room={shown.facts} stage={isStage(asked) ? asked : 'flat'} />;
 }
 
+/** Stands while a stage is fetched, the first time it is opened. */
+function Opening({ title }: { title: string }) {
+  const palette = usePalette();
+  const router = useRouter();
+  return (
+    <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
+      <Header title={title} backLabel="Site book" onBack={() => router.replace('/')} />
+    </View>
+  );
+}
+
 function OpenRoom({ shown, room, stage }: { shown: ReturnType<typeof useRoom>; room: RoomFacts; stage: Stage }) {
   const router = useRouter();
   const wide = useWindowDimensions().width >= WIDE_PX;
   const { picture, schools, failed } = useJudged(shown.set);
-  const go = useCallback((next: Stage) => router.replace(`/rooms/${room.id}/${next}`), [router, room.id]);
-  const stageMarks = useMemo(() => marksOf(room.openings.length > 0, picture), [room.openings.length, picture]);
-  const props: StageProps = { shown, room, picture, schools, failed, wide, go, stageMarks };
-  const StageView = STAGE_VIEWS[stage];
-  return <StageView {...props} />;
+  const go = useCallback((next: string) => router.replace(`/rooms/${room.id}/${next}`), [router, room.id]);
+  const hasWayIn = room.openings.length > 0;
+  const course = useMemo(() => courseOf(hasWayIn, picture), [hasWayIn, picture]);
+  const props: StageProps = { shown, room, picture, schools, failed, wide, go, course };
+  const { View: StageView } = STAGES.find((s) => s.id === stage)!;
+  return (
+    <Suspense fallback={<Opening title={room.name} />}>
+      <StageView {...props} />
+    </Suspense>
+  );
 }
 
 const styles = StyleSheet.create({

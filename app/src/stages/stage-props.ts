@@ -3,7 +3,13 @@ import type { SchoolResult } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import type { Verdict } from '@maquette/core/verdict';
 import type { ShownRoom } from '../data/use-facts.ts';
-import type { Stage } from './stages.ts';
+
+/** One stage as it stands in the course. */
+export interface CoursePlank {
+  stage: string;
+  label: string;
+  verdict: Verdict;
+}
 
 /** What every stage of a room is given. */
 export interface StageProps {
@@ -14,6 +20,8 @@ export interface StageProps {
   /** Why there is no picture, when something went wrong. */
   failed: string | null;
   wide: boolean;
-  go: (stage: Stage) => void;
-  stageMarks: Record<Stage, Verdict>;
+  /** Opens another stage of the room, by its name in the address. */
+  go: (stage: string) => void;
+  /** The stages of the room in order, each with its mark. */
+  course: readonly CoursePlank[];
 }

@@ -1,5 +1,8 @@
-import type { RoomPicture } from '@maquette/core';
-import { marksOf } from './stages.ts';
+import { PARTS, type RoomPicture } from '@maquette/core';
+import { courseOf, STAGES } from './stages.ts';
+
+const marksOf = (...asked: Parameters<typeof courseOf>) =>
+  Object.fromEntries(courseOf(...asked).map(({ stage, verdict }) => [stage, verdict]));
 
 const picture = (
   criteria: [part: string, 'stop' | 'work' | 'measure' | 'lay'][],
@@ -41,4 +44,9 @@ test('a bare base has nothing to strip; a room without a way in is still to be m
     flat: 'measure',
     plan: 'measure',
   });
+});
+
+test('every part is shown in a stage, and in one only: a criterion nobody claims is found here', () => {
+  const shown = STAGES.flatMap((s) => s.parts as readonly string[]);
+  expect([...shown].sort()).toEqual(PARTS.map((part) => part.id).sort());
 });

@@ -1,35 +1,30 @@
-import type { PartName, RoomPicture } from '@maquette/core';
-import { worstVerdict, type Verdict } from '@maquette/core/verdict';
+import type { RoomPicture } from '@maquette/core';
+import { worstVerdict, type Verdict } from '@maquette/core/verdict/words';
+import damp from './damp/index.tsx';
+import flat from './flat/index.tsx';
+import plan from './plan/index.tsx';
+import room from './room/index.tsx';
+import sound from './sound/index.tsx';
+import type { StageFront } from './stage.ts';
+import type { CoursePlank } from './stage-props.ts';
+import strip from './strip/index.tsx';
 
-/** The stages of a room, in the order of the work. */
-export const STAGES = [
-  { stage: 'room', label: 'Room' },
-  { stage: 'strip', label: 'Strip' },
-  { stage: 'damp', label: 'Damp' },
-  { stage: 'sound', label: 'Sound' },
-  { stage: 'flat', label: 'Flat' },
-  { stage: 'plan', label: 'Plan' },
-] as const;
-export type Stage = (typeof STAGES)[number]['stage'];
+/** The stages of a room, in the order of the work: course, keys, addresses and marks follow from this list. */
+export const STAGES = [room, strip, damp, sound, flat, plan] as const;
+export type Stage = (typeof STAGES)[number]['id'];
 
 export function isStage(value: unknown): value is Stage {
-  return STAGES.some((s) => s.stage === value);
+  return STAGES.some((s) => s.id === value);
 }
 
-/**
- * Mark of each plank of the course: the criteria of its own part only. The room itself is set up once it has a way in; strip-out is done
- * when nothing of it is left, and a bare base has nothing to strip.
- */
-export function marksOf(hasWayIn: boolean, picture: RoomPicture | null): Record<Stage, Verdict> {
-  const room: Verdict = hasWayIn ? 'lay' : 'measure';
-  const of = (part: PartName) => picture?.criteria.filter((c) => c.part === part).map((c) => c.verdict) ?? [];
-  const strip: Verdict = picture && of('strip').length === 0 ? 'lay' : worstVerdict(of('strip'));
-  return {
-    room,
-    strip,
-    damp: worstVerdict(of('damp')),
-    sound: worstVerdict(of('sound')),
-    flat: worstVerdict(of('flat')),
-    plan: picture?.verdict ?? 'measure',
-  };
+function markOf({ parts, clear, mark }: StageFront, picture: RoomPicture | null, hasWayIn: boolean): Verdict {
+  if (mark) return mark(picture, hasWayIn);
+  const own = picture?.criteria.filter((c) => (parts as readonly string[]).includes(c.part)) ?? [];
+  if (picture && own.length === 0 && clear) return clear;
+  return worstVerdict(own.map((c) => c.verdict));
+}
+
+/** The planks of the course in order, each with its mark: the criteria of its own parts only. */
+export function courseOf(hasWayIn: boolean, picture: RoomPicture | null): CoursePlank[] {
+  return STAGES.map((s) => ({ stage: s.id, label: s.label, verdict: markOf(s, picture, hasWayIn) }));
 }

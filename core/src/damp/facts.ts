@@ -16,7 +16,7 @@ import {
 } from '../fields/index.ts';
 import type { Layer } from '../layers/index.ts';
 import { PLACE, type Plan, type RoomFacts } from '../room/index.ts';
-import { DAMP_METHODS, type DampMethod } from './methods.ts';
+import { DAMP_METHODS, type DampMethod } from './method-names.ts';
 
 export const DAMP_RANGES = {
   depthMm: { min: 1, max: 500, unit: 'mm', words: 'Depth of the hole or sample' },

@@ -3,7 +3,7 @@ import { figuresOf } from '../figures/index.ts';
 import type { Answer, AnswerValue } from '../fields/index.ts';
 import { BLANK_SHAPE, planOf, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '../room/index.ts';
 import { NO_DAMP_FACTS, type DampContext, type DampFacts, type DampReading, type DampTest } from './facts.ts';
-import type { DampMethod } from './methods.ts';
+import type { DampMethod } from './method-names.ts';
 
 /** The time the invented damp is judged at. */
 export const NOW = '2026-06-30T12:00:00.000Z';

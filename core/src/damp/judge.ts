@@ -2,7 +2,8 @@ import { answerTo } from '../fields/index.ts';
 import { METHOD } from './questions.ts';
 import { isTimber, type PointMm } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
-import { METHOD_SPECS, methodsFor, qualifyingMethods, type DampMethod } from './methods.ts';
+import type { DampMethod } from './method-names.ts';
+import { METHOD_SPECS, methodsFor, qualifyingMethods } from './methods.ts';
 import { needOf, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
 import { DISH_HOURS, dampResults, hoodWaitH, probeWaitH, type DampResult } from './result.ts';
 

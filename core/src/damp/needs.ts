@@ -10,7 +10,8 @@ import {
   type PointMm,
 } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
-import { testsForArea, type DampMethod } from './methods.ts';
+import type { DampMethod } from './method-names.ts';
+import { testsForArea } from './methods.ts';
 import type { DampResult } from './result.ts';
 
 /** How many tests a method needs here, in words that can be checked. */

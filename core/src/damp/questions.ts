@@ -1,6 +1,6 @@
 import { day, list, moment, oneOf, question, whole } from '../fields/index.ts';
 import { WALL_COUNT } from '../room/index.ts';
-import { DAMP_METHODS } from './methods.ts';
+import { DAMP_METHODS } from './method-names.ts';
 import { WAYS_OUT } from './ways.ts';
 
 /** Whether water is coming in. */

@@ -5,7 +5,6 @@ export { factsFromRodFile, readRodFile } from './rod-file.ts';
 export { type ClimateFile, readClimateFile } from './climate-file.ts';
 export { type ProbeFile, readProbeFile } from './probe-file.ts';
 export { evidenceCsv, type EvidenceLine, evidenceOf } from './evidence.ts';
-export { levelDxf } from './level-dxf.ts';
 export { esriGrid } from './level-grid.ts';
 export { levelJson } from './level-json.ts';
 export type { LevelSheet } from './level-sheet.ts';

@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import { gridOver } from '../flat/invented.ts';
 import { inventedRoom } from '../levelling/invented-job.ts';
 import { planOf } from '../room/index.ts';
-import { esriGrid, levelDxf, levelJson, patchCsv } from './index.ts';
+import { esriGrid, levelJson, patchCsv } from './index.ts';
+import { levelDxf } from './level-dxf.ts';
 import { fills, sheet } from './invented-sheet.ts';
 
 /** Group codes and values of a DXF file, in their order: the file is pairs of lines (DXF reference, group codes). */

@@ -1,5 +1,5 @@
 import { figure, kind, oneOf, orNull, question, refersTo, text, whole, type FactOf } from '../fields/index.ts';
-import { WAY_IDS } from '../flat/index.ts';
+import { WAY_IDS } from '../flat/facts.ts';
 
 /** How far the floor may be asked to rise at an opening, mm. */
 export const RISE_MM = { min: -400, max: 400 } as const;

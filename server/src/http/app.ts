@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Store } from '../store/open.ts';
 import { bookRoutes } from './book.ts';
@@ -28,6 +29,7 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
     res.setHeader('X-Content-Type-Options', 'nosniff');
     next();
   });
+  api.use(compression());
   api.use(jobFileRoutes(store, now));
   api.use(photoRoutes(store, now));
   api.use(instrumentRoutes(now));
@@ -58,10 +60,15 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
         },
       }),
     );
-    app.use(compression());
-    app.use('/_expo', express.static(join(dist, '_expo'), { immutable: true, maxAge: '1y' }));
-    app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y' }));
-    app.use(express.static(dist, { setHeaders: (res) => res.setHeader('Cache-Control', 'no-cache') }));
+    // The build has compressed every file once, harder than could be done while somebody waits.
+    const built = (folder: string, serveStatic: object) =>
+      staticGzip(folder, { enableBrotli: true, orderPreference: ['br', 'gz'], index: false, serveStatic });
+    const forGood = { immutable: true, maxAge: '1y' };
+    app.use('/_expo', built(join(dist, '_expo'), forGood));
+    app.use('/assets', built(join(dist, 'assets'), forGood));
+    // A file of another version is not here: a page in its place would be taken for a script.
+    app.use(['/_expo', '/assets'], (_req, res) => void res.status(404).end());
+    app.use(built(dist, { setHeaders: (res: express.Response) => res.setHeader('Cache-Control', 'no-cache') }));
     app.get('/{*path}', (_req, res) => {
       res.setHeader('Cache-Control', 'no-cache');
       res.sendFile(resolve(dist, 'index.html'));

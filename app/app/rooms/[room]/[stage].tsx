@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { RoomScreen } from '../../../src/room/room-screen.tsx';
+import { fetched } from '../../../src/ui/fetched.tsx';
+
+const RoomScreen = fetched(() => import('../../../src/room/room-screen.tsx').then((screen) => screen.RoomScreen));
 
 export default function Room() {
   const { room, stage } = useLocalSearchParams<{ room: string; stage: string }>();

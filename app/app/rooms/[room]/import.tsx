@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ImportScreen } from '../../../src/room/import-screen.tsx';
+import { fetched } from '../../../src/ui/fetched.tsx';
+
+const ImportScreen = fetched(() => import('../../../src/room/import-screen.tsx').then((screen) => screen.ImportScreen));
 
 export default function Import() {
   const { room } = useLocalSearchParams<{ room: string }>();

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import type { RoomPicture } from '@maquette/core';
-import { levelDxf, levelJson, levelSvg, patchCsv, rodCsv, type LevelSheet } from '@maquette/core/formats';
+import { levelJson, levelSvg, patchCsv, rodCsv, type LevelSheet } from '@maquette/core/formats';
 import type { ChalkPoint } from '@maquette/core/levelling';
 import { planOf, type RoomFacts } from '@maquette/core/room';
 import { saveText } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
+import { fetchPart } from '../../ui/fetch-part.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
@@ -41,16 +42,18 @@ export function FilesFold({ shown, room, picture, planned, way, points }: Props)
       setFailed(reason);
       if (text !== null) saveText(`${name}-heights.asc`, 'text/plain', text);
     });
+  /** The writer of drawings is larger than the stage: it is fetched when one is asked for. */
+  const drawing = async () => {
+    const { levelDxf } = await fetchPart(() => import('@maquette/core/formats/level-dxf'));
+    saveText(`${name}-levelling.dxf`, 'image/vnd.dxf', levelDxf(sheet));
+  };
   return (
     <Fold title="Save as files">
       <Words size="small">
         Drawings carry the map, places to work, bays, chalk points and the certificate, in millimetres of the floor.
       </Words>
       <ButtonRow>
-        <Button
-          label="DXF drawing"
-          onPress={() => saveText(`${name}-levelling.dxf`, 'image/vnd.dxf', levelDxf(sheet))}
-        />
+        <Button label="DXF drawing" onPress={() => void drawing()} />
         <Button
           label="SVG drawing"
           onPress={() => saveText(`${name}-levelling.svg`, 'image/svg+xml', levelSvg(sheet))}

@@ -1,0 +1,5 @@
+import { stage } from '../stage.ts';
+
+export default stage('sound', 'Sound', () => import('./sound-stage.tsx').then(({ SoundStage }) => SoundStage), {
+  parts: ['sound'],
+});
