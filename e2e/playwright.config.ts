@@ -13,10 +13,10 @@ const launchOptions = { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chr
 
 export default defineConfig({
   testDir: './tests',
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
-  // One at a time: a browser with its worker and a server fill two cores by themselves.
-  workers: 1,
+  timeout: 120_000,
+  expect: { timeout: 30_000 },
+  // Two side by side: most of a test is waiting for the other side. Time-outs are made for a machine that is busy.
+  workers: 2,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   outputDir: '../test-results/e2e',

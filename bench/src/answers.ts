@@ -1,40 +1,17 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { assessRoom, dampContext, pictureOf, planRoom, roomSet, type RoomSet } from '@maquette/core';
-import { findCard, type CoveringCard } from '@maquette/core/coverings';
+import { assessRoom, dampContext, pictureOf, planRoom } from '@maquette/core';
 import { underEachSchool } from '@maquette/core/flat';
 import { evidenceOf } from '@maquette/core/formats';
-import type { RoomFacts } from '@maquette/core/room';
-import { ROOM_FACT_KINDS, upgraded, type FactKind } from '@maquette/facts';
-import { inventedJob, type FiledV3 } from './invented-jobs.ts';
+import { inventedJob, setOf, today, type FiledV3 } from '@maquette/facts/invented-jobs';
 
 /** Everything the core says of a hundred invented rooms and of job files, to be held against what it said before. */
 const AT = '2026-05-06T16:00:00.000Z';
 const [out, against, ...files] = process.argv.slice(2);
 if (!out) throw new Error('answers OUT [AGAINST|-] [job files ...]');
 
-type Filed = Omit<FiledV3, 'kind'> & { kind: FactKind };
-
-/** What a job's facts make of one of its rooms, whatever version wrote them. */
-function setOf(facts: readonly Filed[], room: Filed): RoomSet {
-  const of = (kind: string) =>
-    facts.filter((f) => f.kind === kind && f.roomId === room.id).map((f) => ({ ...f.body, id: f.id }));
-  const { country, asbestosFrom, leadFrom } = facts.find((f) => f.kind === 'jobs')!.body;
-  const cards = facts.filter((f) => f.kind === 'cards').map((f) => ({ ...f.body, id: f.id }));
-  const card = findCard(cards as unknown as CoveringCard[], String(room.body['cardId']))!;
-  const figures = facts
-    .filter((f) => f.kind === 'figures')
-    .map(({ body: { name, value, source } }) => ({ name, value, source }));
-  const lists = Object.fromEntries(ROOM_FACT_KINDS.map((kind) => [kind, of(kind)]));
-  const set = { ...lists, figures, country: { country, asbestosFrom, leadFrom } } as unknown as Partial<RoomSet>;
-  return roomSet({ ...room.body, id: room.id } as unknown as RoomFacts, card, {
-    ...set,
-    ticks: set.ticks!.filter(({ key }) => !key.startsWith('chalk/')),
-  });
-}
-
 function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
-  const facts = filed.map((fact) => ({ ...fact, ...upgraded(fact.kind as FactKind, fact.body) }));
+  const facts = today(filed);
   return Object.fromEntries(
     facts
       .filter((f) => f.kind === 'rooms')
@@ -56,7 +33,11 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
         return [
           room.id,
           {
-            picture: { ...picture, criteria: picture.criteria.map(({ part: _part, ...said }) => said) },
+            picture: {
+              ...picture,
+              validUntil: undefined,
+              criteria: picture.criteria.map(({ part: _part, ...said }) => said),
+            },
             schools: assessment.flat ? underEachSchool(assessment.flat, set.card.rules, set.room.contactsOnly) : [],
             plan: plan && plainOf(plan),
             evidence,

@@ -24,35 +24,26 @@ const STILL_MS = 700;
 /** A timer set for a moment may wake a little before it. */
 const AFTER_MS = 20;
 
-/** Counts up when what was judged no longer holds at this hour, with the same facts. */
-function useHour(validUntil: string | null): number {
-  const [hour, setHour] = useState(0);
-  useEffect(() => {
-    if (validUntil === null) return;
-    const timer = setTimeout(() => setHour((n) => n + 1), Math.max(0, Date.parse(validUntil) - Date.now()) + AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [validUntil]);
-  return hour;
-}
-
 /** The room judged in the worker, anew whenever a fact changes or the hour asks for it; schools follow once the picture stands. */
 export function useJudged(set: RoomSet | null): Judged {
   const desk = useDesk();
   const prover = useDesk();
   const [judged, setJudged] = useState<Judged>({ picture: null, schools: [], failed: null });
-  const hour = useHour(judged.picture?.validUntil ?? null);
   useEffect(() => {
     if (!set) return;
     const asked = { set, atUtc: nowUtc() };
     prover.stop();
     // How sure it is takes longer than all else: it is worked out apart, once the keys are still, and never holds a reading up.
-    const proving = setTimeout(
-      () =>
-        prover.ask({ ...asked, kind: 'prove' }, (picture) => {
-          if (picture) setJudged((held) => ({ ...held, picture }));
-        }),
-      STILL_MS,
-    );
+    let proving = setTimeout(prove, STILL_MS);
+    function prove() {
+      prover.ask({ set: set!, atUtc: nowUtc(), kind: 'prove' }, (picture) => {
+        if (!picture) return;
+        setJudged((held) => ({ ...held, picture }));
+        // The same facts may be judged otherwise later: only what depends on the hour is worked out again then.
+        if (picture.validUntil !== null)
+          proving = setTimeout(prove, Math.max(0, Date.parse(picture.validUntil) - Date.now()) + AFTER_MS);
+      });
+    }
     // What was drawn ahead stays the very same object when the judgement comes: nothing of it is drawn twice.
     let ahead: SurfacePicture | undefined;
     const judge = (picture: RoomPicture | null, failed: string | null) => {
@@ -69,7 +60,7 @@ export function useJudged(set: RoomSet | null): Judged {
       setJudged((held) => (held.picture ? { ...held, picture: { ...held.picture, ...drawn } } : held));
     });
     return () => clearTimeout(proving);
-  }, [set, hour, desk, prover]);
+  }, [set, desk, prover]);
   return judged;
 }
 

@@ -29,10 +29,11 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
     res.setHeader('X-Content-Type-Options', 'nosniff');
     next();
   });
+  // Before anything is compressed: what an instrument says is sent as it comes, not held back until there is more.
+  api.use(instrumentRoutes(now));
   api.use(compression());
   api.use(jobFileRoutes(store, now));
   api.use(photoRoutes(store, now));
-  api.use(instrumentRoutes(now));
   // A logger's file is one fact, with thousands of samples.
   api.use('/rooms/:roomId/airLogs', express.json({ limit: '2mb' }));
   // A scan is one fact, with a height for every cell.
