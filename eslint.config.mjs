@@ -118,6 +118,7 @@ export default defineConfig([
         process: 'readonly',
         console: 'readonly',
         __dirname: 'readonly',
+        jest: 'readonly',
       },
     },
     rules: { 'import/no-unresolved': 'off' },
@@ -133,6 +134,7 @@ export default defineConfig([
       ],
     },
   },
+  { files: ['facts/src/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
   {
     files: ['server/src/**/*.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns: ['react*', 'expo*', '@maquette/app', '**/app/**'] }] },

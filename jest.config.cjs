@@ -3,6 +3,7 @@ const node = (name) => ({
   rootDir: `<rootDir>/${name}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
+  setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`],
   transform: { '\\.(ts|js|mjs)$': '<rootDir>/../scripts/jest-esbuild.cjs' },
   // d3 ships ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(d3-contour|d3-array|internmap)/)'],
@@ -20,6 +21,7 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`],
       moduleNameMapper: {
         // The browser preset does not transform .mjs: take the UMD builds.
         '^d3-contour$': `${__dirname}/node_modules/d3-contour/dist/d3-contour.js`,

@@ -6,13 +6,12 @@ import { buildApp, buildServer, install, ROOT, run } from './steps.mjs';
 let passed = 0;
 let failed = 0;
 
-/** A check that either holds or not counts as one test. */
+/** A check that either holds or not counts as one test. Its output is shown when it is done: others run beside it. */
 async function check(title, command, args) {
-  console.log(`\n== ${title}`);
-  const { code } = await run(command, args);
+  const { code, output } = await run(command, args, { capture: true });
   if (code === 0) passed++;
   else failed++;
-  console.log(`${title}: ${code === 0 ? 'passed' : 'FAILED'}`);
+  console.log(`\n== ${title}\n${output.trim()}\n${title}: ${code === 0 ? 'passed' : 'FAILED'}`);
 }
 
 async function chromium() {
@@ -48,20 +47,28 @@ await install();
 const results = join(ROOT, 'test-results');
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
-await check('Lint and import directions', 'npx', ['eslint', '.', '--max-warnings', '0']);
-await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-await check('Types: core, facts, server, e2e, bench', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']);
-await check('Types: app', 'npx', ['tsc', '-p', 'app/tsconfig.json', '--noEmit']);
+/** One after the other, on one core. */
+async function still() {
+  await check('Lint and import directions', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+  await check('Types: core, facts, server, e2e, bench', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']);
+  await check('Types: app', 'npx', ['tsc', '-p', 'app/tsconfig.json', '--noEmit']);
+  await buildApp();
+  await buildServer();
+  await check('First load and stages stay light', process.execPath, ['scripts/check-load.mjs']);
+}
 
-console.log('\n== Unit tests');
-const unit = join(results, 'unit.json');
-await run('npx', ['jest', '--json', `--outputFile=${unit}`]);
-add(unit, (report) => ({ ok: report.numPassedTests, bad: report.numFailedTests + report.numRuntimeErrorTestSuites }));
+/** Unit tests on another core: a second worker would only wait for the checks beside it. */
+async function units() {
+  const unit = join(results, 'unit.json');
+  const { output } = await run('npx', ['jest', '--maxWorkers=1', '--json', `--outputFile=${unit}`], { capture: true });
+  console.log(`\n== Unit tests\n${output.trim()}`);
+  add(unit, (report) => ({ ok: report.numPassedTests, bad: report.numFailedTests + report.numRuntimeErrorTestSuites }));
+}
+
+await Promise.all([still(), units()]);
 
 console.log('\n== End-to-end tests');
-await buildApp();
-await buildServer();
-await check('First load and stages stay light', process.execPath, ['scripts/check-load.mjs']);
 if (await chromium()) {
   await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts']);
   add(join(results, 'e2e.json'), ({ stats, errors = [] }) => ({

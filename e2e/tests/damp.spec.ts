@@ -109,7 +109,8 @@ test('the drying slab of the demo: a band, what changes it, the rule of thumb be
   await page.getByRole('button', { name: 'Choose: surface membrane' }).click();
   await expect
     .poll(
-      async () => (await roomFacts(running.url, 'demo-parlour')).answers.find((a) => a.question === 'damp/way-out')?.answer,
+      async () =>
+        (await roomFacts(running.url, 'demo-parlour')).answers.find((a) => a.question === 'damp/way-out')?.answer,
     )
     .toBe('membrane');
   await page.getByRole('button', { name: 'Tests', exact: true }).click();

@@ -87,7 +87,10 @@ test('settings: sun and dusk keep their contrast', async ({ page }) => {
 test('every control is at least 48 px in the way a glove meets it', async ({ page }) => {
   for (const path of ['/', '/rooms/demo-hall/flat', '/rooms/demo-parlour/flat', '/rooms/demo-parlour/room']) {
     await page.goto(running.url + path);
-    await page.waitForTimeout(1500);
+    await expect(
+      page.getByRole('navigation', { name: 'Stages of this room' }).or(page.getByRole('button', { name: 'New job' })),
+    ).toBeVisible();
+    await expect(page.getByTestId('sending')).toHaveText('all sent');
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('[role=button],[role=radio],[role=link],[role=checkbox],input')]
         .map((node) => ({

@@ -7,6 +7,23 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => running.close());
 
+/** Writes that lie in the browser's own database, waiting to be sent. */
+const onDisk = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const opened = indexedDB.open('maquette-outbox');
+        opened.onerror = () => reject(opened.error);
+        opened.onsuccess = () => {
+          const count = opened.result.transaction('writes').objectStore('writes').count();
+          count.onsuccess = () => {
+            opened.result.close();
+            resolve(count.result);
+          };
+        };
+      }),
+  );
+
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
 
 test('fifty photographs taken without signal survive a reload and arrive once each; removing one can be undone', async ({
@@ -16,7 +33,7 @@ test('fifty photographs taken without signal survive a reload and arrive once ea
   await page.goto(`${running.url}/rooms/${id}/strip`);
   await button(page, 'Work').click();
   await button(page, 'What was found').click();
-  await page.waitForTimeout(600);
+  await expect(page.getByRole('button', { name: /^Photograph the room/ })).toBeVisible();
   await running.kill();
   // Pictures the browser itself draws, 40 x 30 px, each of its own colour.
   const drawn = await page.evaluate(() =>
@@ -38,7 +55,7 @@ test('fifty photographs taken without signal survive a reload and arrive once ea
   );
   const shown = page.getByRole('button', { name: /^Photograph of/ });
   await expect(shown).toHaveCount(50);
-  await page.waitForTimeout(400);
+  await expect.poll(() => onDisk(page)).toBe(50);
   await page.reload();
   await button(page, 'Work').click();
   await button(page, 'What was found').click();

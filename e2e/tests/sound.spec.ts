@@ -9,9 +9,10 @@ test.afterAll(() => running.close());
 
 const touch = async (page: Page, xShare: number, yShare: number) => {
   const box = (await page.getByTestId('sheet').boundingBox())!;
+  const at = await page.evaluate(() => performance.now());
   await page.mouse.click(box.x + box.width * xShare, box.y + box.height * yShare);
-  // Two touches in quick succession would be a double tap.
-  await page.waitForTimeout(350);
+  // Two touches in quick succession would be a double tap: the next waits until the page's own clock has passed that.
+  await page.waitForFunction((since) => performance.now() - since > 350, at);
 };
 
 test('the walk goes line by line, and nothing found is on record', async ({ page }) => {
