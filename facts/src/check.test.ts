@@ -115,3 +115,26 @@ test('a problem inside a list names its place', () => {
 test.each([null, [], 'text', 4])('%j is no write at all', (body) => {
   expect(checkWrite('jobs', body)).toMatchObject([{ message: 'takes a JSON object' }]);
 });
+
+test.each([
+  ['lay/date', '2026-02-30', 'takes a day'],
+  ['lay/date', '2026-13-01', 'takes a day'],
+  ['lay/date', 'soon', 'takes a day'],
+  ['lay/date', '', null],
+  ['lay/date', '2028-02-29', null],
+  ['acclimatise/from', '2026-05-04', 'takes a time'],
+  ['acclimatise/from', 'May 4', 'takes a time'],
+  ['acclimatise/from', '2026-05-04T09:30:00.000Z', null],
+  ['damp/outer-walls', [0, 60], 'takes a whole number, 0 to 59'],
+  ['damp/outer-walls', '0,2', 'takes a list'],
+  ['damp/outer-walls', [], null],
+  ['damp/wait', '72', 'takes one of 24, 72'],
+  ['damp/wait', 72, null],
+  ['trim/year', null, null],
+  ['damp/wait', null, 'takes one of 24, 72'],
+  ['moon/phase', 'full', 'answers one of'],
+] as const)('%s answered by %j', (question, answer, words) => {
+  const problems = checkWrite('answers', { ...write, question, answer, note: '' });
+  expect(problems.map(({ field }) => field)).toEqual(words === null ? [] : ['answer']);
+  if (words !== null) expect(problems[0]!.message).toContain(words);
+});

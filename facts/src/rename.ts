@@ -12,6 +12,12 @@ export function renamed(
   return inFields(KINDS[kind].fields, body, ids);
 }
 
+/** A key under new ids: what stands before its first slash says what kind of key it is, and is no id whatever else bears that name. */
+function inKey(key: string, ids: ReadonlyMap<string, string>): string {
+  const from = key.indexOf('/') + 1;
+  return key.slice(0, from) + key.slice(from).replace(ID, (id) => ids.get(id) ?? id);
+}
+
 function inFields(fields: Fields, body: Record<string, unknown>, ids: ReadonlyMap<string, string>) {
   return Object.fromEntries(
     Object.entries(body).map(([name, value]) => [name, fields[name] ? inField(fields[name], value, ids) : value]),
@@ -21,7 +27,7 @@ function inFields(fields: Fields, body: Record<string, unknown>, ids: ReadonlyMa
 function inField({ spec }: Field, value: unknown, ids: ReadonlyMap<string, string>): unknown {
   if (value === null || value === undefined) return value;
   if (spec.type === 'id') return ids.get(value as string) ?? value;
-  if (spec.type === 'text') return spec.carriesIds ? (value as string).replace(ID, (id) => ids.get(id) ?? id) : value;
+  if (spec.type === 'text') return spec.carriesIds ? inKey(value as string, ids) : value;
   if (spec.type === 'list') return (value as unknown[]).map((item) => inField(spec.of, item, ids));
   if (spec.type === 'group') return inFields(spec.fields, value as Record<string, unknown>, ids);
   return value;

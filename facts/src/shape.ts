@@ -21,6 +21,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { Field, Fields, Spec } from '@maquette/core/fields';
+import { isDay, isMoment } from './days.ts';
 import { QUESTIONS } from './questions.ts';
 
 /** A class that class-validator knows the rules of. */
@@ -46,7 +47,9 @@ function rulesOf(spec: Spec, each: boolean): PropertyDecorator[] {
     case 'moment':
       return [IsISO8601({ strict: true }, say('takes a time such as 2026-05-04T09:30:00.000Z'))];
     case 'day':
-      return [Matches(/^(\d{4}-\d{2}-\d{2})?$/, say('takes a day such as 2026-05-04, or nothing'))];
+      return [
+        ValidateBy({ name: 'day', validator: { validate: isDay } }, say('takes a day such as 2026-05-04, or nothing')),
+      ];
     case 'country':
       return [Matches(/^[A-Z]{2}$/, say('takes two capital letters, such as GB, or null'))];
     case 'choice': {
@@ -129,13 +132,9 @@ function fieldProblem({ spec, orNull }: Field, value: unknown): string | null {
         ? null
         : `takes ${spec.whole ? 'a whole number, ' : ''}${spec.min} to ${spec.max}`;
     case 'day':
-      return typeof value === 'string' && /^(\d{4}-\d{2}-\d{2})?$/.test(value)
-        ? null
-        : 'takes a day such as 2026-05-04';
+      return isDay(value) ? null : 'takes a day such as 2026-05-04';
     case 'moment':
-      return typeof value === 'string' && value.length <= 40 && !Number.isNaN(Date.parse(value))
-        ? null
-        : 'takes a time such as 2026-05-04T09:30:00.000Z';
+      return isMoment(value) ? null : 'takes a time such as 2026-05-04T09:30:00.000Z';
     case 'text':
       return typeof value === 'string' && value.length <= spec.most ? null : `takes at most ${spec.most} characters`;
     case 'list':

@@ -1,3 +1,4 @@
+import { isDay, isMoment } from './days.ts';
 import { KINDS, type FactKind } from './kinds.ts';
 import { NO_LONGER_ASKED, QUESTIONS } from './questions.ts';
 
@@ -61,7 +62,7 @@ function answerOf(topic: string, value: string): unknown {
       .map(Number);
     return numbers.every((n) => Number.isInteger(n) && n >= 0 && n < 60) ? numbers : undefined;
   }
-  if (DAYS.includes(topic)) return /^(\d{4}-\d{2}-\d{2}.*)?$/.test(value) ? value.slice(0, 10) : undefined;
-  if (spec.type === 'moment') return Number.isNaN(Date.parse(value)) ? undefined : value;
+  if (DAYS.includes(topic)) return isDay(value.slice(0, 10)) ? value.slice(0, 10) : undefined;
+  if (spec.type === 'moment') return isMoment(value) ? value : undefined;
   return spec.type === 'choice' && spec.of.includes(value) ? value : undefined;
 }

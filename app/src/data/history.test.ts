@@ -59,3 +59,10 @@ test('what was done in a room is taken back in that room, whatever was done else
   history.enter('room-2');
   expect(history.steps()).toMatchObject({ done: [{ words: 'There' }], undone: [] });
 });
+
+test('where the rules cannot be fetched what is entered is posted all the same', async () => {
+  const none = { here: () => null, fetch: () => Promise.reject(new Error('no signal')) };
+  const history = createHistory(store, outbox as never, none);
+  expect(await history.write('Named', [job('First')])).toEqual({ ok: true });
+  expect(last()).toMatchObject({ id: 'job-1', body: { name: 'First' } });
+});

@@ -6,6 +6,7 @@ import { useRoom } from '../data/use-facts.ts';
 import type { StageProps } from '../stages/stage-props.ts';
 import { courseOf, isStage, STAGES, type Stage } from '../stages/stages.ts';
 import { usePalette, WIDE_PX } from '../theme/theme.tsx';
+import { PartBoundary } from '../ui/part-boundary.tsx';
 import { Words } from '../ui/text.tsx';
 import { useJudged } from '../worker/use-judged.ts';
 import { Header } from './header.tsx';
@@ -53,9 +54,11 @@ function OpenRoom({ shown, room, stage }: { shown: ReturnType<typeof useRoom>; r
   const props: StageProps = { shown, room, picture, schools, failed, wide, go, course };
   const { View: StageView } = STAGES.find((s) => s.id === stage)!;
   return (
-    <Suspense fallback={<Opening title={room.name} />}>
-      <StageView {...props} />
-    </Suspense>
+    <PartBoundary key={stage}>
+      <Suspense fallback={<Opening title={room.name} />}>
+        <StageView {...props} />
+      </Suspense>
+    </PartBoundary>
   );
 }
 

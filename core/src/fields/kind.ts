@@ -1,4 +1,4 @@
-import { key, text, type Field, type Fields, type Held } from './field.ts';
+import { text, type Field, type Fields, type Held } from './field.ts';
 
 /** Where facts of a kind are kept and read together: with the whole book, with their job, or with their room. */
 export type Home = 'book' | 'job' | 'room';
@@ -41,7 +41,7 @@ export const answers = kind(
   'room',
   'Answer',
   {
-    question: key(60),
+    question: text(60),
     answer: { spec: { type: 'answer' }, orNull: false, mayLack: false } as Field<
       string | number | boolean | null | readonly number[]
     >,

@@ -1,0 +1,19 @@
+import '@testing-library/jest-dom';
+import { render, screen } from '@testing-library/react';
+import { fetched } from './fetched.tsx';
+import { Words } from './text.tsx';
+
+test('a screen is shown once it has been fetched', async () => {
+  const Screen = fetched(async () => ({ name }: { name: string }) => <Words>{name}</Words>);
+  render(<Screen name="Parlour" />);
+  expect(await screen.findByText('Parlour')).toBeVisible();
+});
+
+test('a screen that cannot be fetched says so, and that what was entered is kept', async () => {
+  const silent = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const Screen = fetched<object>(() => Promise.reject(new Error('no signal')));
+  render(<Screen />);
+  expect(await screen.findByRole('alert')).toHaveTextContent('What you have entered is kept.');
+  expect(screen.getByRole('button', { name: 'Open it again' })).toBeVisible();
+  silent.mockRestore();
+});

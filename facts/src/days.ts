@@ -1,0 +1,18 @@
+/** Whether a value is a day of the calendar such as `2026-05-04`, or empty. */
+export function isDay(value: unknown): value is string {
+  if (value === '') return true;
+  return typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) && isInCalendar(value);
+}
+
+/** Whether a value is a moment in UTC such as `2026-05-04T09:30:00.000Z`. */
+export function isMoment(value: unknown): value is string {
+  const parts =
+    typeof value === 'string' ? /^(\d{4}-\d{2}-\d{2})T\d{2}:\d{2}(:\d{2}(\.\d{1,3})?)?Z$/.exec(value) : null;
+  return parts !== null && isInCalendar(parts[1]!) && !Number.isNaN(Date.parse(parts[0]));
+}
+
+/** The 30th of February is read as a day of March by some: it is none. */
+function isInCalendar(day: string): boolean {
+  const at = new Date(`${day}T00:00:00.000Z`);
+  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(day);
+}
