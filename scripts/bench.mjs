@@ -9,7 +9,19 @@ await install();
 await buildApp();
 await buildServer();
 const esbuild = await import('esbuild');
-for (const name of ['core', 'truth', 'levelling', 'scan', 'strip', 'drying', 'api', 'redraw', 'drag', 'evidence']) {
+for (const name of [
+  'core',
+  'truth',
+  'levelling',
+  'scan',
+  'strip',
+  'drying',
+  'api',
+  'redraw',
+  'drag',
+  'evidence',
+  'open',
+]) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
     outfile: join(ROOT, `dist/bench/${name}.mjs`),
@@ -38,5 +50,6 @@ await run(process.execPath, ['dist/bench/api.mjs', address]);
 await run(process.execPath, ['dist/bench/redraw.mjs', address]);
 await run(process.execPath, ['dist/bench/drag.mjs', address]);
 await run(process.execPath, ['dist/bench/evidence.mjs', address]);
+await run(process.execPath, ['dist/bench/open.mjs', address]);
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

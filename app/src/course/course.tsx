@@ -1,62 +1,112 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { useEffect, useRef } from 'react';
+import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { Verdict } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
+import { plankPx } from './plank-px.ts';
 
-interface Plank<S extends string> {
-  stage: S;
+interface Plank {
+  stage: string;
   label: string;
   verdict: Verdict;
 }
 
-interface Props<S extends string> {
-  planks: readonly Plank<S>[];
-  chosen: S;
-  onChoose: (stage: S) => void;
+interface Props {
+  planks: readonly Plank[];
+  chosen: string;
+  onChoose: (stage: string) => void;
   wide: boolean;
 }
 
+/** How far the chosen plank stands proud of the row, px. */
+const PROUD_PX = 8;
+
 /** The stages of a room as planks of one laid row: each as long as its word needs, ends staggered, the chosen one standing proud. */
-export function Course<S extends string>({ planks, chosen, onChoose, wide }: Props<S>) {
+export function Course({ planks, chosen, onChoose, wide }: Props) {
   const palette = usePalette();
+  const { width } = useWindowDimensions();
+  const fixedPx = wide ? null : plankPx(width, planks.length);
+  const board = (plank: Plank, index: number) => {
+    const on = plank.stage === chosen;
+    return (
+      <Pressable
+        key={plank.stage}
+        role="button"
+        aria-current={on ? 'page' : undefined}
+        accessibilityLabel={`${plank.label}: ${VERDICT_WORDS[plank.verdict]}`}
+        onPress={() => onChoose(plank.stage)}
+        style={[
+          wide ? styles.board : [styles.plank, fixedPx ? { width: fixedPx } : { flexGrow: plank.label.length + 2 }],
+          { backgroundColor: on ? palette.chalk : palette.plank, borderColor: palette.ink },
+          wide
+            ? { borderBottomWidth: 1, marginRight: on ? -6 : (index % 2) * 8 }
+            : {
+                borderLeftWidth: index === 0 ? 0 : 1,
+                marginTop: on ? -PROUD_PX : 0,
+                paddingTop: on ? 2 * PROUD_PX : PROUD_PX,
+              },
+        ]}
+      >
+        <Mark verdict={plank.verdict} width={32} color={on ? palette.onChalk : palette.verdict[plank.verdict]} />
+        <Words bold color={on ? palette.onChalk : palette.ink}>
+          {plank.label}
+        </Words>
+      </Pressable>
+    );
+  };
   return (
     <View
       role="navigation"
       accessibilityLabel="Stages of this room"
       style={[wide ? styles.column : styles.row, { borderColor: palette.ink, backgroundColor: palette.plank }]}
     >
-      {planks.map((plank, index) => {
-        const on = plank.stage === chosen;
-        return (
-          <Pressable
-            key={plank.stage}
-            role="button"
-            aria-current={on ? 'page' : undefined}
-            accessibilityLabel={`${plank.label}: ${VERDICT_WORDS[plank.verdict]}`}
-            onPress={() => onChoose(plank.stage)}
-            style={[
-              wide ? styles.board : [styles.plank, { flexGrow: plank.label.length + 2 }],
-              { backgroundColor: on ? palette.chalk : palette.plank, borderColor: palette.ink },
-              wide
-                ? { borderBottomWidth: 1, marginRight: on ? -6 : (index % 2) * 8 }
-                : { borderLeftWidth: index === 0 ? 0 : 1, marginTop: on ? -8 : 0, paddingTop: on ? 16 : 8 },
-            ]}
-          >
-            <Mark verdict={plank.verdict} width={32} color={on ? palette.onChalk : palette.verdict[plank.verdict]} />
-            <Words bold color={on ? palette.onChalk : palette.ink}>
-              {plank.label}
-            </Words>
-          </Pressable>
-        );
-      })}
+      {fixedPx ? (
+        <Sliding at={planks.findIndex((plank) => plank.stage === chosen)} eachPx={fixedPx} seenPx={width}>
+          {planks.map(board)}
+        </Sliding>
+      ) : (
+        planks.map(board)
+      )}
     </View>
+  );
+}
+
+/** More planks than a phone is wide slide under the thumb; the chosen one is kept in the middle as far as the row reaches. */
+function Sliding({
+  at,
+  eachPx,
+  seenPx,
+  children,
+}: {
+  at: number;
+  eachPx: number;
+  seenPx: number;
+  children: React.ReactNode;
+}) {
+  const row = useRef<ScrollView>(null);
+  useEffect(() => {
+    row.current?.scrollTo({ x: Math.max(0, (at + 0.5) * eachPx - seenPx / 2), animated: false });
+  }, [at, eachPx, seenPx]);
+  return (
+    <ScrollView
+      ref={row}
+      horizontal
+      showsHorizontalScrollIndicator={false}
+      style={styles.sliding}
+      contentContainerStyle={styles.slid}
+    >
+      {children}
+    </ScrollView>
   );
 }
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', borderTopWidth: 1, minHeight: 60 },
   plank: { alignItems: 'center', justifyContent: 'flex-start', gap: 4, paddingBottom: 8, minHeight: 60 },
+  // The plank that stands proud does so inside the row: what slides is cut off at its edge.
+  sliding: { marginTop: -PROUD_PX - 1 },
+  slid: { paddingTop: PROUD_PX + 1 },
   column: { width: 160, borderRightWidth: 1 },
   board: { minHeight: 92, paddingHorizontal: 20, justifyContent: 'center', gap: 8, alignItems: 'flex-start' },
 });

@@ -3,8 +3,12 @@ import { render, screen } from '@testing-library/react';
 import { fetched } from './fetched.tsx';
 import { Words } from './text.tsx';
 
+function Named({ name }: { name: string }) {
+  return <Words>{name}</Words>;
+}
+
 test('a screen is shown once it has been fetched', async () => {
-  const Screen = fetched(async () => ({ name }: { name: string }) => <Words>{name}</Words>);
+  const Screen = fetched(async () => Named);
   render(<Screen name="Parlour" />);
   expect(await screen.findByText('Parlour')).toBeVisible();
 });
