@@ -104,7 +104,6 @@ export default defineConfig([
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       'import/no-unresolved': 'off',
-      'import/no-cycle': ['error', { ignoreExternal: true }],
       // fast-check is used by its own name.
       'import/no-named-as-default-member': 'off',
     },

@@ -2,7 +2,8 @@ import { QueryClient } from '@tanstack/react-query';
 import { emptyBook, emptyRoom, type Book, type FactOf, type RoomLists } from '@maquette/facts';
 import { bookKey, nextRead, roomKey } from './client.ts';
 import { createFactStore } from './fact-store.ts';
-import type { OutboxState, Waiting } from './outbox.ts';
+import type { OutboxState } from './outbox.ts';
+import type { Waiting } from './waiting.ts';
 
 let answer: (lists: Book | RoomLists) => void = () => undefined;
 jest.mock('./api.ts', () => ({

@@ -16,7 +16,8 @@ import {
 import { api } from './api.ts';
 import { bookKey, roomKey } from './client.ts';
 import { factOf, laidOver, type Laid, type Shown } from './lay.ts';
-import type { Answered, Outbox, Waiting } from './outbox.ts';
+import type { Answered, Outbox } from './outbox.ts';
+import type { Waiting } from './waiting.ts';
 
 type Lists<K extends FactKind> = { [Name in K]: Shown<Name>[] };
 export type ShownBookLists = Lists<keyof Book>;
@@ -106,11 +107,12 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
 
   /** Answers laid into lists of the book (`roomId` null) or of a room. */
   function laidIn<T extends Book | RoomLists>(lists: T, answers: readonly Answered[], roomId: string | null): T {
+    const held: AnyLists = { ...lists };
     const next: Record<string, Stored[]> = {};
     for (const { kind, fact } of answers) {
       if (!inScope(kind, fact, roomId)) continue;
-      const held = next[kind] ?? (lists as unknown as AnyLists)[kind] ?? [];
-      next[kind] = laidOver(held, [{ fact, waiting: false }]);
+      const before = next[kind] ?? held[kind] ?? [];
+      next[kind] = laidOver(before, [{ fact, waiting: false }]);
     }
     return { ...lists, ...next };
   }
@@ -159,7 +161,7 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
     held(kind, id, roomId) {
       const last = outbox.get().waiting.findLast((w) => w.id === id);
       if (last) return { version: last.baseVersion + 1, body: last.body, deleted: last.deleted };
-      const lists = (roomId === null ? store.book() : store.room(roomId)) as unknown as AnyLists;
+      const lists: AnyLists = roomId === null ? store.book() : store.room(roomId);
       const fact = lists[kind]?.find((other) => other.id === id);
       return fact ? { version: fact.version, body: bodyOf(fact), deleted: false } : null;
     },
@@ -172,4 +174,4 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
 }
 
 /** A list of nothing for each kind of a room, as it is shown. */
-export const noRoomLists = (): ShownRoomLists => listsOf(ROOM_FACT_KINDS, () => []) as unknown as ShownRoomLists;
+export const noRoomLists = (): ShownRoomLists => listsOf(ROOM_FACT_KINDS, () => []);

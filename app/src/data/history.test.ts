@@ -1,7 +1,7 @@
 import { BLANK_JOB } from '@maquette/core/job';
 import { checkWrite } from '@maquette/facts/check';
 import { createHistory } from './history.ts';
-import type { Waiting } from './outbox.ts';
+import type { Waiting } from './waiting.ts';
 
 let posted: Omit<Waiting, 'seq' | 'trouble'>[] = [];
 const outbox = { post: async (writes: typeof posted) => void posted.push(...writes) };

@@ -1,5 +1,5 @@
 import { factOf, laidOver } from './lay.ts';
-import type { Waiting } from './outbox.ts';
+import type { Waiting } from './waiting.ts';
 
 const reading = {
   setupId: 's',

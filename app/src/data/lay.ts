@@ -1,5 +1,5 @@
 import type { FactKind, FactOf, Stored } from '@maquette/facts';
-import type { Waiting } from './outbox.ts';
+import type { Waiting } from './waiting.ts';
 
 /** A fact as the screen shows it: stored, or still waiting to be. */
 export type Shown<K extends FactKind> = FactOf<K> & { waiting: boolean };

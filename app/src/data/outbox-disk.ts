@@ -1,6 +1,6 @@
 import { createStore, delMany, entries, set, type UseStore } from 'idb-keyval';
 import { upgraded } from '@maquette/facts';
-import type { Waiting } from './outbox.ts';
+import type { Waiting } from './waiting.ts';
 
 /** Where writes lie until they are answered: one record each. */
 export interface OutboxDisk {

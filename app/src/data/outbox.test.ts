@@ -1,4 +1,5 @@
-import { createOutbox, type Answered, type Waiting } from './outbox.ts';
+import { createOutbox, type Answered } from './outbox.ts';
+import type { Waiting } from './waiting.ts';
 
 /** A disk that outlives the outbox made on it. */
 const kept = new Map<string, Waiting>();

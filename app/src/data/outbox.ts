@@ -1,21 +1,7 @@
-import { factPath, type FactKind, type FactOf, type Problem } from '@maquette/facts';
+import { factPath, type FactKind, type FactOf } from '@maquette/facts';
 import { api, Refused, Unreachable } from './api.ts';
 import type { OutboxDisk } from './outbox-disk.ts';
-
-/** One write on its way to the server. It is on the device before the screen calls it taken, and stays until answered. */
-export interface Waiting {
-  seq: number;
-  writeId: string;
-  kind: FactKind;
-  id: string;
-  roomId: string | null;
-  baseVersion: number;
-  body: Record<string, unknown>;
-  deleted: boolean;
-  madeAt: string;
-  /** Set when the server would not take it: the user decides. */
-  trouble: Problem | null;
-}
+import type { Waiting } from './waiting.ts';
 
 export interface OutboxState {
   loaded: boolean;

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
 import { KINDS } from '@maquette/facts';
-import type { Waiting } from '../data/outbox.ts';
+import type { Waiting } from '../data/waiting.ts';
 import { outbox, queries } from '../data/device.ts';
 import { useOutbox } from '../data/use-facts.ts';
 import { usePalette } from '../theme/theme.tsx';

@@ -150,7 +150,7 @@ export async function readRoomFacts(db: Database, roomId: string): Promise<RoomL
   return (await find(db, 'rooms', roomId)) ? readLists(db, ROOM_FACT_KINDS, roomId) : null;
 }
 
-/** What a fact is and what it has been, newest first; null when it was never stored. */
+/** What a fact is and what it has been, newest first; null when nothing of it is stored. */
 export async function readHistory(
   db: Database,
   kind: FactKind,

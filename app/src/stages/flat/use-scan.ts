@@ -94,7 +94,7 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
       }),
     readUp: file ? (up) => read(file, up) : null,
     again: (scanId) => {
-      const stored = shown.scans.find(({ id }) => id === scanId) as unknown as Scan | undefined;
+      const stored = shown.scans.find(({ id }) => id === scanId);
       if (!stored) return;
       const floor = { ...stored, wallsMm: new Float64Array() };
       setHeld(stored);
@@ -130,7 +130,7 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
             turnDeg: to(place.turnDeg, 0.01),
             xMm: to(place.xMm, 0.1),
             yMm: to(place.yMm, 0.1),
-          } as never,
+          },
         },
       ]).then((written) => {
         if (written.ok) leave();

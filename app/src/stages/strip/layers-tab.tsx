@@ -115,7 +115,7 @@ export function LayersTab(props: Props) {
             {open === layer.id ? (
               <LayerEditor
                 {...props}
-                layer={shown.layers.find((l) => l.id === layer.id) as never}
+                layer={shown.layers.find((l) => l.id === layer.id)!}
                 onUp={i > 0 ? () => swap(layer, -1) : null}
                 onDown={i < stack.layers.length - 1 ? () => swap(layer, 1) : null}
               />
