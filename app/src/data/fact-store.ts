@@ -5,7 +5,6 @@ import {
   emptyBook,
   emptyRoom,
   isBookKind,
-  listsOf,
   ROOM_FACT_KINDS,
   type Book,
   type FactKind,
@@ -172,6 +171,3 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
   };
   return store;
 }
-
-/** A list of nothing for each kind of a room, as it is shown. */
-export const noRoomLists = (): ShownRoomLists => listsOf(ROOM_FACT_KINDS, () => []);

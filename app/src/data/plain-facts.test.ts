@@ -1,8 +1,7 @@
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import type { FactOf } from '@maquette/facts';
+import { listsOf, ROOM_FACT_KINDS, type FactOf } from '@maquette/facts';
 import { INVENTED_ROOM } from './invented-room.ts';
-import type { ShownBookLists } from './fact-store.ts';
-import { noRoomLists } from './fact-store.ts';
+import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
 import { createPlainFacts } from './plain-facts.ts';
 
@@ -20,6 +19,7 @@ const choice = (id: string, updatedAt: string) =>
     writeId: `w-${id}`,
     updatedAt,
   }) as Shown<'layerChoices'>;
+const noRoomLists = (): ShownRoomLists => listsOf(ROOM_FACT_KINDS, () => []);
 const room = { id: 'r', jobId: 'j' } as Shown<'rooms'>;
 const ROOM = { ...INVENTED_ROOM, id: 'r' };
 const CARD = SHIPPED_CARDS[0]!;

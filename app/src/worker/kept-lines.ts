@@ -11,13 +11,13 @@ export interface RoomLine {
 }
 
 interface KeptLine {
-  /** The writes it was judged from, and the day: evidence grows old by the day. */
+  /** The build that judged it, the day (evidence grows old by the day), and the writes it was judged from. */
   stamp: readonly string[];
   line: RoomLine;
 }
 
-/** Raised with every change of what is said: lines of an earlier version of the product are judged anew. */
-const SAID_BY = 'lines-1';
+/** The build that runs, by the name of its script: what another build said is not taken for what this one would say. */
+const build = () => document.querySelector('script[src*="/entry-"]')?.getAttribute('src') ?? '';
 
 const same = (a: readonly string[], b: readonly string[]) => a.length === b.length && a.every((v, i) => v === b[i]);
 const today = () => new Date().toISOString().slice(0, 10);
@@ -25,7 +25,7 @@ const today = () => new Date().toISOString().slice(0, 10);
 /** What was last said of each room, kept on the device: a book of many rooms opens with its verdicts at once. */
 function createKeptLines() {
   let store: UseStore | null = null;
-  const disk = () => (store ??= createStore('maquette-verdicts', SAID_BY));
+  const disk = () => (store ??= createStore('maquette-verdicts', 'lines'));
   let held: ReadonlyMap<string, KeptLine> = new Map();
   let loading: Promise<void> | null = null;
   const listeners = new Set<() => void>();
@@ -45,7 +45,7 @@ function createKeptLines() {
     }
   }
 
-  const stampOf = (stamp: readonly string[]) => [today(), ...stamp];
+  const stampOf = (stamp: readonly string[]) => [build(), today(), ...stamp];
   return {
     subscribe(listener: () => void): () => void {
       listeners.add(listener);

@@ -90,16 +90,15 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
   );
   const kept = useSyncExternalStore(keptLines.subscribe, keptLines.all);
   useEffect(() => judgeEach(questions), [questions]);
-  // Until its facts are here a room shows what was last said of it on this device.
+  // A verdict is shown for the very facts it was said of, and never for a room whose facts are not here.
   return useMemo(
     () =>
       new Map(
-        book.rooms.flatMap(({ id }) => {
-          const question = questions.find(({ set }) => set.room.id === id);
-          const line = kept.get(id);
-          return line && (!question || keptLines.find(id, question.stamp)) ? [[id, line.line] as const] : [];
+        questions.flatMap(({ set: { room }, stamp }) => {
+          const line = kept.has(room.id) ? keptLines.find(room.id, stamp) : null;
+          return line ? [[room.id, line] as const] : [];
         }),
       ),
-    [book.rooms, questions, kept],
+    [questions, kept],
   );
 }
