@@ -3,7 +3,8 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { assessRoom, dampContext, pictureOf, planRoom } from '@maquette/core';
 import { underEachSchool } from '@maquette/core/flat';
 import { evidenceOf } from '@maquette/core/formats';
-import { inventedJob, setOf, today, type FiledV3 } from '@maquette/facts/invented-jobs';
+import { inventedJob, type FiledV3 } from '@maquette/facts/invented-jobs';
+import { setOf, today } from '@maquette/facts/invented-sets';
 
 /** Everything the core says of a hundred invented rooms and of job files, to be held against what it said before. */
 const AT = '2026-05-06T16:00:00.000Z';

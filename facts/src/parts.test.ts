@@ -1,5 +1,5 @@
 import { assessRoom, PARTS, roomRunner, type RoomSet } from '@maquette/core';
-import { inventedSet } from './invented-jobs.ts';
+import { inventedSet } from './invented-sets.ts';
 import { ROOM_FACT_KINDS } from './kinds.ts';
 
 const AT = '2026-05-06T16:00:00.000Z';
