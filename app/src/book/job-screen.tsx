@@ -30,6 +30,7 @@ import { useFollowing } from '../ui/use-following.ts';
 import { UndoBar } from '../ui/undo-bar.tsx';
 import { Footprint } from './footprint.tsx';
 import { saveJob } from './job-files.ts';
+import { nextRank } from './next-rank.ts';
 
 type Job = ShownBook['jobs'][number];
 
@@ -136,7 +137,7 @@ function NewRoom({
         body: {
           jobId: job.id,
           name: name.trim(),
-          rank: Math.max(-1, ...rooms.map((room) => room.rank)) + 1,
+          rank: nextRank(rooms, Date.now()),
           walls: rectangleWalls(widthMm, depthMm),
           ...BLANK_SHAPE,
           openings: widthMm >= 400 ? [newOpening(newId(), 0, Math.min(100, widthMm - widthOfDoor), widthOfDoor)] : [],

@@ -22,6 +22,7 @@ import type { RoomLine } from '../worker/kept-lines.ts';
 import { useVerdicts } from '../worker/use-verdicts.ts';
 import { Footprint } from './footprint.tsx';
 import { bringJobIn } from './job-files.ts';
+import { nextRank } from './next-rank.ts';
 
 /** Home: jobs as ruled lines, their rooms drawn to one scale, and the next thing to do. */
 export function SiteBook() {
@@ -36,7 +37,7 @@ export function SiteBook() {
   const make = async () => {
     if (name.trim() === '') return setProblem('Empty: a job needs a name');
     const id = newId();
-    const rank = Math.max(0, ...book.jobs.map((job) => job.rank)) + 1;
+    const rank = nextRank(book.jobs, Date.now());
     const result = await write(`${name.trim()} added`, [
       { kind: 'jobs', id, body: { name: name.trim(), ...BLANK_JOB, rank } },
     ]);

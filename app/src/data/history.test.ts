@@ -66,3 +66,27 @@ test('where the rules cannot be fetched what is entered is posted all the same',
   expect(await history.write('Named', [job('First')])).toEqual({ ok: true });
   expect(last()).toMatchObject({ id: 'job-1', body: { name: 'First' } });
 });
+
+test('undo pressed before the disk has answered takes back what is seen, not the step before it', async () => {
+  const slow: (() => void)[] = [];
+  const disk = {
+    post: (writes: typeof posted) => (posted.push(...writes), new Promise<void>((done) => slow.push(done))),
+  };
+  const history = createHistory(store, disk as never, { here: () => checkWrite, fetch: async () => checkWrite });
+  void history.write('Named', [job('First')]);
+  void history.write('Renamed', [job('Second')]);
+  void history.undo();
+  expect(last().body).toMatchObject({ name: 'First' });
+  // A change made meanwhile is a step too, whichever the disk finishes first.
+  void history.write('Renamed otherwise', [job('Third')]);
+  for (const done of slow.reverse()) done();
+  await Promise.resolve();
+  expect(history.steps()).toMatchObject({ done: [{ words: 'Named' }, { words: 'Renamed otherwise' }], undone: [] });
+});
+
+test('a disk that refuses leaves no step to undo', async () => {
+  const full = { post: () => Promise.reject(new Error('full')) };
+  const history = createHistory(store, full as never, { here: () => checkWrite, fetch: async () => checkWrite });
+  await expect(history.write('Named', [job('First')])).rejects.toThrow('full');
+  expect(history.steps()).toMatchObject({ done: [], undone: [] });
+});

@@ -75,8 +75,8 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
     return gone ? { ...gone, deleted: true } : null;
   }
 
-  /** Puts changes in, durable when it resolves to what would take them back. */
-  async function put(puts: readonly Put[]): Promise<Put[]> {
+  /** What is to be written for some changes, and what would take them back. */
+  function prepared(puts: readonly Put[]) {
     const back: Put[] = [];
     const writes = puts.map((change) => {
       const before = heldOf(change);
@@ -84,8 +84,29 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
       if (change.deleted) removed.set(change.id, { version: (before?.version ?? 0) + 1, body: change.body });
       return { ...change, writeId: newId(), baseVersion: before?.version ?? 0, madeAt: nowUtc() };
     });
-    await outbox.post(writes);
-    return back;
+    return { writes, back };
+  }
+
+  /**
+   * Puts changes in, durable when it resolves. The step is kept before the disk has answered: whoever presses Undo at once takes
+   * back what they see, not the step before it. A disk that refuses takes the steps back to what they were.
+   */
+  async function put(
+    where: string | null,
+    puts: readonly Put[],
+    next: (back: Put[]) => Pick<Steps, 'done' | 'undone'>,
+  ) {
+    const before = stepsAt(where);
+    const { writes, back } = prepared(puts);
+    const { done, undone } = next(back);
+    keep(where, done, undone);
+    const after = stepsAt(where);
+    try {
+      await outbox.post(writes);
+    } catch (refused) {
+      if (stepsAt(where) === after) keep(where, before.done, before.undone);
+      throw refused;
+    }
   }
 
   return {
@@ -105,16 +126,14 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
           : checkWrite(change.kind, { ...change.body, baseVersion: 0, writeId: 'check', deleted: false }),
       );
       if (problems.length > 0) return { ok: false, problems };
-      const back = await put(
-        changes.map(({ kind, id, roomId = null, body, deleted = false }) => ({
-          kind,
-          id,
-          roomId,
-          body: { ...body },
-          deleted,
-        })),
-      );
-      keep(where, [...stepsAt(where).done, { words, puts: back }], []);
+      const puts = changes.map(({ kind, id, roomId = null, body, deleted = false }) => ({
+        kind,
+        id,
+        roomId,
+        body: { ...body },
+        deleted,
+      }));
+      await put(where, puts, (back) => ({ done: [...stepsAt(where).done, { words, puts: back }], undone: [] }));
       return { ok: true };
     },
     async undo() {
@@ -122,10 +141,10 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
       const { done, undone } = stepsAt(where);
       const step = done.at(-1);
       if (!step) return null;
-      const rest = done.slice(0, -1);
-      keep(where, rest, undone);
-      const puts = await put(step.puts);
-      keep(where, rest, [...undone, { words: step.words, puts }]);
+      await put(where, step.puts, (puts) => ({
+        done: done.slice(0, -1),
+        undone: [...undone, { words: step.words, puts }],
+      }));
       return step.words;
     },
     async redo() {
@@ -133,10 +152,10 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
       const { done, undone } = stepsAt(where);
       const step = undone.at(-1);
       if (!step) return null;
-      const left = undone.slice(0, -1);
-      keep(where, done, left);
-      const puts = await put(step.puts);
-      keep(where, [...done, { words: step.words, puts }], left);
+      await put(where, step.puts, (puts) => ({
+        done: [...done, { words: step.words, puts }],
+        undone: undone.slice(0, -1),
+      }));
       return step.words;
     },
     steps: () => stepsAt(place),
