@@ -5,13 +5,13 @@ const node = (name) => ({
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`],
   transform: { '\\.(ts|js|mjs)$': '<rootDir>/../scripts/jest-esbuild.cjs' },
-  // d3 ships ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(d3-contour|d3-array|internmap)/)'],
+  // These ship ES modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(d3-contour|d3-array|internmap|intl-messageformat|@formatjs)/)'],
 });
 
 module.exports = {
   projects: [
-    ...['core', 'facts', 'server'].map((name) => ({
+    ...['core', 'facts', 'words', 'server'].map((name) => ({
       ...node(name),
       rootDir: `${__dirname}/${name}`,
       transform: { '\\.(ts|js|mjs)$': `${__dirname}/scripts/jest-esbuild.cjs` },
@@ -28,7 +28,7 @@ module.exports = {
         '^d3-array$': `${__dirname}/node_modules/d3-array/dist/d3-array.js`,
       },
       transformIgnorePatterns: [
-        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|d3-contour|d3-array|internmap))',
+        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|d3-contour|d3-array|internmap|intl-messageformat|@formatjs))',
       ],
     },
   ],

@@ -5,6 +5,7 @@ import { underEachSchool } from '@maquette/core/flat';
 import { evidenceOf } from '@maquette/core/formats';
 import { inventedJob, type FiledV3 } from '@maquette/facts/invented-jobs';
 import { setOf, today } from '@maquette/facts/invented-sets';
+import { inWords, worded } from '@maquette/words';
 
 /** Everything the core says of a hundred invented rooms and of job files, to be held against what it said before. */
 const AT = '2026-05-06T16:00:00.000Z';
@@ -33,16 +34,19 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
         });
         return [
           room.id,
-          {
-            picture: {
-              ...picture,
-              validUntil: undefined,
-              criteria: picture.criteria.map(({ part: _part, ...said }) => said),
+          worded(
+            {
+              picture: {
+                ...picture,
+                validUntil: undefined,
+                criteria: picture.criteria.map(({ part: _part, ...said }) => said),
+              },
+              schools: assessment.flat ? underEachSchool(assessment.flat, set.card.rules, set.room.contactsOnly) : [],
+              plan: plan && plainOf(plan),
+              evidence,
             },
-            schools: assessment.flat ? underEachSchool(assessment.flat, set.card.rules, set.room.contactsOnly) : [],
-            plan: plan && plainOf(plan),
-            evidence,
-          },
+            (said) => inWords(said, set.room.units),
+          ),
         ];
       }),
   );

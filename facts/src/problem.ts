@@ -1,8 +1,10 @@
+import type { Sayable } from '@maquette/core/said';
+
 /** One thing wrong with what was sent: where, what it was, what is taken. */
 export interface FieldProblem {
   field: string;
   value: unknown;
-  message: string;
+  message: Sayable;
 }
 
 /** RFC 9457 problem document. */

@@ -1,3 +1,4 @@
+import { allOf, say, type Said } from '../said/index.ts';
 import type { AirBands, AirLog, AirReading, AirSample } from './facts.ts';
 
 const HOUR_MS = 3_600_000;
@@ -15,7 +16,7 @@ interface Excursion {
   to: string | null;
   /** The sample farthest out. */
   worst: AirSample;
-  words: string;
+  words: Said;
 }
 
 export interface AirHistory {
@@ -41,12 +42,12 @@ export function inBand(sample: Pick<AirSample, 'tempC' | 'rhPercent'>, bands: Ai
 }
 
 /** Which bound a sample breaks, worst share of its band first: `dry`, `damp`, `cold`, `warm`. */
-export function outWords(sample: Pick<AirSample, 'tempC' | 'rhPercent'>, bands: AirBands): string[] {
+export function outWords(sample: Pick<AirSample, 'tempC' | 'rhPercent'>, bands: AirBands): Said[] {
   return [
-    sample.rhPercent > bands.airMaxRh ? 'too damp' : null,
-    sample.rhPercent < bands.airMinRh ? 'too dry' : null,
-    sample.tempC < bands.airMinC ? 'too cold' : null,
-    sample.tempC > bands.airMaxC ? 'too warm' : null,
+    sample.rhPercent > bands.airMaxRh ? say('air.too-damp') : null,
+    sample.rhPercent < bands.airMinRh ? say('air.too-dry') : null,
+    sample.tempC < bands.airMinC ? say('air.too-cold') : null,
+    sample.tempC > bands.airMaxC ? say('air.too-warm') : null,
   ].filter((w) => w !== null);
 }
 
@@ -87,11 +88,11 @@ export function airHistory(samples: readonly AirSample[], bands: AirBands, longe
     } else {
       since = null;
       if (!out) {
-        out = { from: sample.at, to: null, worst: sample, words: '' };
+        out = { from: sample.at, to: null, worst: sample, words: allOf(outWords(sample, bands)) };
         excursions.push(out);
       }
       if (farOut(sample, bands) > farOut(out.worst, bands)) out.worst = sample;
-      out.words = outWords(out.worst, bands).join(', ');
+      out.words = allOf(outWords(out.worst, bands));
     }
   }
   const last = samples[samples.length - 1] ?? null;

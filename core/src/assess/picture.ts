@@ -1,3 +1,4 @@
+import { type Said, type Sayable } from '../said/index.ts';
 import type { FlatnessRule } from '../coverings/index.ts';
 import {
   achievedOf,
@@ -34,7 +35,7 @@ import { placeWords, type Criterion, type Verdict } from '../verdict/index.ts';
 /** A placement of the edge with all that is needed to show and explain it. */
 export interface ShownPlacement {
   placement: Placement;
-  place: string;
+  place: Said;
   profile: Profile;
 }
 
@@ -44,7 +45,7 @@ export interface ShownExtreme {
   areaM2: number;
   worstMm: number;
   at: [number, number];
-  place: string;
+  place: Said;
 }
 
 export interface ShownRule {
@@ -129,12 +130,12 @@ interface ShownFailure {
   draws: number;
   worstShare: number;
   worstAt: [number, number] | null;
-  place: string;
+  place: Sayable;
   /** Around the cells that fail in more draws than is taken, plan mm. */
   unsure: Rings;
   /** Where the next reading would tell most. */
   nextAt: [number, number] | null;
-  nextPlace: string;
+  nextPlace: Sayable;
   nextSdMm: number;
 }
 

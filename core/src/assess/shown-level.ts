@@ -1,3 +1,4 @@
+import { type Said, type Sayable } from '../said/index.ts';
 import { cellCentre, floorFlatness, leanOver, type FlatnessNumber, type Levelness } from '../flat/index.ts';
 import type { RoomAssessment } from './assess-room.ts';
 import { STOOD_ON } from '../levelling/index.ts';
@@ -16,10 +17,10 @@ import { placeWords } from '../verdict/index.ts';
 
 /** How level a floor is: as a whole, at what asks for level, and its floor-flatness number on slabs. */
 export interface ShownLevel extends Levelness {
-  highestPlace: string;
-  lowestPlace: string;
+  highestPlace: Said;
+  lowestPlace: Said;
   /** Openings, trays and appliance bays with the lean and the range of the floor along or under them. */
-  parts: { name: string; reachMm: number; fallMmPerM: number; rangeMm: number }[];
+  parts: { name: Sayable; reachMm: number; fallMmPerM: number; rangeMm: number }[];
   flatnessNumber: FlatnessNumber | null;
 }
 

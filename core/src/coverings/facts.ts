@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { flag, group, kind, list, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
 import { RULE } from './rules.ts';
 
@@ -13,27 +14,27 @@ export type CoveringKind = (typeof COVERING_KINDS)[number];
 /** Families of old floors a sheet may allow beneath. */
 export const OLD_FLOORS = ['tile', 'resilient', 'wood', 'mineral'] as const;
 export type OldFloor = (typeof OLD_FLOORS)[number];
-export const OLD_FLOOR_WORDS: Record<OldFloor, string> = {
-  tile: 'Ceramic tile',
-  resilient: 'One layer of vinyl or lino',
-  wood: 'Wood and panels',
-  mineral: 'Compound and residue',
+export const OLD_FLOOR_WORDS: Record<OldFloor, Said> = {
+  tile: say('coverings.old-floor-words.tile'),
+  resilient: say('coverings.old-floor-words.resilient'),
+  wood: say('coverings.old-floor-words.wood'),
+  mineral: say('coverings.old-floor-words.mineral'),
 };
 
 /** Ranges a card's figures may take: what is physically sensible, wider than any shipped card. */
 export const CARD_RANGES = {
-  thicknessMm: { min: 1, max: 40, unit: 'mm', words: 'Plank thickness' },
-  cementLimitRh: { min: 30, max: 100, unit: '%RH', words: 'Cement base limit' },
-  timberLimitMc: { min: 4, max: 25, unit: '%', words: 'Timber base limit' },
-  airMinC: { min: 0, max: 40, unit: '°C', words: 'Air, coolest' },
-  airMaxC: { min: 0, max: 50, unit: '°C', words: 'Air, warmest' },
-  airMinRh: { min: 0, max: 100, unit: '%RH', words: 'Air, driest' },
-  airMaxRh: { min: 0, max: 100, unit: '%RH', words: 'Air, dampest' },
-  acclimatiseH: { min: 0, max: 336, unit: 'h', words: 'Acclimatise' },
-  perimeterGapMm: { min: 0, max: 40, unit: 'mm', words: 'Gap at walls' },
-  lastRowMm: { min: 0, max: 300, unit: 'mm', words: 'Last row at least' },
-  endPieceMm: { min: 0, max: 1000, unit: 'mm', words: 'End piece at least' },
-  staggerMm: { min: 0, max: 1000, unit: 'mm', words: 'Stagger at least' },
+  thicknessMm: { min: 1, max: 40, unit: 'mm', words: say('coverings.card-ranges.thickness-mm.words') },
+  cementLimitRh: { min: 30, max: 100, unit: '%RH', words: say('coverings.card-ranges.cement-limit-rh.words') },
+  timberLimitMc: { min: 4, max: 25, unit: '%', words: say('coverings.card-ranges.timber-limit-mc.words') },
+  airMinC: { min: 0, max: 40, unit: '°C', words: say('coverings.card-ranges.air-min-c.words') },
+  airMaxC: { min: 0, max: 50, unit: '°C', words: say('coverings.card-ranges.air-max-c.words') },
+  airMinRh: { min: 0, max: 100, unit: '%RH', words: say('coverings.card-ranges.air-min-rh.words') },
+  airMaxRh: { min: 0, max: 100, unit: '%RH', words: say('coverings.card-ranges.air-max-rh.words') },
+  acclimatiseH: { min: 0, max: 336, unit: 'h', words: say('coverings.card-ranges.acclimatise-h.words') },
+  perimeterGapMm: { min: 0, max: 40, unit: 'mm', words: say('coverings.card-ranges.perimeter-gap-mm.words') },
+  lastRowMm: { min: 0, max: 300, unit: 'mm', words: say('coverings.card-ranges.last-row-mm.words') },
+  endPieceMm: { min: 0, max: 1000, unit: 'mm', words: say('coverings.card-ranges.end-piece-mm.words') },
+  staggerMm: { min: 0, max: 1000, unit: 'mm', words: say('coverings.card-ranges.stagger-mm.words') },
 } as const;
 export type CardFigure = keyof typeof CARD_RANGES;
 

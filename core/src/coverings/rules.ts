@@ -1,3 +1,4 @@
+import { gap, reach, say, type Said } from '../said/index.ts';
 import { within, type Held } from '../fields/index.ts';
 import { formatGap, formatReach, unitLabel, type UnitSystem } from '../units/index.ts';
 
@@ -25,8 +26,8 @@ export function strictness(rule: FlatnessRule): number {
 }
 
 /** `3 mm under 2 m`, or `1/8 in under 6 ft`. */
-export function ruleWords(rule: FlatnessRule, units: UnitSystem): string {
-  return `${formatGap(rule.gapMm, units)} ${unitLabel(units)} under ${formatReach(rule.edgeMm, units)}`;
+export function ruleWords(rule: FlatnessRule, units: UnitSystem): Said {
+  return say('coverings.under', { gapMm: gap(rule.gapMm), edgeMm: reach(rule.edgeMm) });
 }
 
 /** Whether two rules ask the same, to a twentieth of a millimetre and 5 mm of edge. */

@@ -1,3 +1,4 @@
+import { say } from '../said/index.ts';
 import type { AirLog, AirReading } from '../air/index.ts';
 import type { CoveringCard } from '../coverings/index.ts';
 import type { FigureOf } from '../figures/index.ts';
@@ -19,13 +20,13 @@ import { PLACE, type Plan, type RoomFacts } from '../room/index.ts';
 import { DAMP_METHODS, type DampMethod } from './method-names.ts';
 
 export const DAMP_RANGES = {
-  depthMm: { min: 1, max: 500, unit: 'mm', words: 'Depth of the hole or sample' },
-  startG: { min: 1, max: 500, unit: 'g', words: 'Weight when set' },
-  areaM2: { min: 0.005, max: 1, unit: 'm²', words: 'Area under the dome' },
-  offsetPercent: { min: -5, max: 5, unit: '%MC', words: 'Species offset' },
-  value: { min: 0, max: 3600, unit: '', words: 'Reading' },
-  sampleG: { min: 5, max: 200, unit: 'g', words: 'Mass of the sample' },
-  tempC: { min: -10, max: 80, unit: '°C', words: 'Temperature at the test' },
+  depthMm: { min: 1, max: 500, unit: 'mm', words: say('damp.depth-mm.words') },
+  startG: { min: 1, max: 500, unit: 'g', words: say('damp.start-g.words') },
+  areaM2: { min: 0.005, max: 1, unit: 'm²', words: say('damp.area-m2.words') },
+  offsetPercent: { min: -5, max: 5, unit: '%MC', words: say('damp.offset-percent.words') },
+  value: { min: 0, max: 3600, unit: '', words: say('damp.value.words') },
+  sampleG: { min: 5, max: 200, unit: 'g', words: say('damp.sample-g.words') },
+  tempC: { min: -10, max: 80, unit: '°C', words: say('damp.temp-c.words') },
 } as const;
 
 /** One test: a method at a place, from the moment it is set. */

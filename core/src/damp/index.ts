@@ -8,7 +8,7 @@ export {
   NO_DAMP_FACTS,
 } from './facts.ts';
 export { type DampLimit, type DampState, judgeDamp, limitOf, type MethodState } from './judge.ts';
-export { GRADES_OF, METHOD_SPECS, methodsFor, qualifyingMethods, testsForArea } from './methods.ts';
+export { GRADES_OF, METHOD_SPECS, testName, methodsFor, qualifyingMethods, testsForArea } from './methods.ts';
 export { needOf, OUTER_WALL_MM, outerWallsOf, proposePlaces } from './needs.ts';
 export { type DampResult, dampResults, facesOf, probeWaitH, surfaceMarginC } from './result.ts';
 export {

@@ -1,15 +1,16 @@
+import { say, type Said } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { METHOD } from './questions.ts';
 import { isTimber, type PointMm } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import type { DampMethod } from './method-names.ts';
-import { METHOD_SPECS, methodsFor, qualifyingMethods } from './methods.ts';
+import { METHOD_SPECS, methodsFor, qualifyingMethods, testName } from './methods.ts';
 import { needOf, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
 import { DISH_HOURS, dampResults, hoodWaitH, probeWaitH, type DampResult } from './result.ts';
 
 export interface DampLimit {
   value: number;
-  source: string;
+  source: Said;
 }
 
 /** How one method stands in the room. */
@@ -51,7 +52,7 @@ interface DueTest {
   testId: string;
   from: string;
   until: string | null;
-  words: string;
+  words: Said;
 }
 
 const heated = (ctx: DampContext) => ctx.room.base.heating === 'water' || ctx.room.base.heating === 'electric';
@@ -60,12 +61,12 @@ const heated = (ctx: DampContext) => ctx.room.base.heating === 'water' || ctx.ro
 export function limitOf(ctx: DampContext, method: DampMethod): DampLimit | null {
   const { card, room, figure } = ctx;
   const wood = card.kind === 'engineered-wood' || card.kind === 'click-herringbone';
-  const usual = 'Usual figure; the maker’s sheet wins';
+  const usual = say('damp.usual');
   switch (method) {
     case 'probe':
-      return { value: card.cementLimitRh, source: `Card: ${card.name}` };
+      return { value: card.cementLimitRh, source: say('damp.card', { card: card.name }) };
     case 'pin':
-      return { value: card.timberLimitMc, source: `Card: ${card.name}` };
+      return { value: card.timberLimitMc, source: say('damp.card', { card: card.name }) };
     case 'hood':
       return { value: figure(wood ? 'hood-wood-rh' : 'hood-rh'), source: usual };
     case 'dish':
@@ -194,7 +195,7 @@ function dueTests(ctx: DampContext, results: readonly DampResult[]): DueTest[] {
           testId: test.id,
           from,
           until: wait[1] === null ? null : later(wait[1]),
-          words: `${METHOD_SPECS[test.method].words} ${test.name}`.trim(),
+          words: testName(test),
         },
       ];
     })

@@ -1,172 +1,170 @@
+import { allOf, say, type Said, type Sayable } from '../said/index.ts';
 import type { DampMethod } from './method-names.ts';
 import type { Method } from '../hazards/index.ts';
 import { isTimber, type BaseKind } from '../room/index.ts';
 
 interface DampMethodSpec {
-  words: string;
+  words: Said;
   /** What is keyed from the instrument. */
-  asks: string;
+  asks: Said;
   unit: string;
   min: number;
   max: number;
   /** What a judged value is called, where it differs from what is keyed. */
-  givesUnit: string;
+  givesUnit: Sayable;
   /** What making the test does to the floor, as the hazard gate knows it. */
   gate: Method;
-  tells: string;
-  cannot: string;
+  tells: Said;
+  cannot: Said;
   /** In order, what is done, before the first reading. */
-  how: readonly string[];
-  caution: string | null;
+  how: readonly Said[];
+  caution: Said | null;
 }
 
 export const METHOD_SPECS: Record<DampMethod, DampMethodSpec> = {
   survey: {
-    words: 'Survey meter',
-    asks: 'Meter reading',
+    words: say('damp.survey.words'),
+    asks: say('damp.survey.asks'),
     unit: '%',
     min: 0,
     max: 100,
-    givesUnit: '% on the meter',
+    givesUnit: say('damp.survey.gives-unit'),
     gate: 'survey-meter',
-    tells: 'Where the slab differs: the places that ask for a test.',
-    cannot: 'It cannot pass a floor. Metal, density and a wet skin move it.',
-    how: ['Clean, bare, dry surface', 'Eight places in the first 93 m², the same scale and mode throughout'],
+    tells: say('damp.survey.tells'),
+    cannot: say('damp.survey.cannot'),
+    how: [say('damp.survey.how.1'), say('damp.survey.how.2')],
     caution: null,
   },
   probe: {
-    words: 'In-slab probe',
-    asks: 'Probe reading',
+    words: say('damp.probe.words'),
+    asks: say('damp.probe.asks'),
     unit: '%RH',
     min: 10,
     max: 100,
     givesUnit: '%RH',
     gate: 'probe-hole',
-    tells: 'Humidity at the depth that the whole slab will come to once it is covered.',
-    cannot: 'It says nothing of damp that arrives later through a broken membrane.',
-    how: ['Locate pipes, cables and tendons', 'Drill dry to the depth shown, vacuum the hole', 'Sleeve, seal, wait'],
-    caution:
-      'Silica dust: extractor and mask. Never drill a post-tensioned slab or near pipes. A licensed trade decides.',
+    tells: say('damp.probe.tells'),
+    cannot: say('damp.probe.cannot'),
+    how: [say('damp.probe.how.1'), say('damp.probe.how.2'), say('damp.probe.how.3')],
+    caution: say('damp.probe.caution'),
   },
   hood: {
-    words: 'Surface hood',
-    asks: 'Reading under the hood',
+    words: say('damp.hood.words'),
+    asks: say('damp.hood.asks'),
     unit: '%RH',
     min: 10,
     max: 100,
     givesUnit: '%RH',
     gate: 'surface-hood',
-    tells: 'Humidity the surface gives to a sealed pocket of air.',
-    cannot: 'A surface dried by heat or wind reads too kindly; depth is not seen.',
-    how: [
-      'Dehumidifiers, forced heat and floor heating off for 96 h before',
-      'Seal the hood down for 72 h, 7 days on a dense power-floated slab',
-      'Read, and read again a day later: the two lie within 2 %RH',
-    ],
+    tells: say('damp.hood.tells'),
+    cannot: say('damp.hood.cannot'),
+    how: [say('damp.hood.how.1'), say('damp.hood.how.2'), say('damp.hood.how.3')],
     caution: null,
   },
   dish: {
-    words: 'Vapour dish',
-    asks: 'Weight when taken up',
+    words: say('damp.dish.words'),
+    asks: say('damp.dish.asks'),
     unit: 'g',
     min: 1,
     max: 500,
     givesUnit: 'g/(m² 24 h)',
     gate: 'grind-for-dish',
-    tells: 'How much vapour leaves the surface in a day.',
-    cannot: 'It sees the top 20 mm or so only.',
-    how: [
-      'Clean bare concrete 24 h before',
-      'Weigh the dish, seal it under its dome',
-      'Take it up after 60 to 72 h and weigh',
-    ],
-    caution: 'Calcium chloride burns eyes: goggles and gloves.',
+    tells: say('damp.dish.tells'),
+    cannot: say('damp.dish.cannot'),
+    how: [say('damp.dish.how.1'), say('damp.dish.how.2'), say('damp.dish.how.3')],
+    caution: say('damp.dish.caution'),
   },
   carbide: {
-    words: 'Carbide test',
-    asks: 'CM-% shown, or gauge pressure in bar with the sample’s mass',
+    words: say('damp.carbide.words'),
+    asks: say('damp.carbide.asks'),
     unit: '%',
     min: 0,
     max: 20,
     givesUnit: 'CM-%',
     gate: 'carbide-sample',
-    tells: 'Water by mass in a sample broken from the screed.',
-    cannot: 'One place and one depth; a sample that dried while broken out reads too kindly.',
-    how: ['Sample from the lower half or the full depth', 'Crush, weigh, shake ten minutes', 'Read the gauge'],
-    caution: 'Acetylene is set free: ventilate, no sparks or flames, goggles.',
+    tells: say('damp.carbide.tells'),
+    cannot: say('damp.carbide.cannot'),
+    how: [say('damp.carbide.how.1'), say('damp.carbide.how.2'), say('damp.carbide.how.3')],
+    caution: say('damp.carbide.caution'),
   },
   pin: {
-    words: 'Pin meter',
-    asks: 'Meter reading',
+    words: say('damp.pin.words'),
+    asks: say('damp.pin.asks'),
     unit: '%MC',
     min: 4,
     max: 60,
     givesUnit: '%MC',
     gate: 'pin-meter',
-    tells: 'Moisture of wood and panels, by mass.',
-    cannot: 'Glue, salts and metal raise it; over about 25 % it only says wet.',
-    how: ['Set the species or note it', 'Pins along the grain, full depth of the board', 'Never near heating pipes'],
+    tells: say('damp.pin.tells'),
+    cannot: say('damp.pin.cannot'),
+    how: [say('damp.pin.how.1'), say('damp.pin.how.2'), say('damp.pin.how.3')],
     caution: null,
   },
   film: {
-    words: 'Film square, 24 h',
-    asks: 'Droplets under the film',
+    words: say('damp.film.words'),
+    asks: say('damp.film.asks'),
     unit: '',
     min: 0,
     max: 1,
     givesUnit: '',
     gate: 'film-square',
-    tells: 'A hint that damp is rising, where there are droplets.',
-    cannot: 'No droplets prove nothing.',
-    how: ['Tape half a metre square of clear film down on all sides', 'Look after 24 h'],
+    tells: say('damp.film.tells'),
+    cannot: say('damp.film.cannot'),
+    how: [say('damp.film.how.1'), say('damp.film.how.2')],
     caution: null,
   },
   alkalinity: {
-    words: 'Alkalinity',
-    asks: 'Strip or meter shows',
+    words: say('damp.alkalinity.words'),
+    asks: say('damp.alkalinity.asks'),
     unit: 'pH',
     min: 4,
     max: 14,
     givesUnit: 'pH',
     gate: 'measure',
-    tells: 'Whether adhesive would be attacked.',
-    cannot: 'It is not a measure of damp.',
-    how: ['Clean surface, a few drops of distilled water for 60 s', 'Strip or meter into it'],
+    tells: say('damp.alkalinity.tells'),
+    cannot: say('damp.alkalinity.cannot'),
+    how: [say('damp.alkalinity.how.1'), say('damp.alkalinity.how.2')],
     caution: null,
   },
   'water-drop': {
-    words: 'Water drop',
-    asks: 'Time to soak in',
+    words: say('damp.water-drop.words'),
+    asks: say('damp.water-drop.asks'),
     unit: 's',
     min: 0,
     max: 3600,
     givesUnit: 's',
     gate: 'look',
-    tells: 'How thirsty the surface is: which primer, and whether a seal lies on it.',
-    cannot: 'It is not a measure of damp.',
-    how: ['One drop on the clean surface', 'Time until no bead stands'],
+    tells: say('damp.water-drop.tells'),
+    cannot: say('damp.water-drop.cannot'),
+    how: [say('damp.water-drop.how.1'), say('damp.water-drop.how.2')],
     caution: null,
   },
   scratch: {
-    words: 'Scratch test',
-    asks: 'What the nail leaves',
+    words: say('damp.scratch.words'),
+    asks: say('damp.scratch.asks'),
     unit: '',
     min: 0,
     max: 2,
     givesUnit: '',
     gate: 'scratch',
-    tells: 'Whether the surface would hold adhesive or compound.',
-    cannot: 'It is not a measure of damp.',
-    how: ['A grid of scratches with a hard point, even pressure', 'Brush off and look'],
+    tells: say('damp.scratch.tells'),
+    cannot: say('damp.scratch.cannot'),
+    how: [say('damp.scratch.how.1'), say('damp.scratch.how.2')],
     caution: null,
   },
 };
 
+/** A test as people call it: its method, and the name it was given. */
+export function testName({ method, name }: { method: DampMethod; name: string }): Said {
+  const { words } = METHOD_SPECS[method];
+  return name === '' ? words : allOf([words, name], ' ');
+}
+
 /** What the answers of methods without a figure mean, in order of the value stored. */
 export const GRADES_OF = {
-  film: ['No droplets', 'Droplets'],
-  scratch: ['Hardly marks', 'Dusts', 'Breaks out'],
-} as const satisfies Partial<Record<DampMethod, readonly string[]>>;
+  film: [say('damp.grades-of.film.1'), say('damp.grades-of.film.2')],
+  scratch: [say('damp.grades-of.scratch.1'), say('damp.grades-of.scratch.2'), say('damp.grades-of.scratch.3')],
+} as const satisfies Partial<Record<DampMethod, readonly Said[]>>;
 
 /** Methods whose result a covering can be laid on, by base, the usual one first. The rest steer or inform. */
 export function qualifyingMethods(kind: BaseKind): DampMethod[] {

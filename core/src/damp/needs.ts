@@ -1,3 +1,4 @@
+import { decimals, say, type Said } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { OUTER_WALLS } from './questions.ts';
 import {
@@ -19,7 +20,7 @@ export interface DampNeed {
   count: number;
   /** Sides of the room with a test within reach of an outer wall that are still to be covered. */
   outerWalls: number[];
-  why: string[];
+  why: Said[];
 }
 
 /** Probes by each exterior wall stand within this of it. */
@@ -52,14 +53,14 @@ export function needOf(ctx: DampContext, method: DampMethod): DampNeed {
   const elsewhere = shared ? (otherTests[method] ?? 0) : 0;
   const why = [
     shared && otherAreaM2 > 0
-      ? `${byArea} for ${area.toFixed(1)} m² of like base over the job, ${elsewhere} made in other rooms`
-      : `${byArea} for ${area.toFixed(1)} m²`,
+      ? say('damp.why.1', { byArea, area: decimals(area, 1), elsewhere })
+      : say('damp.why.1-2', { byArea, area: decimals(area, 1) }),
   ];
   let count = Math.max(1, byArea - elsewhere);
   if (method !== 'probe' || !onGround(ctx)) return { count, outerWalls: [], why };
   const walls = outerWallsOf(ctx);
-  if (walls === null) why.push('say which walls are outer walls: each asks for one within 1 m');
-  else if (walls.length > 0) why.push(`one within 1 m of each of ${walls.length} outer walls`);
+  if (walls === null) why.push(say('damp.say-which-walls-are-outer-walls'));
+  else if (walls.length > 0) why.push(say('damp.one-within-1-m-of-each', { wallsCount: walls.length }));
   count = Math.max(count, walls?.length ?? 0);
   return { count, outerWalls: walls ?? [], why };
 }

@@ -1,3 +1,4 @@
+import { say } from '../said/index.ts';
 import { day, list, moment, oneOf, question, whole } from '../fields/index.ts';
 import { WALL_COUNT } from '../room/index.ts';
 import { DAMP_METHODS } from './method-names.ts';
@@ -28,53 +29,53 @@ export const BOXES_IN = question('acclimatise/from', moment());
 export const DAMP_QUESTIONS = [
   {
     asked: SOURCE,
-    words: 'Is water coming in?',
+    words: say('damp.1.words'),
     options: [
-      ['no', 'No sign of it'],
-      ['suspected', 'A source is suspected'],
-      ['leak', 'A leak, or water stands'],
-      ['pressure', 'Water pushes up from below'],
-      ['efflorescence', 'White salts on the surface'],
+      ['no', say('damp.1.options.1.2')],
+      ['suspected', say('damp.1.options.2.2')],
+      ['leak', say('damp.1.options.3.2')],
+      ['pressure', say('damp.1.options.4.2')],
+      ['efflorescence', say('damp.1.options.5.2')],
     ],
-    why: 'No test may pass while damp is still arriving. An old slab with no recorded membrane is taken to have none.',
+    why: say('damp.1.why'),
   },
   {
     asked: MEMBRANE,
-    words: 'Membrane under the slab',
+    words: say('damp.2.words'),
     options: [
-      ['unknown', 'Not recorded'],
-      ['recorded', 'Recorded and seen'],
-      ['none', 'None'],
-      ['bridged', 'Bridged at a wall'],
+      ['unknown', say('damp.2.options.1.2')],
+      ['recorded', say('damp.2.options.2.2')],
+      ['none', say('damp.2.options.3.2')],
+      ['bridged', say('damp.2.options.4.2')],
     ],
-    why: 'Not recorded counts as none: the slab can take up ground damp again.',
+    why: say('damp.2.why'),
   },
   {
     asked: WAIT_H,
-    words: 'Wait in the sealed hole',
+    words: say('damp.3.words'),
     options: [
       [24, '24 hours'],
       [72, '72 hours'],
     ],
-    why: 'Newer procedures find the hole even after a day; the older rule waits three. Longer is never wrong.',
+    why: say('damp.3.why'),
   },
   {
     asked: FACES,
-    words: 'Drying through',
+    words: say('damp.4.words'),
     options: [
-      [1, 'One face'],
-      [2, 'Both faces'],
+      [1, say('damp.4.options.1.2')],
+      [2, say('damp.4.options.2.2')],
     ],
-    why: 'On ground, on metal deck or on a membrane only the top dries; the depth of the probe follows.',
+    why: say('damp.4.why'),
   },
   {
     asked: SLAB_FINISH,
-    words: 'Finish of the slab',
+    words: say('damp.5.words'),
     options: [
-      ['open', 'Ordinary'],
-      ['dense', 'Dense, power-floated'],
+      ['open', say('damp.5.options.1.2')],
+      ['dense', say('damp.5.options.2.2')],
     ],
-    why: 'A dense slab gives its damp to a hood slowly: seven days instead of three.',
+    why: say('damp.5.why'),
   },
 ] as const;
 export type DampQuestion = (typeof DAMP_QUESTIONS)[number];

@@ -1,7 +1,7 @@
+import { decimals, reach, say, type Said, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { CHANGED, FACES, SLAB_FINISH, WAIT_H } from './questions.ts';
 import { airHistory, bandClock, dewPointC, samplesOf } from '../air/index.ts';
-import { formatReach } from '../units/index.ts';
 import type { DampContext, DampReading, DampTest } from './facts.ts';
 import { GRADES_OF, METHOD_SPECS } from './methods.ts';
 import { absorbencyOf, carbidePercent, emissionGM2Day, emissionLb, pinPercent, probeDepthMm } from './values.ts';
@@ -14,20 +14,23 @@ const DAY_APART_H = { min: 20, max: 28 } as const;
 /** Hole this far from its depth is another test: share of the depth asked for. */
 const DEPTH_TOLERANCE = 0.15;
 
+/** The fault of a reading that is only too old. */
+export const TOO_OLD = 'damp.days-old-days-are-taken-read';
+
 /** One reading with what it comes to and whether it counts. */
 export interface DampResult {
   reading: DampReading;
   test: DampTest;
   /** In the unit the method is judged in. */
   value: number;
-  valueText: string;
+  valueText: Sayable;
   valid: boolean;
   /** Why it does not count; empty when it does. */
-  faults: string[];
+  faults: Said[];
   /** What is worth saying and does not void it. */
-  remarks: string[];
+  remarks: Said[];
   /** How the value came about, with its figures. */
-  formula: string;
+  formula: Said;
   ageDays: number;
 }
 
@@ -45,7 +48,7 @@ export function hoodWaitH(ctx: DampContext): number {
 }
 
 const hoursBetween = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / HOUR_MS;
-const round = (value: number, places = 1) => value.toFixed(places);
+const round = (value: number, places = 1) => decimals(value, places);
 
 /** Judges every reading: its value and formula, and every reason it does not count. Newest last. */
 export function dampResults(ctx: DampContext): DampResult[] {
@@ -60,10 +63,10 @@ export function dampResults(ctx: DampContext): DampResult[] {
       const result = valueOf(ctx, test, reading);
       const ageDays = hoursBetween(reading.takenAt, ctx.atUtc) / 24;
       const most = ctx.figure('damp-age-days');
-      if (ageDays > most) result.faults.push(`${Math.floor(ageDays)} days old: ${most} days are taken. Read again`);
+      if (ageDays > most) result.faults.push(say(TOO_OLD, { ageDays: Math.floor(ageDays), most }));
       if (changedOn && reading.takenAt < changedOn)
-        result.faults.push('taken before heating or weather-tightness changed. Read again');
-      if (ageDays < -0.01) result.faults.push('dated in the future');
+        result.faults.push(say('damp.taken-before-heating-or-weather-tightness'));
+      if (ageDays < -0.01) result.faults.push(say('damp.dated-in-the-future'));
       if (['probe', 'hood', 'dish'].includes(test.method)) serviceConditions(ctx, samples, reading, result);
       return [{ ...result, valid: result.faults.length === 0, ageDays }];
     });
@@ -73,10 +76,13 @@ type Draft = Omit<DampResult, 'valid' | 'ageDays'>;
 
 function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft {
   const spec = METHOD_SPECS[test.method];
-  const reach = (mm: number) => formatReach(mm, ctx.room.units);
-  const faults: string[] = [];
-  const remarks: string[] = [];
-  const done = (value: number, formula: string, text = `${round(value)} ${spec.givesUnit}`): Draft => ({
+  const faults: Said[] = [];
+  const remarks: Said[] = [];
+  const done = (
+    value: number,
+    formula: Said,
+    text: Sayable = say('damp.value', { value: round(value), unit: spec.givesUnit }),
+  ): Draft => ({
     reading,
     test,
     value,
@@ -86,97 +92,119 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     formula,
   });
   const stood = test.startedAt ? hoursBetween(test.startedAt, reading.takenAt) : null;
-  if (stood !== null && stood < 0) faults.push('read before it was set');
-  const waits = (hours: number, what: string) => {
-    if (stood === null) faults.push(`no time is recorded for when the ${what}`);
-    else if (stood < hours - 1e-9) faults.push(`${round(stood)} h after the ${what}: ${hours} h are needed`);
+  if (stood !== null && stood < 0) faults.push(say('damp.read-before-it-was-set'));
+  const waits = (hours: number, what: Said) => {
+    if (stood === null) faults.push(say('damp.no-time-is-recorded-for-when', { what }));
+    else if (stood < hours - 1e-9)
+      faults.push(say('damp.h-after-the-h-are-needed', { stood: round(stood), what, hours }));
   };
   if (test.method === 'probe') {
-    waits(probeWaitH(ctx), 'hole was sealed');
+    waits(probeWaitH(ctx), say('damp.hole-was-sealed'));
     const slab = ctx.room.base.slabMm;
-    if (slab === null) remarks.push('The slab’s thickness is not recorded: the depth cannot be checked');
-    else if (test.depthMm === null) faults.push('no depth is recorded for the hole');
+    if (slab === null) remarks.push(say('damp.the-slabs-thickness-is-not-recorded'));
+    else if (test.depthMm === null) faults.push(say('damp.no-depth-is-recorded-for-the'));
     else {
       const asked = probeDepthMm(slab, facesOf(ctx));
       if (Math.abs(test.depthMm - asked) > DEPTH_TOLERANCE * asked)
-        faults.push(`hole is ${reach(test.depthMm)} deep: ${reach(asked)} of a ${reach(slab)} slab is asked for`);
+        faults.push(
+          say('damp.hole-is-deep-of-a-slab', { depthMm: reach(test.depthMm), asked: reach(asked), slab: reach(slab) }),
+        );
     }
-    return done(reading.value, `As read: ${round(reading.value)} %RH.`);
+    return done(reading.value, say('damp.as-read-rh', { reading: round(reading.value) }));
   }
   if (test.method === 'hood') {
-    waits(hoodWaitH(ctx), 'hood was set');
+    waits(hoodWaitH(ctx), say('damp.hood-was-set'));
     const pair = ctx.facts.dampReadings.find((other) => {
       const apart = hoursBetween(other.takenAt, reading.takenAt);
       return other.testId === test.id && apart >= DAY_APART_H.min && apart <= DAY_APART_H.max;
     });
-    if (!pair) faults.push('no reading a day earlier to hold it against');
+    if (!pair) faults.push(say('damp.no-reading-a-day-earlier-to'));
     else if (Math.abs(pair.value - reading.value) > HOOD_AGREE_RH)
       faults.push(
-        `${round(Math.abs(pair.value - reading.value))} %RH from the reading a day before: within ${HOOD_AGREE_RH} is settled`,
+        say('damp.rh-from-the-reading-a-day', {
+          pair: round(Math.abs(pair.value - reading.value)),
+          HOODAGREERH: HOOD_AGREE_RH,
+        }),
       );
     return done(
       reading.value,
       pair
-        ? `${round(pair.value)} then ${round(reading.value)} %RH a day later.`
-        : `As read: ${round(reading.value)} %RH.`,
+        ? say('damp.then-rh-a-day-later', { pair: round(pair.value), reading: round(reading.value) })
+        : say('damp.as-read-rh', { reading: round(reading.value) }),
     );
   }
   if (test.method === 'dish') {
     if (test.startG === null || test.areaM2 === null || stood === null) {
-      faults.push('weight when set, area under the dome or time set is missing');
-      return done(0, 'Not worked out.', 'not worked out');
+      faults.push(say('damp.weight-when-set-area-under-the'));
+      return done(0, say('damp.not-worked-out'), say('damp.not-worked-out-2'));
     }
     if (stood < DISH_HOURS.min || stood > DISH_HOURS.max)
-      faults.push(`exposed ${round(stood)} h: ${DISH_HOURS.min} to ${DISH_HOURS.max} h, else the result is void`);
+      faults.push(
+        say('damp.exposed-h-to-h-else-the', { stood: round(stood), min: DISH_HOURS.min, max: DISH_HOURS.max }),
+      );
     const gain = reading.value - test.startG;
-    if (gain < 0) faults.push(`weighs ${round(-gain, 2)} g less than when set`);
+    if (gain < 0) faults.push(say('damp.weighs-g-less-than-when-set', { gain: round(-gain, 2) }));
     const emission = stood > 0 ? emissionGM2Day(gain, test.areaM2, stood) : 0;
     return done(
       emission,
-      `${round(gain, 2)} g × 24 / (${test.areaM2} m² × ${round(stood)} h) = ${round(emission)} g/(m² 24 h).`,
-      `${round(emission)} g/(m² 24 h), ${round(emissionLb(emission))} lb/(1000 ft² 24 h)`,
+      say('damp.g-24-m-h-g-m', {
+        gain: round(gain, 2),
+        areaM2: test.areaM2,
+        stood: round(stood),
+        emission: round(emission),
+      }),
+      say('damp.g-m-24-h-lb-1000', { emission: round(emission), emissionLb: round(emissionLb(emission)) }),
     );
   }
   if (test.method === 'carbide') {
     const slab = ctx.room.base.slabMm;
     if (slab !== null && test.depthMm !== null && test.depthMm < slab / 2)
-      faults.push(`sample from ${reach(test.depthMm)}: the lower half of ${reach(slab)} is asked for`);
+      faults.push(say('damp.sample-from-the-lower-half-of', { depthMm: reach(test.depthMm), slab: reach(slab) }));
     if (reading.sampleG === null)
       return done(
         reading.value,
-        `As the instrument shows: ${round(reading.value, 2)} CM-%.`,
-        `${round(reading.value, 2)} CM-%`,
+        say('damp.as-the-instrument-shows-cm', { reading: round(reading.value, 2) }),
+        say('damp.cm', { reading: round(reading.value, 2) }),
       );
     const percent = carbidePercent(reading.value, reading.sampleG);
     return done(
       percent,
-      `100 × ${round(reading.value, 2)} bar / ${round(reading.sampleG, 0)} g = ${round(percent, 2)} CM-%. The instrument’s own table wins.`,
-      `${round(percent, 2)} CM-%`,
+      say('damp.100-bar-g-cm-the-instruments', {
+        reading: round(reading.value, 2),
+        sampleG: round(reading.sampleG, 0),
+        percent: round(percent, 2),
+      }),
+      say('damp.cm-2', { percent: round(percent, 2) }),
     );
   }
   if (test.method === 'pin') {
     if (ctx.room.base.heating === 'water' || ctx.room.base.heating === 'electric')
-      if (test.of === 'base') faults.push('heated base: carbide or probe, never pins near the pipes');
+      if (test.of === 'base') faults.push(say('damp.heated-base-carbide-or-probe-never'));
     const value = pinPercent(reading.value, test.offsetPercent, reading.tempC, test.compensates);
-    if (!test.compensates && reading.tempC === null) remarks.push('No temperature: not corrected for it');
+    if (!test.compensates && reading.tempC === null) remarks.push(say('damp.no-temperature-not-corrected-for-it'));
     const warmth = value - reading.value - test.offsetPercent;
     return done(
       value,
-      `${round(reading.value)} ${sign(test.offsetPercent)} for the species ${sign(warmth)} for temperature = ${round(value)} %MC.`,
+      say('damp.for-the-species-for-temperature-mc', {
+        reading: round(reading.value),
+        sign: sign(test.offsetPercent),
+        sign2: sign(warmth),
+        value: round(value),
+      }),
     );
   }
-  if (test.method === 'film') waits(24, 'film was taped');
+  if (test.method === 'film') waits(24, say('damp.film-was-taped'));
   if (test.method === 'film' || test.method === 'scratch')
-    return done(reading.value, 'As seen.', GRADES_OF[test.method][reading.value] ?? String(reading.value));
+    return done(reading.value, say('damp.as-seen'), GRADES_OF[test.method][reading.value] ?? String(reading.value));
   if (test.method === 'water-drop') {
     const kind = absorbencyOf(reading.value);
     return done(
       reading.value,
-      `Soaked in after ${round(reading.value, 0)} s: within a minute is porous, to five minutes normal, longer dense.`,
-      `${round(reading.value, 0)} s: ${kind}`,
+      say('damp.soaked-in-after-s-within-a', { reading: round(reading.value, 0) }),
+      say('damp.s', { reading: round(reading.value, 0), kind }),
     );
   }
-  return done(reading.value, 'As read.', `${round(reading.value)} ${spec.unit}`);
+  return done(reading.value, say('damp.as-read'), say('damp.value', { value: round(reading.value), unit: spec.unit }));
 }
 
 const sign = (value: number) => `${value < 0 ? '−' : '+'} ${Math.abs(value).toFixed(1)}`;
@@ -190,15 +218,16 @@ function serviceConditions(
 ): void {
   const hours = ctx.figure('service-h');
   const before = samples.filter((s) => s.at <= reading.takenAt && hoursBetween(s.at, reading.takenAt) <= hours * 3);
-  if (before.length === 0)
-    return void result.remarks.push('No air was recorded before it: service conditions are not shown');
+  if (before.length === 0) return void result.remarks.push(say('damp.no-air-was-recorded-before-it'));
   const history = airHistory(before, ctx.card, ctx.figure('air-gap-h'));
   const broken = history.excursions.find(
     (e) => (e.to === null || hoursBetween(e.to, reading.takenAt) < hours) && hoursBetween(e.from, reading.takenAt) >= 0,
   );
-  if (broken) result.faults.push(`air was ${broken.words} within ${hours} h before: the room must be as in use`);
+  if (broken) result.faults.push(say('damp.air-was-within-h-before-the', { broken: broken.words, hours }));
   else if (!bandClock(history, hours, null).done)
-    result.remarks.push(`Air is recorded for ${Math.floor(history.inBandHours)} of the ${hours} h before`);
+    result.remarks.push(
+      say('damp.air-is-recorded-for-of-the', { inBandHours: Math.floor(history.inBandHours), hours }),
+    );
 }
 
 /** Margin of the surface over the dew point, C; null without both. */

@@ -1,3 +1,4 @@
+import { decimals, reach, say, type Said } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { WEATHERTIGHT } from './questions.ts';
 import { samplesOf } from '../air/index.ts';
@@ -11,7 +12,7 @@ import {
 } from '../drying/index.ts';
 import { formatReach } from '../units/index.ts';
 import type { DampContext } from './facts.ts';
-import { facesOf, type DampResult } from './result.ts';
+import { facesOf, TOO_OLD, type DampResult } from './result.ts';
 
 const DAY_MS = 86_400_000;
 /** Fewer readings, or over fewer days, say nothing of the rate. */
@@ -29,7 +30,7 @@ export interface ProbeSeries {
   series: Series;
   /** The air the past is taken to have had: means of what was recorded. */
   air: { tempC: number; rhPercent: number };
-  assumptions: string[];
+  assumptions: Said[];
   values: { at: string; day: number; rhPercent: number }[];
 }
 
@@ -44,7 +45,7 @@ export function probeSeries(ctx: DampContext, results: readonly DampResult[]): P
   if (slabMm === null) return [];
   // Old readings no longer judge the floor, but they are how it dried.
   const usable = results.filter(
-    (r) => r.test.method === 'probe' && r.test.depthMm !== null && r.faults.every((f) => / days old/.test(f)),
+    (r) => r.test.method === 'probe' && r.test.depthMm !== null && r.faults.every((f) => f.code === TOO_OLD),
   );
   const air = meanAir(ctx);
   return [...new Set(usable.map((r) => r.test.id))]
@@ -68,11 +69,11 @@ export function probeSeries(ctx: DampContext, results: readonly DampResult[]): P
           air: air.mean,
           assumptions: [
             said === since
-              ? 'Drying began on the day recorded'
-              : `Nobody recorded when drying began: ${ASSUMED_AGE_DAYS} days before the first reading is assumed`,
+              ? say('damp.drying-began-on-the-day-recorded')
+              : say('damp.nobody-recorded-when-drying-began-days', { ASSUMEDAGEDAYS: ASSUMED_AGE_DAYS }),
             air.words,
-            faces === 1 ? 'It dries through its top only' : 'It dries through both faces',
-            'No new damp arrives',
+            faces === 1 ? say('damp.it-dries-through-its-top-only') : say('damp.it-dries-through-both-faces'),
+            say('damp.no-new-damp-arrives'),
           ],
           series: {
             thicknessMm: slabMm,
@@ -89,18 +90,22 @@ export function probeSeries(ctx: DampContext, results: readonly DampResult[]): P
     .sort((a, b) => b.values[b.values.length - 1]!.rhPercent - a.values[a.values.length - 1]!.rhPercent);
 }
 
-function meanAir(ctx: DampContext): { mean: { tempC: number; rhPercent: number }; words: string } {
+function meanAir(ctx: DampContext): { mean: { tempC: number; rhPercent: number }; words: Said } {
   const samples = samplesOf(ctx.facts.airReadings, ctx.facts.airLogs);
   if (samples.length === 0)
     return {
       mean: ASSUMED_AIR,
-      words: `No air was recorded: ${ASSUMED_AIR.tempC} °C and ${ASSUMED_AIR.rhPercent} %RH are assumed`,
+      words: say('damp.no-air-was-recorded-c-and', { tempC: ASSUMED_AIR.tempC, rhPercent: ASSUMED_AIR.rhPercent }),
     };
   const mean = (values: number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
   const [tempC, rhPercent] = [mean(samples.map((s) => s.tempC)), mean(samples.map((s) => s.rhPercent))];
   return {
     mean: { tempC, rhPercent },
-    words: `The air was as recorded on average: ${tempC.toFixed(1)} °C, ${rhPercent.toFixed(0)} %RH over ${samples.length} readings`,
+    words: say('damp.the-air-was-as-recorded-on', {
+      tempC: decimals(tempC, 1),
+      rhPercent: decimals(rhPercent, 0),
+      samplesCount: samples.length,
+    }),
   };
 }
 
@@ -144,7 +149,7 @@ export function forecastProbe(
 }
 
 /** The rule of thumb: the day it gives, or how many days it takes where nobody recorded the start. Null for other bases. */
-export function ruleOfThumb(ctx: DampContext): { days: number; readyUtc: string | null; words: string } | null {
+export function ruleOfThumb(ctx: DampContext): { days: number; readyUtc: string | null; words: Said } | null {
   const slabMm = ctx.room.base.slabMm;
   if (slabMm === null) return null;
   const faces = facesOf(ctx);
@@ -154,6 +159,10 @@ export function ruleOfThumb(ctx: DampContext): { days: number; readyUtc: string 
   return {
     days,
     readyUtc: since ? new Date(Date.parse(since) + days * DAY_MS).toISOString() : null,
-    words: `${formatReach(slabMm, ctx.room.units)} drying through ${faces === 1 ? 'one face' : 'both faces'}: about ${Math.round(days)} days at 20 °C and 60 %RH from weathertight and cured.`,
+    words: say('damp.drying-through-about-days-at-20', {
+      slabMm: reach(slabMm),
+      what: faces === 1 ? say('damp.one-face') : say('damp.both-faces'),
+      days: Math.round(days),
+    }),
   };
 }

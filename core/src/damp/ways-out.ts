@@ -1,3 +1,4 @@
+import { decimals, listed, say, type Said, type Sayable } from '../said/index.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SOURCE, WAY_OUT } from './questions.ts';
@@ -7,11 +8,11 @@ import type { DampContext } from './facts.ts';
 import type { DampState } from './judge.ts';
 import { ruleOfThumb, type DryingForecast } from './series.ts';
 
-export const WAY_WORDS: Record<WayOut, string> = {
-  wait: 'Wait and dry',
-  source: 'Find the source first',
-  membrane: 'Surface membrane',
-  'other-covering': 'Another covering or fixing',
+export const WAY_WORDS: Record<WayOut, Said> = {
+  wait: say('damp.way-words.wait'),
+  source: say('damp.way-words.source'),
+  membrane: say('damp.way-words.membrane'),
+  'other-covering': say('damp.way-words.other-covering'),
 };
 
 /** A way out of a reading over its limit, side by side with the others. */
@@ -19,12 +20,12 @@ interface WayOutRow {
   way: WayOut;
   allowed: boolean;
   /** Days until laying, in words. */
-  time: string;
+  time: Sayable;
   /** Null where it cannot be told. */
   cost: number | null;
-  costWords: string;
-  unknown: string;
-  why: string;
+  costWords: Said;
+  unknown: Said;
+  why: Said;
   chosen: boolean;
 }
 
@@ -69,55 +70,60 @@ export function waysOut(
       allowed: source === 'no' || source === 'unknown',
       time: forecast
         ? forecast.lateUtc
-          ? `until ${day(forecast.earlyUtc)} to ${day(forecast.lateUtc)}`
-          : 'not within three years as things are'
+          ? say('damp.until-to', { day: day(forecast.earlyUtc), day2: day(forecast.lateUtc) })
+          : say('damp.not-within-three-years-as-things')
         : rule
-          ? `about ${Math.round(rule.days)} days from weathertight, by rule of thumb only`
-          : 'not known: read again in a week',
+          ? say('damp.about-days-from-weathertight-by-rule', { days: Math.round(rule.days) })
+          : say('damp.not-known-read-again-in-a'),
       cost: dryer,
-      costWords: 'a dehumidifier for that long; nothing where the air dries it',
-      unknown: 'Whether damp still arrives from below or behind: the readings must keep falling.',
+      costWords: say('damp.a-dehumidifier-for-that-long-nothing'),
+      unknown: say('damp.whether-damp-still-arrives-from-below'),
       why:
         source === 'no' || source === 'unknown'
-          ? 'It dries if nothing feeds it.'
-          : 'A source feeds it: drying does not end.',
+          ? say('damp.it-dries-if-nothing-feeds-it')
+          : say('damp.a-source-feeds-it-drying-does'),
     }),
     row('source', {
       allowed: true,
-      time: 'not known until it is found',
+      time: say('damp.not-known-until-it-is-found'),
       cost: null,
-      costWords: 'by who finds it: plumber, drainage, damp surveyor',
-      unknown: 'Everything after: test again once it has stopped.',
-      why: 'A leak, a bridged membrane, ground or a bare crawl space: no layer over it is a cure.',
+      costWords: say('damp.by-who-finds-it-plumber-drainage'),
+      unknown: say('damp.everything-after-test-again-once-it'),
+      why: say('damp.a-leak-a-bridged-membrane-ground'),
     }),
     row('membrane', {
       allowed: !sulfate && !timber && byRh && over.result.value <= limit && source === 'no',
-      time: `${figure('membrane-days')} days`,
+      time: say('damp.days', { membraneDays: figure('membrane-days') }),
       cost: areaM2 * figure('membrane-cost-m2'),
-      costWords: `${areaM2.toFixed(1)} m², two coats`,
-      unknown: 'The bond to this slab: its surface must be clean, sound and open. The maker’s sheet decides.',
+      costWords: say('damp.m-two-coats', { areaM2: decimals(areaM2, 1) }),
+      unknown: say('damp.the-bond-to-this-slab-its'),
       why: sulfate
-        ? 'Calcium sulfate goes soft behind a membrane: it is dried, never shut in.'
+        ? say('damp.calcium-sulfate-goes-soft-behind-a')
         : timber
-          ? 'Timber shut in rots: dry it and ventilate.'
+          ? say('damp.timber-shut-in-rots-dry-it')
           : !byRh
-            ? 'Membranes are rated in %RH: test with a probe.'
+            ? say('damp.membranes-are-rated-in-rh-test')
             : over.result.value > limit
-              ? `Rated up to ${limit} %RH: ${over.result.valueText} is over it.`
+              ? say('damp.rated-up-to-rh-is-over', { limit, valueText: over.result.valueText })
               : source === 'no'
-                ? `Rated up to ${limit} %RH.`
-                : 'First say that no water is coming in.',
+                ? say('damp.rated-up-to-rh', { limit })
+                : say('damp.first-say-that-no-water-is'),
     }),
     row('other-covering', {
       allowed: tolerant.length > 0 && source === 'no',
       time: 'none',
       cost: null,
-      costWords: 'by what is chosen',
-      unknown: 'Damp stays in the base: adhesive, underlay and skirting must bear it too.',
+      costWords: say('damp.by-what-is-chosen'),
+      unknown: say('damp.damp-stays-in-the-base-adhesive'),
       why:
         tolerant.length > 0
-          ? `Takes this reading: ${tolerant.map((c) => c.name).join(', ')}.`
-          : 'None of the cards in the book takes this reading.',
+          ? say('damp.takes-this-reading', {
+              tolerant: listed(
+                tolerant.map((c) => c.name),
+                ', ',
+              ),
+            })
+          : say('damp.none-of-the-cards-in-the'),
     }),
   ];
 }

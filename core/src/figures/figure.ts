@@ -1,23 +1,24 @@
+import { say, type Said } from '../said/index.ts';
 /** A default of the trade: what it is, its value, the range taken, and where it comes from. Editable per job. */
 export interface FigureSpec {
-  words: string;
+  words: Said;
   value: number;
   unit: string;
   min: number;
   max: number;
-  source: string;
+  source: Said;
 }
 
-const USUAL = 'Usual figure of the trade; your own timing wins.';
-export const PRICE = 'Invented price to compare with; put in your own.';
+const USUAL = say('figures.usual');
+export const PRICE = say('figures.price');
 
 export function figure(
-  words: string,
+  words: Said,
   value: number,
   unit: string,
   min: number,
   max: number,
-  source: string = USUAL,
+  source: Said = USUAL,
 ): FigureSpec {
   return { words, value, unit, min, max, source };
 }

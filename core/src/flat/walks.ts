@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { boundsMm, type Plan, type PointMm } from '../room/index.ts';
 import { EDGE_RANGES, type EdgeWalk } from './facts.ts';
 
@@ -44,15 +45,19 @@ export function worstUnder(walk: EdgeWalk): { gapMm: number; atMm: number; rocks
 }
 
 /** Why a placement says nothing as entered, or null: one gap alone has unknown level and tilt. */
-export function edgeProblem(walk: EdgeWalk): string | null {
+export function edgeProblem(walk: EdgeWalk): Said | null {
   const length = edgeLengthMm(walk);
   if (length < EDGE_RANGES.lengthMm.min || length > EDGE_RANGES.lengthMm.max)
-    return `${Math.round(length)} mm: an edge of ${EDGE_RANGES.lengthMm.min} to ${EDGE_RANGES.lengthMm.max} mm is taken`;
+    return say('flat.mm-an-edge-of-to-mm', {
+      length: Math.round(length),
+      min: EDGE_RANGES.lengthMm.min,
+      max: EDGE_RANGES.lengthMm.max,
+    });
   const outside = [...walk.contactsMm, ...walk.gaps.map((g) => g.atMm)].find((at) => at < 0 || at > length + 1);
   if (outside !== undefined)
-    return `${Math.round(outside)} mm lies past the edge, which is ${Math.round(length)} mm long`;
-  if (walk.rocksMm === null && walk.contactsMm.length < 2) return 'An edge that lies still touches at two places';
-  if (walk.rocksMm !== null && walk.contactsMm.length !== 1) return 'An edge that rocks touches at one place';
+    return say('flat.mm-lies-past-the-edge-which', { outside: Math.round(outside), length: Math.round(length) });
+  if (walk.rocksMm === null && walk.contactsMm.length < 2) return say('flat.an-edge-that-lies-still-touches');
+  if (walk.rocksMm !== null && walk.contactsMm.length !== 1) return say('flat.an-edge-that-rocks-touches-at');
   return null;
 }
 

@@ -1,9 +1,9 @@
+import { allOf, decimals, listed, lower, reach, say, type Said, type Sayable } from '../said/index.ts';
 import Papa from 'papaparse';
-import { METHOD_SPECS, type DampContext, type DampResult } from '../damp/index.ts';
+import { testName, type DampContext, type DampResult } from '../damp/index.ts';
 import type { Scan } from '../scan/index.ts';
 import { edgeLengthMm, worstUnder, type EdgeWalk, type LevellingWork } from '../flat/index.ts';
 import { MARK_WORDS, type SoundFacts } from '../soundness/index.ts';
-import { formatReach } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
 
 /** One line of a room's evidence: what was measured or seen, when, where and how it stands. */
@@ -13,16 +13,16 @@ export interface EvidenceLine {
   id: string;
   version: number;
   at: string;
-  what: string;
-  value: string;
+  what: Sayable;
+  value: Sayable;
   xMm: number | null;
   yMm: number | null;
   /** Conditions and instrument, as recorded. */
-  conditions: string;
-  instrument: string;
+  conditions: Sayable;
+  instrument: Sayable;
   who: string;
   /** Whether it counts, and if not why. */
-  standing: string;
+  standing: Sayable;
   photographs: number;
   note: string;
 }
@@ -80,9 +80,9 @@ export function evidenceOf({
         kind: 'air',
         id: a.id,
         at: a.takenAt,
-        what: 'Air',
-        value: `${a.tempC.toFixed(1)} °C, ${a.rhPercent.toFixed(1)} %RH`,
-        conditions: a.surfaceC === null ? '' : `surface ${a.surfaceC.toFixed(1)} °C`,
+        what: say('formats.air'),
+        value: say('formats.c-rh', { tempC: decimals(a.tempC, 1), rhPercent: decimals(a.rhPercent, 1) }),
+        conditions: a.surfaceC === null ? '' : say('formats.surface-c', { surfaceC: decimals(a.surfaceC, 1) }),
         instrument: a.instrument,
         who: a.who,
         note: a.note,
@@ -94,8 +94,8 @@ export function evidenceOf({
         kind: 'logger',
         id: l.id,
         at: l.samples[0]!.at,
-        what: `Logger file ${l.name}`,
-        value: `${l.samples.length} samples to ${l.samples[l.samples.length - 1]!.at}`,
+        what: say('formats.logger-file', { name: l.name }),
+        value: say('formats.samples-to', { samplesCount: l.samples.length, at: l.samples[l.samples.length - 1]!.at }),
         instrument: l.instrument,
         note: l.note,
       }),
@@ -107,8 +107,8 @@ export function evidenceOf({
           kind: 'test',
           id: t.id,
           at: t.startedAt!,
-          what: `${METHOD_SPECS[t.method].words} ${t.name} set`,
-          value: t.depthMm === null ? '' : `${formatReach(t.depthMm, damp.room.units)} deep`,
+          what: say('formats.set', { test: testName(t) }),
+          value: t.depthMm === null ? '' : say('formats.deep', { depthMm: reach(t.depthMm) }),
           xMm: t.xMm,
           yMm: t.yMm,
           instrument: instrumentOf(t),
@@ -121,14 +121,14 @@ export function evidenceOf({
         kind: 'damp',
         id: r.reading.id,
         at: r.reading.takenAt,
-        what: `${METHOD_SPECS[r.test.method].words} ${r.test.name}`,
+        what: testName(r.test),
         value: r.valueText,
         xMm: r.test.xMm,
         yMm: r.test.yMm,
-        conditions: r.reading.tempC === null ? '' : `${r.reading.tempC.toFixed(1)} °C`,
+        conditions: r.reading.tempC === null ? '' : say('formats.c', { tempC: decimals(r.reading.tempC, 1) }),
         instrument: instrumentOf(r.test),
         who: r.reading.who,
-        standing: r.valid ? 'counts' : `does not count: ${r.faults.join('; ')}`,
+        standing: r.valid ? say('formats.counts') : say('formats.does-not-count', { faults: listed(r.faults, '; ') }),
         photographs: pictures(r.test.id),
         note: r.reading.note,
       }),
@@ -138,8 +138,8 @@ export function evidenceOf({
         kind: 'walk',
         id: c.id,
         at: c.takenAt,
-        what: `Gone over: ${c.key}`,
-        value: c.found ? 'something found' : 'nothing found',
+        what: say('formats.gone-over', { key: c.key }),
+        value: c.found ? say('formats.something-found') : say('formats.nothing-found'),
         note: c.note,
       }),
     ),
@@ -149,8 +149,11 @@ export function evidenceOf({
         kind: 'edge',
         id: walk.id,
         at: walk.takenAt,
-        what: `${walk.tool === 'plank' ? 'Spare plank' : 'Straightedge'} of ${formatReach(edgeLengthMm(walk), damp.room.units)} laid`,
-        value: `${worst.rocks ? 'rocks by' : 'largest gap'} ${formatReach(worst.gapMm, damp.room.units)}`,
+        what: say('formats.of-laid', {
+          edge: walk.tool === 'plank' ? say('formats.spare-plank') : say('formats.straightedge'),
+          edgeLengthMm: reach(edgeLengthMm(walk)),
+        }),
+        value: say(worst.rocks ? 'formats.rocks-by' : 'formats.largest-gap', { gapMm: reach(worst.gapMm) }),
         xMm: walk.fromXMm,
         yMm: walk.fromYMm,
         note: walk.note,
@@ -161,11 +164,11 @@ export function evidenceOf({
         kind: 'scan',
         id: scan.id,
         at: scan.takenAt,
-        what: `Scan laid on the room: ${scan.fileName}`,
-        value: `${scan.points} points on the floor`,
+        what: say('formats.scan-laid-on-the-room', { fileName: scan.fileName }),
+        value: say('formats.points-on-the-floor', { points: scan.points }),
         xMm: scan.xMm,
         yMm: scan.yMm,
-        conditions: `noise of a cell ${scan.noiseMm.toFixed(2)} mm`,
+        conditions: say('formats.noise-of-a-cell-mm', { noiseMm: decimals(scan.noiseMm, 2) }),
         note: scan.note,
       }),
     ),
@@ -174,14 +177,17 @@ export function evidenceOf({
         kind: 'levelling',
         id: w.id,
         at: w.doneAt,
-        what: `Levelled: ${[w.product, w.batch && `batch ${w.batch}`].filter(Boolean).join(', ') || w.way}`,
-        value: w.bagsUsed === null ? '' : `${w.bagsUsed} bags used, ${w.bagsPlanned} planned`,
-        conditions: [
-          w.tempC === null ? '' : `${w.tempC.toFixed(1)} °C`,
-          w.rhPercent === null ? '' : `${w.rhPercent} %RH`,
-        ]
-          .filter(Boolean)
-          .join(', '),
+        what: say('formats.levelled', {
+          what: together([w.product, w.batch && say('formats.batch', { batch: w.batch })]) || w.way,
+        }),
+        value:
+          w.bagsUsed === null
+            ? ''
+            : say('formats.bags-used-planned', { bagsUsed: w.bagsUsed, bagsPlanned: w.bagsPlanned }),
+        conditions: together([
+          w.tempC !== null && say('formats.c', { tempC: decimals(w.tempC, 1) }),
+          w.rhPercent !== null && say('formats.rh', { rhPercent: w.rhPercent }),
+        ]),
         note: w.note,
       }),
     ),
@@ -190,7 +196,7 @@ export function evidenceOf({
         kind: 'photo',
         id: p.id,
         at: p.takenAt,
-        what: `Photograph of ${p.about}${markOf(sound, p.aboutId)}`,
+        what: photographOf(p, sound),
         value: '',
         xMm: p.xMm,
         yMm: p.yMm,
@@ -203,11 +209,19 @@ export function evidenceOf({
 }
 
 const instrumentOf = (t: { instrument: string; checkedOn: string }) =>
-  [t.instrument, t.checkedOn && `checked ${t.checkedOn}`].filter(Boolean).join(', ');
+  together([t.instrument, t.checkedOn && say('formats.checked', { checkedOn: t.checkedOn })]);
 
-function markOf(sound: SoundFacts, id: string): string {
-  const mark = sound.marks.find((m) => m.id === id);
-  return mark ? `: ${MARK_WORDS[mark.kind].toLowerCase()}` : '';
+/** What there is of some parts, or nothing. */
+function together(parts: readonly (Sayable | false)[]): Sayable {
+  const there = parts.filter((part) => part !== false && part !== '') as Sayable[];
+  return there.length > 0 ? allOf(there) : '';
+}
+
+function photographOf({ about, aboutId }: { about: string; aboutId: string }, { marks }: SoundFacts): Said {
+  const mark = marks.find((m) => m.id === aboutId);
+  return mark
+    ? say('formats.photograph-of-mark', { about, mark: lower(MARK_WORDS[mark.kind]) })
+    : say('formats.photograph-of', { about });
 }
 
 const COLUMNS = [
@@ -227,18 +241,18 @@ const COLUMNS = [
   'id',
 ] as const;
 
-/** The evidence as CSV: comma, decimal point, UTF-8. */
-export function evidenceCsv(lines: readonly EvidenceLine[]): string {
+/** The evidence as CSV: comma, decimal point, UTF-8. `written` puts what is said into words. */
+export function evidenceCsv(lines: readonly EvidenceLine[], written: (said: Sayable) => string): string {
   const rows = lines.map((l) => [
     l.at,
     l.kind,
-    safeText(l.what),
-    safeText(l.value),
-    safeText(l.standing),
+    safeText(written(l.what)),
+    safeText(written(l.value)),
+    safeText(written(l.standing)),
     l.xMm ?? '',
     l.yMm ?? '',
-    safeText(l.conditions),
-    safeText(l.instrument),
+    safeText(written(l.conditions)),
+    safeText(written(l.instrument)),
     safeText(l.who),
     l.photographs,
     l.version,

@@ -1,3 +1,4 @@
+import type { Sayable } from '../said/index.ts';
 import Papa from 'papaparse';
 import { DEPTH_BOUNDS_MM } from '../levelling/index.ts';
 import { roundTo } from '../units/index.ts';
@@ -28,8 +29,8 @@ const POINT_COLUMNS = [
   'tape_2_from',
 ];
 
-/** Places to work on, then the points to chalk with their tapes, as CSV (comma, decimal point). `kgPerL` is the product's. */
-export function patchCsv(sheet: LevelSheet, kgPerL: number): string {
+/** Places to work on, then the points to chalk with their tapes, as CSV (comma, decimal point). `kgPerL` is the product's; `written` puts what is said into words. */
+export function patchCsv(sheet: LevelSheet, kgPerL: number, written: (said: Sayable) => string): string {
   const areas = [
     ...sheet.fills.map((area) => ({ work: 'fill', area, kg: roundTo(area.volumeL * kgPerL, 0.01) })),
     ...sheet.grinding.map((area) => ({ work: 'grind', area, kg: '' })),
@@ -50,7 +51,7 @@ export function patchCsv(sheet: LevelSheet, kgPerL: number): string {
     point.number,
     point.at.xMm,
     point.at.yMm,
-    ...point.tapes.flatMap((tape) => [roundTo(tape.distanceMm, 1), safeText(tape.name)]),
+    ...point.tapes.flatMap((tape) => [roundTo(tape.distanceMm, 1), safeText(written(tape.name))]),
   ]);
   return `${Papa.unparse([AREA_COLUMNS, ...areas, [], POINT_COLUMNS, ...points], { newline: '\r\n' })}\r\n`;
 }

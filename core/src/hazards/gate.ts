@@ -1,3 +1,4 @@
+import { say, type Said, type Sayable } from '../said/index.ts';
 import type { BaseDetails, BaseKind } from '../room/index.ts';
 import { answerTo, type Answer } from '../fields/index.ts';
 import { LAYERS, type Layer, type Sample } from '../layers/index.ts';
@@ -27,15 +28,15 @@ interface Target {
 /** Why something may not be done, and who decides. */
 export interface Stop {
   hazard: string;
-  words: string;
-  decides: string;
+  words: Said;
+  decides: Said;
 }
 
 /** A caution shown where the work is: it forbids nothing. */
 export interface Caution {
   id: string;
-  words: string;
-  decides: string;
+  words: Said;
+  decides: Sayable;
 }
 
 export interface Gate {
@@ -51,7 +52,7 @@ const FROM_THE_DOOR: readonly Method[] = ['look'];
 const HEAVY_KG_M2 = 20;
 
 /** Who decides about a suspect material. */
-const LABORATORY = 'licensed contractor and laboratory';
+const LABORATORY = say('hazards.laboratory');
 
 function stopsOfMaterials(method: Method, materials: readonly Material[]): Stop[] {
   const spec: MethodSpec = METHODS[method];
@@ -60,7 +61,13 @@ function stopsOfMaterials(method: Method, materials: readonly Material[]): Stop[
     if (m.hazard === 'lead') {
       // Lead is set free by power, flame and heat; levering and hand work are cautioned, not closed.
       return spec.hotOrPowered
-        ? [{ hazard: 'lead', words: `${m.words}: no power sanding, flame or heat gun`, decides: LABORATORY }]
+        ? [
+            {
+              hazard: 'lead',
+              words: say('hazards.no-power-sanding-flame-or-heat', { m: m.words }),
+              decides: LABORATORY,
+            },
+          ]
         : [];
     }
     return spec.disturbs ? [{ hazard: m.hazard, words: m.words, decides: LABORATORY }] : [];
@@ -76,8 +83,11 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
   if (bases.some((base) => base.kind === 'suspended-concrete') && tension !== 'none') {
     stops.push({
       hazard: 'tension',
-      words: tension === 'unknown' ? 'Whether the slab is post-tensioned is not known' : 'The slab is post-tensioned',
-      decides: 'structural engineer',
+      words:
+        tension === 'unknown'
+          ? say('hazards.whether-the-slab-is-post-tensioned')
+          : say('hazards.the-slab-is-post-tensioned'),
+      decides: say('hazards.structural-engineer'),
     });
   }
   const located = answerTo(facts.answers, HEATING_LOCATED) === 'yes';
@@ -87,9 +97,9 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
       hazard: 'heating',
       words:
         heated.heating === 'unknown'
-          ? 'Whether the floor is heated is not recorded'
-          : 'Heating pipes or cables are not located',
-      decides: 'heating or electrical trade',
+          ? say('hazards.whether-the-floor-is-heated-is')
+          : say('hazards.heating-pipes-or-cables-are-not'),
+      decides: say('hazards.heating-or-electrical-trade'),
     });
   }
   return stops;
@@ -129,7 +139,7 @@ function brokenSuspect(method: Method, target: Target, materials: readonly Mater
       ? [
           {
             hazard: shut.hazard,
-            words: `${shut.words}, and it is broken: leave it and close the room`,
+            words: say('hazards.and-it-is-broken-leave-it', { shut: shut.words }),
             decides: LABORATORY,
           },
         ]
@@ -150,58 +160,57 @@ function cautionsOf(spec: MethodSpec, method: Method, target: Target, materials:
   if (spec.dusty && mineral)
     cautions.push({
       id: 'silica',
-      words:
-        'Silica dust: shrouded tool on a class M or H extractor, or wet; fitted FFP3 or P100 mask. Vacuum, never sweep.',
-      decides: 'local code',
+      words: say('hazards.silica-dust-shrouded-tool-on-a'),
+      decides: say('hazards.local-code'),
     });
   if (spec.dusty && families.some((f) => f === 'wood' || f === 'panel'))
     cautions.push({
       id: 'wood-dust',
-      words: 'Wood dust: extractor and mask; no sparks near fine dust.',
-      decides: 'local code',
+      words: say('hazards.wood-dust-extractor-and-mask-no'),
+      decides: say('hazards.local-code'),
     });
   if (materials.some((m) => m.hazard === 'lead' && (m.state === 'shut' || m.state === 'positive')))
     cautions.push({
       id: 'lead',
-      words: 'Paint may hold lead: hand tools only, sheet the floor, wash before eating.',
-      decides: 'local code',
+      words: say('hazards.paint-may-hold-lead-hand-tools'),
+      decides: say('hazards.local-code'),
     });
   if (method === 'saw')
     cautions.push({
       id: 'saw',
-      words: 'Saw kick: both hands, depth set on scrap first, services located.',
-      decides: 'maker of the tool',
+      words: say('hazards.saw-kick-both-hands-depth-set'),
+      decides: say('hazards.maker-of-the-tool'),
     });
   if (method === 'score')
-    cautions.push({ id: 'knife', words: 'Cut away from the hand; long rips by saw.', decides: 'employer' });
+    cautions.push({ id: 'knife', words: say('hazards.cut-away-from-the-hand-long'), decides: 'employer' });
   if (method === 'break' || method === 'chisel')
     cautions.push({
       id: 'chips',
-      words: 'Flying chips, sharp edges, noise: goggles, gloves, ear defenders.',
+      words: say('hazards.flying-chips-sharp-edges-noise-goggles'),
       decides: 'employer',
     });
   if (target.layers.some((layer) => layer.kind === 'tile-mortar-bed'))
     cautions.push({
       id: 'mesh',
-      words: 'Wire mesh cuts: gauntlets, bolt cutters, fold ends over.',
+      words: say('hazards.wire-mesh-cuts-gauntlets-bolt-cutters'),
       decides: 'employer',
     });
   if (spec.disturbs && target.layers.some((layer) => LAYERS[layer.kind].kgM2 >= HEAVY_KG_M2))
     cautions.push({
       id: 'weight',
-      words: 'Weight: small pieces, two hands, a trolley; do not stack debris on one place of a timber floor.',
-      decides: 'employer; structural engineer where it is stacked',
+      words: say('hazards.weight-small-pieces-two-hands-a'),
+      decides: say('hazards.employer-structural-engineer-where-it-is'),
     });
   if (target.layers.some((layer) => layer.kind === 'carpet'))
     cautions.push({
       id: 'gripper',
-      words: 'Gripper pins: knee pads off the edge, pieces into a rigid box.',
+      words: say('hazards.gripper-pins-knee-pads-off-the'),
       decides: 'employer',
     });
   if (materials.some((m) => m.hazard === 'coal-tar' && m.state !== 'negative'))
     cautions.push({
       id: 'coal-tar',
-      words: 'Black block adhesive may be coal tar: test before touching.',
+      words: say('hazards.black-block-adhesive-may-be-coal'),
       decides: LABORATORY,
     });
   return cautions;

@@ -1,16 +1,38 @@
+import { say } from '../said/index.ts';
 import { oneOf, orNull, question, whole } from '../fields/index.ts';
 
 const seen = (name: string) => question(name, oneOf('none', 'seen', 'made-safe'));
 
 /** Dangers seen in the room that close it, each asked under a name of its own. */
 export const SITE_HAZARDS = {
-  'site/sewage': { words: 'Sewage has been over this floor', decides: 'specialist cleaner' },
-  'site/droppings': { words: 'Droppings of birds or rodents', decides: 'specialist cleaner' },
-  'site/needles': { words: 'Needles or sharps', decides: 'specialist cleaner' },
-  'site/mould': { words: 'Mould over more than 1 m²', decides: 'specialist cleaner' },
-  'site/gas': { words: 'Smell of gas', decides: 'gas supplier: leave the building' },
-  'site/crawl': { words: 'Work needs someone in the crawl space', decides: 'specialist for confined spaces' },
-  'site/debris': { words: 'Suspect debris lies about', decides: 'licensed contractor: leave it, close the room' },
+  'site/sewage': {
+    words: say('hazards.site-hazards.site/sewage.words'),
+    decides: say('hazards.site-hazards.site/sewage.decides'),
+  },
+  'site/droppings': {
+    words: say('hazards.site-hazards.site/droppings.words'),
+    decides: say('hazards.site-hazards.site/droppings.decides'),
+  },
+  'site/needles': {
+    words: say('hazards.site-hazards.site/needles.words'),
+    decides: say('hazards.site-hazards.site/needles.decides'),
+  },
+  'site/mould': {
+    words: say('hazards.site-hazards.site/mould.words'),
+    decides: say('hazards.site-hazards.site/mould.decides'),
+  },
+  'site/gas': {
+    words: say('hazards.site-hazards.site/gas.words'),
+    decides: say('hazards.site-hazards.site/gas.decides'),
+  },
+  'site/crawl': {
+    words: say('hazards.site-hazards.site/crawl.words'),
+    decides: say('hazards.site-hazards.site/crawl.decides'),
+  },
+  'site/debris': {
+    words: say('hazards.site-hazards.site/debris.words'),
+    decides: say('hazards.site-hazards.site/debris.decides'),
+  },
 } as const;
 export type SiteHazard = keyof typeof SITE_HAZARDS;
 export const SITE_HAZARD_IDS = Object.keys(SITE_HAZARDS) as SiteHazard[];

@@ -1,3 +1,4 @@
+import type { Said } from '../said/index.ts';
 import {
   figure,
   group,
@@ -101,6 +102,6 @@ export function stackAt(layers: readonly Layer[], where: Where): Layer[] {
   return fromTheTop(layers).filter((layer) => liesWithin(where, layer.where));
 }
 
-export function layerName(layer: Pick<Layer, 'kind'>): string {
+export function layerName(layer: Pick<Layer, 'kind'>): Said {
   return LAYERS[layer.kind].words;
 }

@@ -1,3 +1,4 @@
+import { say, type Said, type Sayable } from '../said/index.ts';
 /** Materials of a layer that are sampled one by one. */
 export const PARTS = [
   'covering',
@@ -13,7 +14,7 @@ export const PARTS = [
 ] as const;
 export type Part = (typeof PARTS)[number];
 
-export const PART_WORDS: Record<Part, string> = {
+export const PART_WORDS: Record<Part, Sayable> = {
   covering: 'covering',
   backing: 'backing',
   adhesive: 'adhesive',
@@ -22,7 +23,7 @@ export const PART_WORDS: Record<Part, string> = {
   compound: 'compound',
   board: 'board',
   underlay: 'underlay',
-  finish: 'paint or varnish',
+  finish: say('layers.part-words.finish'),
   fill: 'fill',
 };
 
@@ -64,16 +65,16 @@ type Fixing = (typeof FIXINGS)[number];
 
 export const CONDITIONS = ['sound', 'worn', 'loose', 'broken'] as const;
 type Condition = (typeof CONDITIONS)[number];
-export const CONDITION_WORDS: Record<Condition, string> = {
-  sound: 'Sound',
-  worn: 'Worn',
-  loose: 'Loose in places',
-  broken: 'Broken, debris',
+export const CONDITION_WORDS: Record<Condition, Said> = {
+  sound: say('layers.condition-words.sound'),
+  worn: say('layers.condition-words.worn'),
+  loose: say('layers.condition-words.loose'),
+  broken: say('layers.condition-words.broken'),
 };
 
 /** What a layer is in the trade: thickness it usually has, what it is made of, how it comes up and what that takes. */
 export interface LayerSpec {
-  words: string;
+  words: Said;
   family: 'soft' | 'floating' | 'resilient' | 'tile' | 'wood' | 'panel' | 'mineral' | 'fill';
   thicknessMm: number;
   fixing: Fixing;
@@ -85,5 +86,5 @@ export interface LayerSpec {
   dust: 'low' | 'wood' | 'silica';
   /** How it is cut for carrying: squares by saw, strips by knife or saw, broken by hammer, or not at all. */
   cut: 'squares' | 'strips' | 'broken' | 'none';
-  watch: string;
+  watch: Said;
 }

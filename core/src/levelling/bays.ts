@@ -1,3 +1,4 @@
+import { type Said, type Sayable } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import { cellCentre, type Grid } from '../flat/index.ts';
 import {
@@ -38,9 +39,9 @@ export interface PourPlan {
   /** Foam strip along the walls and what stands in the room, m. */
   foamM: number;
   /** Openings to dam, with their widths. */
-  dams: { name: string; widthMm: number }[];
+  dams: { name: Said; widthMm: number }[];
   /** Registers, flanges and pipes to plug or sleeve. */
-  plugs: string[];
+  plugs: Sayable[];
   /** A batch is poured out before it stiffens. */
   potLifeMin: number;
 }

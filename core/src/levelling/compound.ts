@@ -1,9 +1,10 @@
+import { allOf, say, type Said, type Sayable } from '../said/index.ts';
 import { LEVELLING_FIGURES, type FigureSpec, type OwnFigure } from '../figures/index.ts';
 
 /** A levelling product as its bag describes it. Generic kinds with invented figures inside the usual ranges. */
 export interface CompoundCard {
   id: string;
-  name: string;
+  name: Said;
   /** Mass for a litre of cured compound: kg for each m2 and mm of thickness. */
   kgPerM2Mm: number;
   leastMm: number;
@@ -19,15 +20,15 @@ export interface CompoundCard {
   /** Hours until it may be covered up to 5 mm deep, and more for each further mm; 20 °C, 65 %RH. */
   coverH: number;
   coverHPerMm: number;
-  source: string;
+  source: Said;
 }
 
-const GENERIC = 'Generic product: invented figures inside the usual range. The bag wins.';
+const GENERIC = say('levelling.generic');
 
 export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   {
     id: 'patching',
-    name: 'Patching compound',
+    name: say('levelling.shipped-compounds.1.name'),
     kgPerM2Mm: 1.4,
     leastMm: 0,
     mostPerLiftMm: 10,
@@ -43,7 +44,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   },
   {
     id: 'self-levelling',
-    name: 'Self-levelling compound',
+    name: say('levelling.shipped-compounds.2.name'),
     kgPerM2Mm: 1.7,
     leastMm: 3,
     mostPerLiftMm: 10,
@@ -59,7 +60,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   },
   {
     id: 'deep-levelling',
-    name: 'Deep levelling compound',
+    name: say('levelling.shipped-compounds.3.name'),
     kgPerM2Mm: 1.7,
     leastMm: 5,
     mostPerLiftMm: 50,
@@ -75,7 +76,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   },
   {
     id: 'fibre-levelling',
-    name: 'Fibre compound for timber',
+    name: say('levelling.shipped-compounds.4.name'),
     kgPerM2Mm: 1.6,
     leastMm: 3,
     mostPerLiftMm: 30,
@@ -94,15 +95,15 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
 /** What of a product can be changed for a job, with the range taken. */
 const COMPOUND_FIGURES = {
   kgPerM2Mm: { words: 'covers', unit: 'kg/(m² mm)', min: 0.5, max: 3 },
-  leastMm: { words: 'least thickness', unit: 'mm', min: 0, max: 20 },
-  mostPerLiftMm: { words: 'most in one lift', unit: 'mm', min: 1, max: 100 },
+  leastMm: { words: say('levelling.compound-figures.least-mm.words'), unit: 'mm', min: 0, max: 20 },
+  mostPerLiftMm: { words: say('levelling.compound-figures.most-per-lift-mm.words'), unit: 'mm', min: 1, max: 100 },
   bagKg: { words: 'bag', unit: 'kg', min: 1, max: 50 },
-  bagCost: { words: 'price of a bag', unit: '', min: 0, max: 500 },
-  waterLPerKg: { words: 'mixing water', unit: 'l/kg', min: 0.05, max: 0.6 },
-  potLifeMin: { words: 'pot life', unit: 'min', min: 3, max: 120 },
-  walkH: { words: 'walk on after', unit: 'h', min: 0.5, max: 72 },
-  coverH: { words: 'cover after, up to 5 mm', unit: 'h', min: 0.5, max: 336 },
-  coverHPerMm: { words: 'and for each mm more', unit: 'h', min: 0, max: 72 },
+  bagCost: { words: say('levelling.compound-figures.bag-cost.words'), unit: '', min: 0, max: 500 },
+  waterLPerKg: { words: say('levelling.compound-figures.water-lper-kg.words'), unit: 'l/kg', min: 0.05, max: 0.6 },
+  potLifeMin: { words: say('levelling.compound-figures.pot-life-min.words'), unit: 'min', min: 3, max: 120 },
+  walkH: { words: say('levelling.compound-figures.walk-h.words'), unit: 'h', min: 0.5, max: 72 },
+  coverH: { words: say('levelling.compound-figures.cover-h.words'), unit: 'h', min: 0.5, max: 336 },
+  coverHPerMm: { words: say('levelling.compound-figures.cover-hper-mm.words'), unit: 'h', min: 0, max: 72 },
 } as const;
 
 /** Figures of one product by the name a job keeps its own under. */
@@ -111,7 +112,7 @@ export function compoundFigures(compound: CompoundCard): [name: string, spec: Fi
     `compound/${compound.id}/${field}`,
     {
       ...COMPOUND_FIGURES[field],
-      words: `${compound.name}: ${COMPOUND_FIGURES[field].words}`,
+      words: allOf([compound.name, COMPOUND_FIGURES[field].words], ': '),
       value: compound[field],
       source: compound.source,
     },
@@ -147,7 +148,7 @@ export interface CompoundNeed {
   waterL: number;
   lifts: number;
   /** Why this product does not suit the depths, or null when it does. */
-  unsuited: string | null;
+  unsuited: Said | null;
 }
 
 /**
@@ -172,11 +173,11 @@ export function needOf(
     lifts,
     unsuited:
       compound.feathers && thinnestMm > 0
-        ? 'is spread by trowel: it does not flow out level'
+        ? say('levelling.is-spread-by-trowel-it-does')
         : tooThin
-          ? `needs ${compound.leastMm} mm everywhere: it does not feather`
+          ? say('levelling.needs-mm-everywhere-it-does-not', { leastMm: compound.leastMm })
           : lifts > 3
-            ? `would take ${lifts} lifts`
+            ? say('levelling.would-take-lifts', { lifts })
             : null,
   };
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import type { Patch } from './patches.ts';
 
@@ -6,12 +7,12 @@ interface GrindingTask {
   label: string;
   passes: number;
   hours: number;
-  words: string;
-  dust: string;
+  words: Said;
+  dust: Said;
 }
 
-const SILICA = 'Silica dust: shrouded tool, class M or H extractor, fitted mask; never dry-sweep.';
-const WOOD = 'Wood dust: extractor, mask, no sparks; sink every fixing below the cut first.';
+const SILICA = say('levelling.silica');
+const WOOD = say('levelling.wood');
 
 /** Passes and hours of a place to take down: passes = deepest / a pass, hours = litres / rate. */
 export function grindingTask(area: Patch, timber: boolean, figure: FigureOf): GrindingTask {
@@ -19,7 +20,11 @@ export function grindingTask(area: Patch, timber: boolean, figure: FigureOf): Gr
     label: area.label,
     passes: Math.max(1, Math.ceil(area.deepestMm / figure('grind-pass-mm') - 1e-9)),
     hours: area.volumeL / figure('grind-l-h'),
-    words: timber ? (area.deepestMm > 1.5 ? 'Plane, then sand' : 'Sand') : 'Grind',
+    words: timber
+      ? area.deepestMm > 1.5
+        ? say('levelling.plane-then-sand')
+        : say('levelling.sand')
+      : say('levelling.grind'),
     dust: timber ? WOOD : SILICA,
   };
 }

@@ -1,3 +1,4 @@
+import { lower, midSentence, say, type Said } from '../said/index.ts';
 import type { FlatnessRule } from '../coverings/index.ts';
 import { figuresOf, type FigureOf, type OwnFigure } from '../figures/index.ts';
 import { cellAt, cellCentre, type FlatState, type Grid, type Height } from '../flat/index.ts';
@@ -31,20 +32,20 @@ export interface KeepOff {
 /** Why a cell is held back, for telling which limit binds. */
 export type LimitName = 'grind-depth' | 'fill-depth' | 'opening' | 'keep-off' | 'fixture' | 'heating' | 'gate';
 
-export const LIMIT_WORDS: Record<LimitName, string> = {
-  'grind-depth': 'the depth that may be ground',
-  'fill-depth': 'the depth that may be filled',
-  opening: 'how far an opening lets the floor rise',
-  'keep-off': 'a place marked to keep off',
-  fixture: 'a flange or register that must stay clear',
-  heating: 'the cover that heating pipes or cable need',
-  gate: 'a hazard that forbids it',
+export const LIMIT_WORDS: Record<LimitName, Said> = {
+  'grind-depth': say('levelling.limit-words.grind-depth'),
+  'fill-depth': say('levelling.limit-words.fill-depth'),
+  opening: say('levelling.limit-words.opening'),
+  'keep-off': say('levelling.limit-words.keep-off'),
+  fixture: say('levelling.limit-words.fixture'),
+  heating: say('levelling.limit-words.heating'),
+  gate: say('levelling.limit-words.gate'),
 };
 
 /** An opening with the cells along it. */
 interface OpeningCells {
   id: string;
-  name: string;
+  name: Said;
   cells: number[];
 }
 
@@ -154,7 +155,7 @@ function stoodOn({ fixtures }: RoomFacts, grid: Grid): OpeningCells[] {
       const outline = fixtureOutline(fixture, STOOD_REACH_MM);
       const cells: number[] = [];
       eachCell(grid, (cell, x, y) => contains(outline, x, y) && cells.push(cell));
-      return { id: fixture.id, name: FIXTURES[fixture.kind].words.toLowerCase(), cells };
+      return { id: fixture.id, name: midSentence(FIXTURES[fixture.kind].words), cells };
     });
 }
 

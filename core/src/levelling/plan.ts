@@ -1,3 +1,4 @@
+import type { Said } from '../said/index.ts';
 import { underEachSchool, type FlatState, type SchoolResult } from '../flat/index.ts';
 import type { LevellingJob } from './job.ts';
 import { planeChoices, type PlaneChoice } from './plane-choices.ts';
@@ -14,7 +15,7 @@ export interface LevellingPlan {
   /** A timber base may be panelled over instead: what that takes. It bridges short spans and cures no long low. */
   panel: { areaM2: number; cost: number; hours: number; riseMm: number } | null;
   /** Openings that are to come to a height: there is a way to meet them. */
-  targets: { name: string; riseMm: number }[];
+  targets: { name: Said; riseMm: number }[];
   /** The same floor under each common rule: another covering may ask for less. */
   otherRules: SchoolResult[];
   /** Quantities stand on readings that do not cover the floor. */

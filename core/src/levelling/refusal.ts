@@ -1,3 +1,4 @@
+import type { Said } from '../said/index.ts';
 import { cellCentre } from '../flat/index.ts';
 import { LIMIT_WORDS, type LevellingJob, type LimitName } from './job.ts';
 import type { Change, PlanLimits } from './programme.ts';
@@ -5,7 +6,7 @@ import type { Change, PlanLimits } from './programme.ts';
 /** Why a way cannot be gone: the limit that binds, and the place where it would have to give most. */
 export interface Refusal {
   limit: LimitName;
-  words: string;
+  words: Said;
   /** Plan place, what it would take there and what is allowed, mm. */
   at: [number, number];
   takesMm: number;

@@ -1,3 +1,4 @@
+import type { Said } from '../said/index.ts';
 import type { Carry } from './carry.ts';
 import type { RowSource } from './programme.ts';
 import type { EdgeRow } from './rows.ts';
@@ -5,7 +6,7 @@ import type { EdgeRow } from './rows.ts';
 /** A part of the floor that is to come to a height: at a threshold, a stair, under a tray. */
 export interface LevelTarget {
   id: string;
-  name: string;
+  name: Said;
   cells: number[];
   /** Height over the datum, and how far off it is taken, mm. */
   levelMm: number;

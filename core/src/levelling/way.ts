@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { certify, type Certificate } from './certificate.ts';
 import { coverHours, needOf, type CompoundCard, type CompoundNeed } from './compound.ts';
 import { mapAt, type LevellingJob } from './job.ts';
@@ -11,7 +12,7 @@ export type WayId = 'mixed' | 'fill' | 'grind' | 'ramp';
 
 /** One line of a cost, as it is worked out: how much of what at which rate. */
 export interface CostLine {
-  words: string;
+  words: Said;
   amount: number;
   unit: string;
   rate: number;
@@ -21,7 +22,7 @@ export interface CostLine {
 /** How far the floor rises at an opening, mm: negative where it is taken down. */
 export interface OpeningRise {
   id: string;
-  name: string;
+  name: Said;
   leastMm: number;
   mostMm: number;
 }
@@ -117,15 +118,17 @@ export function costOf(
   const grindingH = grindL / figure('grind-l-h');
   const touchH = touchedM2 * figure('touch-h-m2');
   const days = Math.ceil((grindingH + 1e-9) / figure('hours-a-day'));
-  const line = (words: string, amount: number, unit: string, rate: number): CostLine[] =>
+  const line = (words: Said, amount: number, unit: string, rate: number): CostLine[] =>
     amount > 0 ? [{ words, amount, unit, rate, cost: amount * rate }] : [];
   const costLines = [
     ...(need ? line(need.compound.name, need.bags, 'bags', need.compound.bagCost) : []),
-    ...line('Primer', primerL, 'l', figure('primer-cost-l')),
-    ...line('Mixing and placing', mixingH, 'h', labour),
-    ...line('Grinding', grindingH, 'h', labour),
-    ...line('Vacuum, key and mark out', touchH, 'h', labour),
-    ...(grindL > 0 ? line('Grinder and extractor', days, 'days', figure('grinder-day') + figure('extractor-day')) : []),
+    ...line(say('levelling.cost-lines.2'), primerL, 'l', figure('primer-cost-l')),
+    ...line(say('levelling.cost-lines.3'), mixingH, 'h', labour),
+    ...line(say('levelling.cost-lines.4'), grindingH, 'h', labour),
+    ...line(say('levelling.cost-lines.5'), touchH, 'h', labour),
+    ...(grindL > 0
+      ? line(say('levelling.cost-lines.6'), days, 'days', figure('grinder-day') + figure('extractor-day'))
+      : []),
   ];
   return {
     primerL,

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { group, list, oneOf, orNull, within, type Held } from '../fields/index.ts';
 import { SIDE } from './lines.ts';
 
@@ -14,55 +15,55 @@ export const BASE_KINDS = [
 ] as const;
 export type BaseKind = (typeof BASE_KINDS)[number];
 
-export const BASE_WORDS: Record<BaseKind, string> = {
-  'slab-on-ground': 'Concrete slab on ground',
-  'suspended-concrete': 'Suspended concrete',
-  'cement-screed': 'Cement screed',
-  'calcium-sulfate-screed': 'Calcium sulfate screed',
-  'panels-on-joists': 'Panels on joists',
-  'floorboards-on-joists': 'Floorboards on joists',
-  'existing-tile': 'Existing tile',
-  'existing-resilient': 'Existing resilient',
+export const BASE_WORDS: Record<BaseKind, Said> = {
+  'slab-on-ground': say('room.base-words.slab-on-ground'),
+  'suspended-concrete': say('room.base-words.suspended-concrete'),
+  'cement-screed': say('room.base-words.cement-screed'),
+  'calcium-sulfate-screed': say('room.base-words.calcium-sulfate-screed'),
+  'panels-on-joists': say('room.base-words.panels-on-joists'),
+  'floorboards-on-joists': say('room.base-words.floorboards-on-joists'),
+  'existing-tile': say('room.base-words.existing-tile'),
+  'existing-resilient': say('room.base-words.existing-resilient'),
 };
 
 export const BENEATH_KINDS = ['unknown', 'ground', 'crawl-space', 'heated-room', 'unheated-room', 'dwelling'] as const;
 type Beneath = (typeof BENEATH_KINDS)[number];
-export const BENEATH_WORDS: Record<Beneath, string> = {
-  unknown: 'not recorded',
-  ground: 'the ground',
-  'crawl-space': 'a crawl space',
-  'heated-room': 'a heated room',
-  'unheated-room': 'an unheated room',
-  dwelling: 'another dwelling',
+export const BENEATH_WORDS: Record<Beneath, Said> = {
+  unknown: say('room.beneath-words.unknown'),
+  ground: say('room.beneath-words.ground'),
+  'crawl-space': say('room.beneath-words.crawl-space'),
+  'heated-room': say('room.beneath-words.heated-room'),
+  'unheated-room': say('room.beneath-words.unheated-room'),
+  dwelling: say('room.beneath-words.dwelling'),
 };
 
 export const GRADES = ['unknown', 'below', 'on', 'above'] as const;
 type Grade = (typeof GRADES)[number];
-export const GRADE_WORDS: Record<Grade, string> = {
-  unknown: 'not recorded',
-  below: 'below grade',
-  on: 'on grade',
-  above: 'above grade',
+export const GRADE_WORDS: Record<Grade, Said> = {
+  unknown: say('room.grade-words.unknown'),
+  below: say('room.grade-words.below'),
+  on: say('room.grade-words.on'),
+  above: say('room.grade-words.above'),
 };
 
 export const HEATINGS = ['unknown', 'none', 'water', 'electric'] as const;
 type Heating = (typeof HEATINGS)[number];
-export const HEATING_WORDS: Record<Heating, string> = {
-  unknown: 'not recorded',
-  none: 'not heated',
-  water: 'water pipes',
-  electric: 'electric cable',
+export const HEATING_WORDS: Record<Heating, Said> = {
+  unknown: say('room.heating-words.unknown'),
+  none: say('room.heating-words.none'),
+  water: say('room.heating-words.water'),
+  electric: say('room.heating-words.electric'),
 };
 
 export const BASE_RANGES = {
-  slabMm: { min: 10, max: 1000, words: 'Thickness of the slab or screed' },
-  heatingDepthMm: { min: 0, max: 500, words: 'Depth of pipes or cable' },
-  joistDeg: { min: 0, max: 179, words: 'Way of the joists' },
-  joistSpacingMm: { min: 150, max: 1500, words: 'Joist spacing' },
-  panelLongMm: { min: 300, max: 6000, words: 'Panel length' },
-  panelShortMm: { min: 200, max: 3000, words: 'Panel width' },
-  seamXMm: { min: 0, max: 60_000, words: 'A seam across, from the first corner' },
-  seamYMm: { min: 0, max: 60_000, words: 'A seam along, from the first corner' },
+  slabMm: { min: 10, max: 1000, words: say('room.base-ranges.slab-mm.words') },
+  heatingDepthMm: { min: 0, max: 500, words: say('room.base-ranges.heating-depth-mm.words') },
+  joistDeg: { min: 0, max: 179, words: say('room.base-ranges.joist-deg.words') },
+  joistSpacingMm: { min: 150, max: 1500, words: say('room.base-ranges.joist-spacing-mm.words') },
+  panelLongMm: { min: 300, max: 6000, words: say('room.base-ranges.panel-long-mm.words') },
+  panelShortMm: { min: 200, max: 3000, words: say('room.base-ranges.panel-short-mm.words') },
+  seamXMm: { min: 0, max: 60_000, words: say('room.base-ranges.seam-xmm.words') },
+  seamYMm: { min: 0, max: 60_000, words: say('room.base-ranges.seam-ymm.words') },
 } as const;
 
 /** What is known of a base. Null or `unknown` means nobody has recorded it, and is never read as `none`. */

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { figure, whole, type Held } from '../fields/index.ts';
 import { distanceMm, type PointMm, type Polygon } from './geometry.ts';
 import { WALL_COUNT, type Wall } from './outline.ts';
@@ -179,15 +180,15 @@ function solve(rows: Float64Array[]): number[] {
 const MISREAD_SHARE = 0.04;
 
 /** Why a diagonal cannot be right, or null. */
-export function diagonalProblem(corners: Polygon, diagonal: Diagonal): string | null {
+export function diagonalProblem(corners: Polygon, diagonal: Diagonal): Said | null {
   const n = corners.length;
   const { from, to, lengthMm } = diagonal;
   if (from < 0 || to < 0 || from >= n || to >= n)
-    return `Corner ${Math.max(from, to) + 1} does not exist: there are ${n}`;
+    return say('room.corner-does-not-exist-there-are', { from: Math.max(from, to) + 1, n });
   const apart = Math.min((from - to + n) % n, (to - from + n) % n);
-  if (apart < 2) return `Corners ${from + 1} and ${to + 1} are the ends of one wall: a diagonal joins others`;
+  if (apart < 2) return say('room.corners-and-are-the-ends-of', { from: from + 1, to: to + 1 });
   const drawnMm = distanceMm(corners[from]!, corners[to]!);
   if (Math.abs(drawnMm - lengthMm) > MISREAD_SHARE * drawnMm)
-    return `${Math.round(lengthMm)} mm, but the walls make it about ${Math.round(drawnMm)}: check the diagonal, or a wall`;
+    return say('room.mm-but-the-walls-make-it', { lengthMm: Math.round(lengthMm), drawnMm: Math.round(drawnMm) });
   return null;
 }

@@ -1,3 +1,4 @@
+import { say, type Said, type Sayable } from '../said/index.ts';
 import { figure, flag, oneOf, orNull, ownId, text, within, type Held } from '../fields/index.ts';
 import { PLACE, type PointMm, type Polygon } from './geometry.ts';
 
@@ -40,21 +41,21 @@ export const FIXTURE = {
 export type Fixture = Held<typeof FIXTURE>;
 
 interface FixtureSpec {
-  words: string;
+  words: Said;
   /** `island`: no floor is laid there. `hole`: the covering is cut round it. `over`: stands over the floor. */
   standing: 'island' | 'hole' | 'over';
   round: boolean;
   widthMm: number;
   depthMm: number;
   /** What the one height is, or null where there is none. */
-  height: { words: string; mm: number } | null;
+  height: { words: Said; mm: number } | null;
   toeKickMm: number | null;
 }
 
 /** Kinds with the sizes they start from: everyday sizes, to be measured on site. */
 export const FIXTURES: Record<FixtureKind, FixtureSpec> = {
   register: {
-    words: 'Register',
+    words: say('room.fixtures.register.words'),
     standing: 'hole',
     round: false,
     widthMm: 300,
@@ -62,18 +63,26 @@ export const FIXTURES: Record<FixtureKind, FixtureSpec> = {
     height: null,
     toeKickMm: null,
   },
-  pipe: { words: 'Pipe', standing: 'hole', round: true, widthMm: 22, depthMm: 22, height: null, toeKickMm: null },
+  pipe: {
+    words: say('room.fixtures.pipe.words'),
+    standing: 'hole',
+    round: true,
+    widthMm: 22,
+    depthMm: 22,
+    height: null,
+    toeKickMm: null,
+  },
   toilet: {
-    words: 'Toilet flange',
+    words: say('room.fixtures.toilet.words'),
     standing: 'hole',
     round: true,
     widthMm: 110,
     depthMm: 110,
-    height: { words: 'Flange top over the floor', mm: 0 },
+    height: { words: say('room.fixtures.toilet.height.words'), mm: 0 },
     toeKickMm: null,
   },
   bath: {
-    words: 'Bath or tray',
+    words: say('room.fixtures.bath.words'),
     standing: 'island',
     round: false,
     widthMm: 1700,
@@ -82,34 +91,34 @@ export const FIXTURES: Record<FixtureKind, FixtureSpec> = {
     toeKickMm: null,
   },
   cabinet: {
-    words: 'Cabinet',
+    words: say('room.fixtures.cabinet.words'),
     standing: 'island',
     round: false,
     widthMm: 1200,
     depthMm: 600,
-    height: { words: 'Toe-kick height', mm: 150 },
+    height: { words: say('room.fixtures.cabinet.height.words'), mm: 150 },
     toeKickMm: 50,
   },
   appliance: {
-    words: 'Appliance bay',
+    words: say('room.fixtures.appliance.words'),
     standing: 'over',
     round: false,
     widthMm: 600,
     depthMm: 600,
-    height: { words: 'Opening height of the bay', mm: 870 },
+    height: { words: say('room.fixtures.appliance.height.words'), mm: 870 },
     toeKickMm: null,
   },
   radiator: {
-    words: 'Radiator',
+    words: say('room.fixtures.radiator.words'),
     standing: 'over',
     round: false,
     widthMm: 1000,
     depthMm: 100,
-    height: { words: 'Underside over the floor', mm: 150 },
+    height: { words: say('room.fixtures.radiator.height.words'), mm: 150 },
     toeKickMm: null,
   },
   hearth: {
-    words: 'Hearth',
+    words: say('room.fixtures.hearth.words'),
     standing: 'island',
     round: false,
     widthMm: 1200,
@@ -118,7 +127,7 @@ export const FIXTURES: Record<FixtureKind, FixtureSpec> = {
     toeKickMm: null,
   },
   column: {
-    words: 'Column',
+    words: say('room.fixtures.column.words'),
     standing: 'island',
     round: false,
     widthMm: 300,
@@ -132,7 +141,7 @@ export const FIXTURES: Record<FixtureKind, FixtureSpec> = {
 const ROUND_CORNERS = 16;
 
 /** What a fixture is called: its own name, else its kind. */
-export function fixtureName(fixture: Pick<Fixture, 'name' | 'kind'>): string {
+export function fixtureName(fixture: Pick<Fixture, 'name' | 'kind'>): Sayable {
   return fixture.name.trim() || FIXTURES[fixture.kind].words;
 }
 

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { figure, group, list, oneOf, ownId, refersTo, text, type Held } from '../fields/index.ts';
 import { SHEET_MM } from './geometry.ts';
 import { lineThrough, sideOf, type CutLine } from './cut.ts';
@@ -68,8 +69,8 @@ export function mayOverlap(a: Where, b: Where): boolean {
 }
 
 /** Why a dividing line divides nothing, or null. */
-export function lineProblem(line: DividingLine): string | null {
+export function lineProblem(line: DividingLine): Said | null {
   return Math.hypot(line.bxMm - line.axMm, line.byMm - line.ayMm) < 100
-    ? 'A dividing line needs two points at least 100 mm apart'
+    ? say('room.a-dividing-line-needs-two-points')
     : null;
 }

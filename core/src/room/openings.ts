@@ -1,26 +1,27 @@
+import { lower, say, type Said, type Sayable } from '../said/index.ts';
 import { figure, oneOf, orNull, ownId, refersTo, whole, within, type Held } from '../fields/index.ts';
 import { WALL_COUNT, WALL_LENGTH_MM, wallName, type Wall } from './outline.ts';
 
 export const OPENING_KINDS = ['door', 'archway', 'stair', 'sliding'] as const;
 type OpeningKind = (typeof OPENING_KINDS)[number];
 
-export const OPENING_WORDS: Record<OpeningKind, string> = {
-  door: 'Door',
-  archway: 'Archway',
-  stair: 'Stair edge',
-  sliding: 'Sliding track',
+export const OPENING_WORDS: Record<OpeningKind, Said> = {
+  door: say('room.opening-words.door'),
+  archway: say('room.opening-words.archway'),
+  stair: say('room.opening-words.stair'),
+  sliding: say('room.opening-words.sliding'),
 };
 
 /** What one steps onto on the far side. */
 export const BEYOND_KINDS = ['unknown', 'planks', 'carpet', 'tile', 'sheet', 'stair', 'outside'] as const;
 type BeyondKind = (typeof BEYOND_KINDS)[number];
 
-export const BEYOND_WORDS: Record<BeyondKind, string> = {
-  unknown: 'not recorded',
+export const BEYOND_WORDS: Record<BeyondKind, Sayable> = {
+  unknown: say('room.beyond-words.unknown'),
   planks: 'planks',
   carpet: 'carpet',
   tile: 'tile',
-  sheet: 'sheet covering',
+  sheet: say('room.beyond-words.sheet'),
   stair: 'stair',
   outside: 'outside',
 };
@@ -73,30 +74,40 @@ export function entryOf(room: Pick<WithOpenings, 'openings'>): Opening | null {
 }
 
 /** What an opening is called: `door in W3`, `archway in hearth`. */
-export function openingName(room: WithOpenings, opening: Opening): string {
-  return `${OPENING_WORDS[opening.kind].toLowerCase()} in ${wallName(room.walls, opening.wall)}`;
+export function openingName(room: WithOpenings, opening: Opening): Said {
+  return say('room.in', {
+    openingwords: lower(OPENING_WORDS[opening.kind]),
+    wallName: wallName(room.walls, opening.wall),
+  });
 }
 
 /** Why an opening cannot stand where it was put, or null. */
-export function openingProblem(walls: readonly Wall[], opening: Opening): string | null {
+export function openingProblem(walls: readonly Wall[], opening: Opening): Said | null {
   const wall = walls[opening.wall];
-  const what = OPENING_WORDS[opening.kind].toLowerCase();
-  if (!wall) return `Wall ${opening.wall + 1} does not exist: the room has ${walls.length}`;
-  if (opening.fromMm < 0) return `${opening.fromMm} mm: a ${what} starts at 0 or more along its wall`;
+  const what = lower(OPENING_WORDS[opening.kind]);
+  if (!wall) return say('room.wall-does-not-exist-the-room', { wall: opening.wall + 1, wallsCount: walls.length });
+  if (opening.fromMm < 0) return say('room.mm-a-starts-at-0-or', { fromMm: opening.fromMm, what });
   if (opening.widthMm < OPENING_MM.width.min)
-    return `${opening.widthMm} mm wide: ${OPENING_MM.width.min} or more is taken`;
+    return say('room.mm-wide-or-more-is-taken', { widthMm: opening.widthMm, min: OPENING_MM.width.min });
   if (opening.fromMm + opening.widthMm > wall.lengthMm + 1) {
-    return `The ${what} ends at ${Math.round(opening.fromMm + opening.widthMm)} mm, past the wall's ${Math.round(wall.lengthMm)}`;
+    return say('room.the-ends-at-mm-past-the', {
+      what,
+      fromMm: Math.round(opening.fromMm + opening.widthMm),
+      lengthMm: Math.round(wall.lengthMm),
+    });
   }
   return null;
 }
 
 /** The first two openings that overlap on one wall, in words, or null. */
-export function overlapProblem(room: WithOpenings): string | null {
+export function overlapProblem(room: WithOpenings): Said | null {
   for (const [i, a] of room.openings.entries()) {
     for (const b of room.openings.slice(i + 1)) {
       if (a.wall === b.wall && a.fromMm < b.fromMm + b.widthMm - 1 && b.fromMm < a.fromMm + a.widthMm - 1) {
-        return `The ${openingName(room, a)} and the ${openingName(room, b)} overlap`;
+        return say('room.the-and-the-overlap', {
+          openingName: openingName(room, a),
+          openingName2: openingName(room, b),
+        });
       }
     }
   }

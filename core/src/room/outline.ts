@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { figure, flag, mayLack, text, within, type Held } from '../fields/index.ts';
 import { distanceMm, firstCrossing, SHEET_MM, signedAreaM2, type Polygon, type PointMm } from './geometry.ts';
 
@@ -35,10 +36,10 @@ interface Outline {
 }
 
 type OutlineProblem =
-  | { kind: 'too-few-walls'; words: string }
-  | { kind: 'crossing'; firstWall: number; secondWall: number; words: string }
-  | { kind: 'open'; words: string }
-  | { kind: 'inside-out'; words: string };
+  | { kind: 'too-few-walls'; words: Said }
+  | { kind: 'crossing'; firstWall: number; secondWall: number; words: Said }
+  | { kind: 'open'; words: Said }
+  | { kind: 'inside-out'; words: Said };
 
 /** Closing error up to this share of the perimeter, or this many mm, is spread over the walls; more is refused. */
 const CLOSING_SHARE_LIMIT = 0.02;
@@ -55,11 +56,11 @@ export function rectangleWalls(widthMm: number, depthMm: number): Wall[] {
 }
 
 /** Turns a signed turn into words a person on the floor can follow. */
-export function turnWords(turnDeg: number): string {
-  if (turnDeg === 90) return 'turn left';
-  if (turnDeg === -90) return 'turn right';
-  if (turnDeg === 0) return 'straight on';
-  return `turn ${turnDeg > 0 ? 'left' : 'right'} ${Math.abs(turnDeg)}°`;
+export function turnWords(turnDeg: number): Said {
+  if (turnDeg === 90) return say('room.turn-left');
+  if (turnDeg === -90) return say('room.turn-right');
+  if (turnDeg === 0) return say('room.straight-on');
+  return say('room.turn', { what: turnDeg > 0 ? say('room.left') : say('room.right'), turnDeg: Math.abs(turnDeg) });
 }
 
 /**
@@ -102,7 +103,10 @@ function problemOf(
   share: number,
 ): OutlineProblem | null {
   if (walls.length < WALL_COUNT.min) {
-    return { kind: 'too-few-walls', words: `${walls.length} walls: a room needs at least ${WALL_COUNT.min}` };
+    return {
+      kind: 'too-few-walls',
+      words: say('room.walls-a-room-needs-at-least', { wallsCount: walls.length, min: WALL_COUNT.min }),
+    };
   }
   const open = closingMm > CLOSING_FLOOR_MM && share > CLOSING_SHARE_LIMIT;
   const crossing = open ? firstCrossing([...taped, end], false) : firstCrossing(closed);
@@ -113,17 +117,17 @@ function problemOf(
       kind: 'crossing',
       firstWall: crossing.first,
       secondWall: crossing.second,
-      words: `${second} crosses ${first}`,
+      words: say('room.crosses', { second, first }),
     };
   }
   if (open) {
     return {
       kind: 'open',
-      words: `The last wall ends ${Math.round(closingMm)} mm from the first corner: check a length or a turn`,
+      words: say('room.the-last-wall-ends-mm-from', { closingMm: Math.round(closingMm) }),
     };
   }
   if (signedAreaM2(closed) <= 0) {
-    return { kind: 'inside-out', words: 'The walls turn right all round: walk them with the room on your left' };
+    return { kind: 'inside-out', words: say('room.the-walls-turn-right-all-round') };
   }
   return null;
 }

@@ -1,3 +1,4 @@
+import { say, type Said, type Sayable } from '../said/index.ts';
 import { distanceToSegmentMm, type PointMm } from './geometry.ts';
 import { entryOf, type WithOpenings } from './openings.ts';
 import { wallName } from './outline.ts';
@@ -6,15 +7,15 @@ import type { Plan } from './room.ts';
 /** Distance to a wall, with the wall's name as people say it. */
 export interface WallDistance {
   wall: number;
-  name: string;
+  name: Sayable;
   distanceMm: number;
 }
 
 /** `the door wall`, the name it was given, or `W3`. */
-function spokenWall(room: WithOpenings, wall: number): string {
+function spokenWall(room: WithOpenings, wall: number): Sayable {
   const own = room.walls[wall]?.name?.trim();
-  if (own) return `${own} wall`;
-  if (entryOf(room)?.wall === wall) return 'door wall';
+  if (own) return say('room.wall', { own });
+  if (entryOf(room)?.wall === wall) return say('room.door-wall');
   return wallName(room.walls, wall);
 }
 

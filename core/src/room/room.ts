@@ -1,3 +1,4 @@
+import { type Said, type Sayable } from '../said/index.ts';
 import { adjustToDiagonals, diagonalProblem, type Adjustment, type Diagonal } from './diagonals.ts';
 import type { RoomFacts } from './facts.ts';
 import { FIXTURES, fixtureOutline, type Fixture } from './fixtures.ts';
@@ -92,7 +93,7 @@ export function entryPoint(room: Pick<RoomFacts, 'openings'>, plan: Plan): Point
 /** One thing wrong with a room's shape, with the field it belongs to. */
 interface ShapeProblem {
   field: 'walls' | 'openings' | 'diagonals' | 'lines';
-  message: string;
+  message: Sayable;
 }
 
 /** The first thing wrong with a room's shape, or null. */

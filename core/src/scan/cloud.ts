@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 /** Points of a scan in metres, parallel arrays, less `origin`: single precision keeps tenths of a millimetre near zero only. */
 export interface Cloud {
   count: number;
@@ -11,7 +12,11 @@ export interface Cloud {
 }
 
 /** Why a file is no scan, in words for the person who chose it. */
-export class ScanProblem extends Error {}
+export class ScanProblem extends Error {
+  constructor(readonly said: Said) {
+    super(said.code);
+  }
+}
 
 /** Told how much of a piece of work is done, 0 to 1. */
 export type Share = (share: number) => void;
@@ -48,7 +53,7 @@ export function gathering(expected: number): Gathering {
   };
   const grow = () => {
     if (room >= POINTS_MOST)
-      throw new ScanProblem(`Over ${POINTS_MOST / 1e6} million points: thin the scan out, or scan the room in parts`);
+      throw new ScanProblem(say('scan.over-million-points-thin-the-scan', { POINTSMOST: POINTS_MOST / 1e6 }));
     room = Math.min(POINTS_MOST, room * 2);
     for (const axis of ['x', 'y', 'z'] as const) {
       const wider = new Float32Array(room);

@@ -1,3 +1,4 @@
+import { say } from '../said/index.ts';
 import { ScanProblem, type Cloud } from './cloud.ts';
 
 /** Which axis of the file points up. */
@@ -35,7 +36,7 @@ const LEAST_SUPPORT = 0.04;
 export function findPlane(cloud: Cloud, up: UpAxis, chance: () => number): FloorPlane {
   const { a, b, h } = axesOf(cloud, up);
   const n = Math.min(SAMPLE, cloud.count);
-  if (n < 3) throw new ScanProblem('Fewer than three points: no floor can be found in them');
+  if (n < 3) throw new ScanProblem(say('scan.fewer-than-three-points-no-floor'));
   const sa = new Float32Array(n);
   const sb = new Float32Array(n);
   const sh = new Float32Array(n);
@@ -62,7 +63,7 @@ export function findPlane(cloud: Cloud, up: UpAxis, chance: () => number): Floor
     found.push({ up, levelM, slopeA, slopeB, support: near / n });
   }
   const largest = found.reduce((most, plane) => Math.max(most, plane.support), 0);
-  if (largest < LEAST_SUPPORT) throw new ScanProblem('No level plane with enough points: is the floor in the scan?');
+  if (largest < LEAST_SUPPORT) throw new ScanProblem(say('scan.no-level-plane-with-enough-points'));
   const [ma, mb] = [mean(sa), mean(sb)];
   const height = (plane: FloorPlane) => plane.levelM + plane.slopeA * ma + plane.slopeB * mb;
   const large = found.filter((plane) => plane.support >= LARGE_SHARE * largest);

@@ -1,3 +1,4 @@
+import { say } from '../said/index.ts';
 import { seeded } from '../units/index.ts';
 import { inMetres, ScanProblem, type Cloud, type Share } from './cloud.ts';
 import { findPlane, likelyUp, type UpAxis } from './find-plane.ts';
@@ -30,7 +31,7 @@ const looksLikePly = (bytes: Uint8Array) => bytes[0] === 112 && bytes[1] === 108
 export function readScan(bytes: Uint8Array, up: UpAxis | null, share: Share = () => undefined): ReadScan {
   const parsing = (done: number) => share(done * PARSED);
   const cloud: Cloud = looksLikePly(bytes) ? readPly(bytes, parsing) : readXyz(bytes, parsing);
-  if (cloud.count < 100) throw new ScanProblem(`${cloud.count} points: a scan of a floor has thousands`);
+  if (cloud.count < 100) throw new ScanProblem(say('scan.points-a-scan-of-a-floor', { count: cloud.count }));
   share(PARSED);
   const wasMm = inMetres(cloud);
   const upright = up ?? likelyUp(cloud, seeded(SEED));

@@ -1,3 +1,4 @@
+import { say } from '../said/index.ts';
 import { gathering, ScanProblem, TELL_EVERY, type Cloud, type Share } from './cloud.ts';
 
 const [ZERO, NINE, POINT, COMMA, MINUS, PLUS, NEWLINE, SPACE, TAB, RETURN, SEMICOLON] = [
@@ -96,6 +97,6 @@ function firstLineHas(bytes: Uint8Array, start: number, wanted: number): boolean
 /** An XYZ file: places in the first three columns, whatever follows them passed over. Throws `ScanProblem` where it holds none. */
 export function readXyz(bytes: Uint8Array, share?: Share): Cloud {
   const cloud = readTextPoints(bytes, 0, { x: 0, y: 1, z: 2 }, share);
-  if (cloud.count === 0) throw new ScanProblem('No line with three numbers: an XYZ file has x, y and z on each line');
+  if (cloud.count === 0) throw new ScanProblem(say('scan.no-line-with-three-numbers-an'));
   return cloud;
 }

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { flag, group, key, kind, list, moment, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
 import { PLACE, type PointMm } from '../room/index.ts';
 
@@ -29,30 +30,30 @@ export const MARK_KINDS = [
 ] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
 
-export const MARK_WORDS: Record<MarkKind, string> = {
-  squeak: 'Loose or squeaking',
-  rot: 'Rot',
-  soft: 'Soft, deflecting',
-  'proud-fixing': 'Proud fixing',
-  staples: 'Staples',
-  'board-ridge': 'Board-edge ridge, cupping',
-  hole: 'Hole, missing piece',
-  crack: 'Crack',
-  joint: 'Movement joint',
-  hollow: 'Hollow, drummy',
-  'weak-surface': 'Dusty, weak surface',
-  residue: 'Adhesive residue',
-  contamination: 'Grease, wax, paint, curing compound',
-  stain: 'Stain or mould',
-  efflorescence: 'White salts',
-  'mortar-residue': 'Mortar residue',
-  'wide-grout': 'Wide grout lines',
-  lippage: 'Lip between tiles or panels',
-  damp: 'Wet',
-  insect: 'Insect damage',
-  'no-grind': 'Keep the grinder off',
-  'no-fill': 'Keep compound off',
-  other: 'Something else',
+export const MARK_WORDS: Record<MarkKind, Said> = {
+  squeak: say('soundness.mark-words.squeak'),
+  rot: say('soundness.mark-words.rot'),
+  soft: say('soundness.mark-words.soft'),
+  'proud-fixing': say('soundness.mark-words.proud-fixing'),
+  staples: say('soundness.mark-words.staples'),
+  'board-ridge': say('soundness.mark-words.board-ridge'),
+  hole: say('soundness.mark-words.hole'),
+  crack: say('soundness.mark-words.crack'),
+  joint: say('soundness.mark-words.joint'),
+  hollow: say('soundness.mark-words.hollow'),
+  'weak-surface': say('soundness.mark-words.weak-surface'),
+  residue: say('soundness.mark-words.residue'),
+  contamination: say('soundness.mark-words.contamination'),
+  stain: say('soundness.mark-words.stain'),
+  efflorescence: say('soundness.mark-words.efflorescence'),
+  'mortar-residue': say('soundness.mark-words.mortar-residue'),
+  'wide-grout': say('soundness.mark-words.wide-grout'),
+  lippage: say('soundness.mark-words.lippage'),
+  damp: say('soundness.mark-words.damp'),
+  insect: say('soundness.mark-words.insect'),
+  'no-grind': say('soundness.mark-words.no-grind'),
+  'no-fill': say('soundness.mark-words.no-fill'),
+  other: say('soundness.mark-words.other'),
 };
 
 /** Marks that find no damage: levelling works round them. */
@@ -92,10 +93,10 @@ export const SEVERITIES = ['slight', 'clear', 'severe'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 export const MARK_RANGES = {
-  sizeMm: { min: 0.1, max: 20_000, words: 'Width or size across' },
-  depthMm: { min: 0.5, max: 500, words: 'Depth' },
-  stepMm: { min: 0, max: 50, words: 'Step from side to side' },
-  moveMm: { min: 0, max: 50, words: 'Movement under a person' },
+  sizeMm: { min: 0.1, max: 20_000, words: say('soundness.mark-ranges.size-mm.words') },
+  depthMm: { min: 0.5, max: 500, words: say('soundness.mark-ranges.depth-mm.words') },
+  stepMm: { min: 0, max: 50, words: say('soundness.mark-ranges.step-mm.words') },
+  moveMm: { min: 0, max: 50, words: say('soundness.mark-ranges.move-mm.words') },
 } as const;
 /** Corners a line or area may have. */
 export const MARK_POINTS_MOST = 60;

@@ -1,3 +1,4 @@
+import { decimals, reach, say, type Said } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import { isTimber, type RoomFacts } from '../room/index.ts';
 import { formatReach } from '../units/index.ts';
@@ -6,27 +7,27 @@ import type { Mark } from './facts.ts';
 
 /** A quantity to buy or do, with how it came about. */
 export interface Quantity {
-  words: string;
+  words: Said;
   value: number;
   unit: string;
-  formula: string;
+  formula: Said;
 }
 
 /** What is done about a mark. `stop`: it is not the installer's to decide. */
 interface Treatment {
   verdict: 'stop' | 'work' | 'measure' | 'lay';
-  words: string;
+  words: Said;
   quantities: Quantity[];
-  cautions: string[];
+  cautions: Said[];
   /** Who decides, where it is not the installer. */
-  decides: string | null;
+  decides: Said | null;
   /** What has to be measured before it can be said. */
-  asks: string | null;
+  asks: Said | null;
 }
 
-const ENGINEER = 'structural engineer';
+const ENGINEER = say('soundness.engineer');
 const DEFAULT_JOISTS_MM = 400;
-const DUST = 'Silica dust: shrouded tool on a class M or H extractor, fitted mask.';
+const DUST = say('soundness.dust');
 
 type Plain = Partial<Treatment> & Pick<Treatment, 'words'>;
 
@@ -42,7 +43,10 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
   if (mark.moveMm !== null && mark.moveMm > figure('bounce-mm') && mark.kind !== 'squeak')
     return {
       verdict: 'stop',
-      words: `Moves ${formatReach(mark.moveMm, room.units)} under a person, over ${formatReach(figure('bounce-mm'), room.units)}: joists, span and fixing are looked at before anything is laid.`,
+      words: say('soundness.moves-under-a-person-over-joists', {
+        moveMm: reach(mark.moveMm),
+        bounceMm: reach(figure('bounce-mm')),
+      }),
       decides: ENGINEER,
     };
   switch (mark.kind) {
@@ -52,19 +56,19 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
       return rot(mark, room);
     case 'soft':
       return mark.severity === 'severe'
-        ? { verdict: 'stop', words: 'Soft underfoot: the structure is looked at first.', decides: ENGINEER }
+        ? { verdict: 'stop', words: say('soundness.soft-underfoot-the-structure-is-looked'), decides: ENGINEER }
         : {
-            words: 'Find why it gives: span, notches, missing blocking. Stiffen, or lay a panel over.',
-            asks: mark.moveMm === null ? 'Movement under a person, mm' : null,
+            words: say('soundness.find-why-it-gives-span-notches'),
+            asks: mark.moveMm === null ? say('soundness.movement-under-a-person-mm') : null,
           };
     case 'proud-fixing':
-      return { words: `Sink it ${formatReach(2, room.units)}, or pull it and screw beside it.` };
+      return { words: say('soundness.sink-it-or-pull-it-and', { what: reach(2) }) };
     case 'staples':
       return {
-        words: 'Pull by rocking with pliers; sink where a pad or paper goes over.',
-        quantities: area === null ? [] : [hours(area, figure('staples-h-m2'), 'Pulling')],
-        cautions: ['Knees: pads, and a magnet over the floor afterwards.'],
-        asks: area === null ? 'Area' : null,
+        words: say('soundness.pull-by-rocking-with-pliers-sink'),
+        quantities: area === null ? [] : [hours(area, figure('staples-h-m2'), say('soundness.pulling'))],
+        cautions: [say('soundness.knees-pads-and-a-magnet-over')],
+        asks: area === null ? say('soundness.area') : null,
       };
     case 'board-ridge':
     case 'lippage':
@@ -77,80 +81,85 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
       return {
         verdict: mark.moving ? 'work' : 'measure',
         words: mark.moving
-          ? 'Expansion or isolation joint: it goes through every layer and the covering, with a profile over it.'
-          : 'Dormant contraction joint: filled once damp is stable. Say whether it moves.',
-        quantities: lengthMm === null ? [] : [metres('Profile over the joint', lengthMm)],
+          ? say('soundness.expansion-or-isolation-joint-it-goes')
+          : say('soundness.dormant-contraction-joint-filled-once-damp'),
+        quantities: lengthMm === null ? [] : [metres(say('soundness.profile-over-the-joint'), lengthMm)],
       };
     case 'hollow':
       return {
         words: timber
-          ? 'Panel hollow over its bed: screw down or cut out.'
-          : 'Remove what is loose back to a firm edge, prime, patch.',
+          ? say('soundness.panel-hollow-over-its-bed-screw')
+          : say('soundness.remove-what-is-loose-back-to'),
         quantities: area === null ? [] : mortar(area, mark.depthMm, figure),
         cautions: timber ? [] : [DUST],
-        asks: area === null ? 'Outline of the hollow' : mark.depthMm === null ? 'Depth' : null,
+        asks:
+          area === null
+            ? say('soundness.outline-of-the-hollow')
+            : mark.depthMm === null
+              ? say('soundness.depth')
+              : null,
       };
     case 'weak-surface':
       return {
-        words: 'Grind back to sound material, vacuum, prime; scratch again.',
-        quantities: area === null ? [] : [square('Grind and prime', area)],
+        words: say('soundness.grind-back-to-sound-material-vacuum'),
+        quantities: area === null ? [] : [square(say('soundness.grind-and-prime'), area)],
         cautions: [DUST],
-        asks: area === null ? 'Area' : null,
+        asks: area === null ? say('soundness.area') : null,
       };
     case 'residue':
       return {
-        words: 'Name the residue first: old black residue goes through the hazard gate before it is touched.',
-        decides: 'licensed contractor and laboratory where it may hold asbestos',
-        quantities: area === null ? [] : [square('Residue', area)],
+        words: say('soundness.name-the-residue-first-old-black'),
+        decides: say('soundness.licensed-contractor-and-laboratory-where-it'),
+        quantities: area === null ? [] : [square(say('soundness.residue'), area)],
       };
     case 'contamination':
       return {
-        words: 'Mechanical cleaning to a clean open surface; a water drop tells. No solvents on residues.',
-        quantities: area === null ? [] : [square('Clean', area)],
+        words: say('soundness.mechanical-cleaning-to-a-clean-open'),
+        quantities: area === null ? [] : [square(say('soundness.clean'), area)],
         cautions: timber ? [] : [DUST],
       };
     case 'stain':
       return {
         verdict: mark.severity === 'severe' ? 'stop' : 'work',
-        words: 'Find the cause before anything covers it; dry, clean, and test for damp here.',
-        decides: mark.severity === 'severe' ? 'specialist cleaner for mould' : null,
-        quantities: area === null ? [] : [square('Stain', area)],
+        words: say('soundness.find-the-cause-before-anything-covers'),
+        decides: mark.severity === 'severe' ? say('soundness.specialist-cleaner-for-mould') : null,
+        quantities: area === null ? [] : [square(say('soundness.stain'), area)],
       };
     case 'efflorescence':
       return {
         verdict: 'stop',
-        words: 'Salts mean water is moving through the base: find where it comes from.',
-        decides: 'damp surveyor',
+        words: say('soundness.salts-mean-water-is-moving-through'),
+        decides: say('soundness.damp-surveyor'),
       };
     case 'damp':
       return {
         verdict: 'stop',
-        words: 'Wet: find the source and stop it, then test.',
-        decides: 'plumber, drainage or damp surveyor',
+        words: say('soundness.wet-find-the-source-and-stop'),
+        decides: say('soundness.plumber-drainage-or-damp-surveyor'),
       };
     case 'mortar-residue':
       return {
-        words: 'Chisel or grind flush.',
-        quantities: area === null ? [] : [square('Grind flush', area)],
+        words: say('soundness.chisel-or-grind-flush'),
+        quantities: area === null ? [] : [square(say('soundness.grind-flush'), area)],
         cautions: [DUST],
       };
     case 'wide-grout':
       return {
-        words: 'Fill the grout lines flush, or skim the whole.',
-        quantities: area === null ? [] : [square('Skim', area)],
+        words: say('soundness.fill-the-grout-lines-flush-or'),
+        quantities: area === null ? [] : [square(say('soundness.skim'), area)],
       };
     case 'insect':
       return {
         verdict: mark.severity === 'slight' ? 'work' : 'stop',
-        words: 'Fresh dust or soft wood: treatment and strength are looked at first.',
-        decides: 'timber treatment specialist; structural engineer where joists are touched',
+        words: say('soundness.fresh-dust-or-soft-wood-treatment'),
+        decides: say('soundness.timber-treatment-specialist-structural-engineer-where'),
       };
     case 'no-grind':
-      return { verdict: 'lay', words: 'The levelling plan grinds nothing here.' };
+      return { verdict: 'lay', words: say('soundness.the-levelling-plan-grinds-nothing-here') };
     case 'no-fill':
-      return { verdict: 'lay', words: 'The levelling plan pours and fills nothing here.' };
+      return { verdict: 'lay', words: say('soundness.the-levelling-plan-pours-and-fills') };
     default:
-      return { verdict: 'measure', words: 'Say what it is, so that its treatment can be named.' };
+      return { verdict: 'measure', words: say('soundness.say-what-it-is-so-that') };
   }
 }
 
@@ -160,9 +169,9 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
   const across = extentAlongMm(mark, deg + 90);
   const along = extentAlongMm(mark, deg);
   const pitch = figure('screw-mm');
-  const words = `Screw every ${formatReach(pitch, room.units)} along the joists, dry, with the fixing clear of pipes and cables.`;
-  const cautions = ['Pipes and cables under boards: locate first, shortest screw that holds.'];
-  if (across === null || along === null) return { words, cautions, asks: 'Outline of the loose part' };
+  const words = say('soundness.words', { pitch: reach(pitch) });
+  const cautions = [say('soundness.cautions.1')];
+  if (across === null || along === null) return { words, cautions, asks: say('soundness.outline-of-the-loose-part') };
   const joists = Math.floor(across / spacing) + 1;
   const screws = joists * (Math.floor(along / pitch) + 1);
   return {
@@ -170,10 +179,18 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
     cautions,
     quantities: [
       {
-        words: 'Screws',
+        words: say('soundness.screws'),
         value: screws,
         unit: '',
-        formula: `${joists} joists (${formatReach(across, room.units)} across, every ${formatReach(spacing, room.units)}${room.base.joistSpacingMm === null ? ', assumed' : ''}) × ${screws / joists} (${formatReach(along, room.units)}, every ${formatReach(pitch, room.units)})`,
+        formula: say('soundness.joists-across-every-every', {
+          joists,
+          across: reach(across),
+          spacing: reach(spacing),
+          what: room.base.joistSpacingMm === null ? say('soundness.assumed') : '',
+          screws: screws / joists,
+          along: reach(along),
+          pitch: reach(pitch),
+        }),
       },
     ],
   };
@@ -181,13 +198,13 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
 
 /** A rotten patch is cut back to joist centres both ways, and its free edges are blocked. */
 function rot(mark: Mark, room: RoomFacts): Plain {
-  const words = 'Find the leak first. Cut back to sound wood and to joist centres, block, glue and screw.';
+  const words = say('soundness.words-2');
   const decides = mark.severity === 'severe' ? ENGINEER : null;
   const verdict = mark.severity === 'severe' ? 'stop' : 'work';
   const deg = room.base.joistDeg ?? 0;
   const spacing = room.base.joistSpacingMm ?? DEFAULT_JOISTS_MM;
   const [along, across] = [extentAlongMm(mark, deg), extentAlongMm(mark, deg + 90)];
-  if (along === null || across === null) return { verdict, words, decides, asks: 'Outline of the rot' };
+  if (along === null || across === null) return { verdict, words, decides, asks: say('soundness.outline-of-the-rot') };
   // Out to the joist beyond on each side: the cut falls on joist centres.
   const bays = Math.ceil(across / spacing) + 1;
   const cutM2 = (bays * spacing * (along + 2 * REACH_MM)) / 1e6;
@@ -195,112 +212,136 @@ function rot(mark: Mark, room: RoomFacts): Plain {
     verdict,
     words,
     decides,
-    cautions: ['Rot in a joist: stop, structural engineer.'],
+    cautions: [say('soundness.rot-in-a-joist-stop-structural')],
     quantities: [
       {
-        words: 'Board or panel',
+        words: say('soundness.board-or-panel'),
         value: cutM2,
         unit: 'm²',
-        formula: `${bays} bays × ${formatReach(spacing, room.units)} × (${formatReach(along, room.units)} + 2 × ${formatReach(REACH_MM, room.units)} into sound wood)`,
+        formula: say('soundness.bays-2-into-sound-wood', {
+          bays,
+          spacing: reach(spacing),
+          along: reach(along),
+          REACHMM: reach(REACH_MM),
+        }),
       },
-      { words: 'Blocks', value: bays * 2, unit: '', formula: `${bays} bays × 2 free edges` },
+      {
+        words: say('soundness.blocks'),
+        value: bays * 2,
+        unit: '',
+        formula: say('soundness.bays-2-free-edges', { bays }),
+      },
     ],
   };
 }
 const REACH_MM = 150;
 
 function lip(mark: Mark, timber: boolean, lengthMm: number | null): Plain {
-  const words = timber
-    ? 'Sand or plane the edge down; pack under the low side where it springs.'
-    : 'Grind the high edge, or feather the low side.';
+  const words = timber ? say('soundness.words-3') : say('soundness.words-4');
   return {
     words,
-    quantities: lengthMm === null ? [] : [metres(timber ? 'Sand or plane' : 'Grind', lengthMm)],
-    cautions: timber ? ['Old varnish may hold lead: no power sanding before it is tested.'] : [DUST],
-    asks: mark.stepMm === null ? 'Step from side to side, mm' : lengthMm === null ? 'Its line on the sheet' : null,
+    quantities:
+      lengthMm === null ? [] : [metres(timber ? say('soundness.sand-or-plane') : say('soundness.grind'), lengthMm)],
+    cautions: timber ? [say('soundness.old-varnish-may-hold-lead-no')] : [DUST],
+    asks:
+      mark.stepMm === null
+        ? say('soundness.step-from-side-to-side-mm')
+        : lengthMm === null
+          ? say('soundness.its-line-on-the-sheet')
+          : null,
   };
 }
 
 function hole(mark: Mark, timber: boolean, area: number | null, figure: FigureOf): Plain {
   if (timber)
     return {
-      words: 'Let in a piece of the same thickness on blocks.',
-      quantities: area === null ? [] : [square('Piece', area)],
-      asks: area === null ? 'Its outline or size' : null,
+      words: say('soundness.let-in-a-piece-of-the'),
+      quantities: area === null ? [] : [square(say('soundness.piece'), area)],
+      asks: area === null ? say('soundness.its-outline-or-size') : null,
     };
   return {
-    words: 'Clean, prime, fill with repair mortar.',
+    words: say('soundness.clean-prime-fill-with-repair-mortar'),
     quantities: area === null ? [] : mortar(area, mark.depthMm, figure),
-    asks: area === null ? 'Its outline or size' : mark.depthMm === null ? 'Depth' : null,
+    asks: area === null ? say('soundness.its-outline-or-size') : mark.depthMm === null ? say('soundness.depth') : null,
   };
 }
 
 function crack(mark: Mark, lengthMm: number | null, figure: FigureOf): Plain {
   if (mark.sizeMm === null)
-    return { verdict: 'measure', words: 'Measure how wide it is.', asks: 'Width of the crack, mm' };
+    return {
+      verdict: 'measure',
+      words: say('soundness.measure-how-wide-it-is'),
+      asks: say('soundness.width-of-the-crack-mm'),
+    };
   const wide = mark.sizeMm > figure('crack-mm');
   if (mark.moving || (mark.stepMm ?? 0) > 2)
     return {
       verdict: 'stop',
-      words: 'It moves, or one side stands higher: the structure is looked at first.',
+      words: say('soundness.it-moves-or-one-side-stands'),
       decides: ENGINEER,
     };
   if (!wide && (mark.stepMm ?? 0) === 0)
-    return { words: 'Hairline: open slightly, fill.', quantities: lengthMm === null ? [] : [metres('Fill', lengthMm)] };
+    return {
+      words: say('soundness.hairline-open-slightly-fill'),
+      quantities: lengthMm === null ? [] : [metres(say('soundness.fill'), lengthMm)],
+    };
   const stitches = lengthMm === null ? null : Math.floor(lengthMm / figure('stitch-mm')) + 1;
   return {
-    words: 'Cut across every so often, lay stitches in, fill with resin, blind with sand.',
-    cautions: [DUST, 'Resin burns and sensitises: gloves, goggles, air.'],
+    words: say('soundness.cut-across-every-so-often-lay'),
+    cautions: [DUST, say('soundness.resin-burns-and-sensitises-gloves-goggles')],
     quantities:
       lengthMm === null
         ? []
         : [
-            metres('Crack', lengthMm),
+            metres(say('soundness.crack'), lengthMm),
             {
-              words: 'Resin',
+              words: say('soundness.resin'),
               value: (lengthMm / 1000) * figure('resin-l-m'),
               unit: 'l',
-              formula: `${(lengthMm / 1000).toFixed(2)} m × ${figure('resin-l-m')} l/m`,
+              formula: say('soundness.m-l-m', { lengthMm: decimals(lengthMm / 1000, 2), resinLM: figure('resin-l-m') }),
             },
             {
-              words: 'Stitches',
+              words: say('soundness.stitches'),
               value: stitches!,
               unit: '',
-              formula: `${Math.round(lengthMm)} mm, every ${figure('stitch-mm')} mm, and one`,
+              formula: say('soundness.mm-every-mm-and-one', {
+                lengthMm: Math.round(lengthMm),
+                stitchMm: figure('stitch-mm'),
+              }),
             },
           ],
-    asks: lengthMm === null ? 'Its line on the sheet' : null,
+    asks: lengthMm === null ? say('soundness.its-line-on-the-sheet') : null,
   };
 }
 
-const metres = (words: string, lengthMm: number): Quantity => ({
+const metres = (words: Said, lengthMm: number): Quantity => ({
   words,
   value: lengthMm / 1000,
   unit: 'm',
-  formula: 'length of the line on the sheet',
+  formula: say('soundness.length-of-the-line-on-the'),
 });
-const square = (words: string, area: number): Quantity => ({
+const square = (words: Said, area: number): Quantity => ({
   words,
   value: area,
   unit: 'm²',
-  formula: 'area on the sheet',
+  formula: say('soundness.area-on-the-sheet'),
 });
-const hours = (area: number, rate: number, words: string): Quantity => ({
+const hours = (area: number, rate: number, words: Said): Quantity => ({
   words,
   value: area * rate,
   unit: 'h',
-  formula: `${area.toFixed(2)} m² × ${rate} h/m²`,
+  formula: say('soundness.m-h-m', { area: decimals(area, 2), rate }),
 });
 
 function mortar(area: number, depthMm: number | null, figure: FigureOf): Quantity[] {
-  if (depthMm === null) return [square('Patch', area)];
+  if (depthMm === null) return [square(say('soundness.patch'), area)];
   return [
-    square('Patch', area),
+    square(say('soundness.patch'), area),
     {
-      words: 'Repair mortar',
+      words: say('soundness.repair-mortar'),
       value: area * depthMm * figure('fill-kg-l'),
       unit: 'kg',
-      formula: `${area.toFixed(3)} m² × ${depthMm} mm × ${figure('fill-kg-l')} kg/l`,
+      formula: say('soundness.m-mm-kg-l', { area: decimals(area, 3), depthMm, fillKgL: figure('fill-kg-l') }),
     },
   ];
 }

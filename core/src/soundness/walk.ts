@@ -1,3 +1,4 @@
+import { reach, say, type Said } from '../said/index.ts';
 import { boundsMm, contains, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
 import { formatReach } from '../units/index.ts';
 import type { Check } from './facts.ts';
@@ -6,7 +7,7 @@ import type { Check } from './facts.ts';
 export interface WalkStep {
   key: string;
   kind: 'joist' | 'tap' | 'bounce' | 'scratch' | 'drop';
-  words: string;
+  words: Said;
   /** Ends of the line, or twice the same place. */
   from: PointMm;
   to: PointMm;
@@ -22,14 +23,14 @@ const SHORTEST_MM = 300;
 function stretches(plan: Plan, deg: number, offMm: number): [PointMm, PointMm][] {
   const box = boundsMm(plan.corners);
   const [ux, uy] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
-  const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) + ALONG_STEP_MM;
+  const reachMm = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) + ALONG_STEP_MM;
   const at = (t: number): PointMm => ({
     xMm: Math.round(box.minX + ux * t - uy * offMm),
     yMm: Math.round(box.minY + uy * t + ux * offMm),
   });
   const found: [PointMm, PointMm][] = [];
   let start: number | null = null;
-  for (let t = -reach; t <= reach; t += ALONG_STEP_MM / 2) {
+  for (let t = -reachMm; t <= reachMm; t += ALONG_STEP_MM / 2) {
     const p = at(t);
     const inside =
       contains(plan.corners, p.xMm, p.yMm) && !plan.islands.some((island) => contains(island, p.xMm, p.yMm));
@@ -51,20 +52,20 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
   const deg = timber ? (room.base.joistDeg ?? 0) : 0;
   const spacing = timber ? (room.base.joistSpacingMm ?? ASSUMED_JOISTS_MM) : tapMm;
   const box = boundsMm(plan.corners);
-  const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY);
+  const reachMm = Math.hypot(box.maxX - box.minX, box.maxY - box.minY);
   const steps: Omit<WalkStep, 'done'>[] = [];
   let n = 0;
   // Lines start half a spacing from the corner of the sheet, as the joists are drawn there.
-  for (let off = -Math.ceil(reach / spacing) * spacing + spacing / 2; off <= reach; off += spacing)
+  for (let off = -Math.ceil(reachMm / spacing) * spacing + spacing / 2; off <= reachMm; off += spacing)
     for (const [from, to] of stretches(plan, deg, off)) {
       n++;
       steps.push(
         timber
-          ? { key: `joist/${n}`, kind: 'joist', words: `Walk joist line ${n}, heel to toe`, from, to }
+          ? { key: `joist/${n}`, kind: 'joist', words: say('soundness.walk-joist-line-heel-to-toe', { n }), from, to }
           : {
               key: `tap/${n}`,
               kind: 'tap',
-              words: `Tap along row ${n}, every ${formatReach(tapMm, room.units)}`,
+              words: say('soundness.tap-along-row-every', { n, tapMm: reach(tapMm) }),
               from,
               to,
             },
@@ -76,7 +77,7 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
       steps.push({
         key: `bounce/${i + 1}`,
         kind: 'bounce',
-        words: `Drop on your heels at spot ${i + 1}`,
+        words: say('soundness.drop-on-your-heels-at-spot', { i: i + 1 }),
         from: p,
         to: p,
       });
@@ -84,11 +85,17 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
       steps.push({
         key: `scratch/${i + 1}`,
         kind: 'scratch',
-        words: `Scratch the surface at spot ${i + 1}`,
+        words: say('soundness.scratch-the-surface-at-spot', { i: i + 1 }),
         from: p,
         to: p,
       });
-      steps.push({ key: `drop/${i + 1}`, kind: 'drop', words: `Let a drop stand at spot ${i + 1}`, from: p, to: p });
+      steps.push({
+        key: `drop/${i + 1}`,
+        kind: 'drop',
+        words: say('soundness.let-a-drop-stand-at-spot', { i: i + 1 }),
+        from: p,
+        to: p,
+      });
     }
   }
   const latest = new Map([...checks].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).map((c) => [c.key, c]));

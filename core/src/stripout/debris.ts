@@ -1,9 +1,10 @@
+import type { Said } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 
 /** Debris of one kind: what it weighs loose, and what carries it away. */
 interface Debris {
-  words: string;
+  words: Said;
   bulk: 'soft' | 'mineral';
   massKg: number;
   volumeM3: number;

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import type { CoveringCard } from '../coverings/index.ts';
 import type { FigureOf, OwnFigure } from '../figures/index.ts';
 import type { HazardFacts } from '../hazards/index.ts';
@@ -8,10 +9,10 @@ import type { Mark } from '../soundness/index.ts';
 
 export const CHOICES = ['keep', 'make-good', 'remove'] as const;
 export type Choice = (typeof CHOICES)[number];
-export const CHOICE_WORDS: Record<Choice, string> = {
-  keep: 'Keep and cover',
-  'make-good': 'Make good and cover',
-  remove: 'Take up',
+export const CHOICE_WORDS: Record<Choice, Said> = {
+  keep: say('stripout.choice-words.keep'),
+  'make-good': say('stripout.choice-words.make-good'),
+  remove: say('stripout.choice-words.remove'),
 };
 
 /** What is done about one layer, with the reason. The newest counts. */

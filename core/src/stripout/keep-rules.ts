@@ -1,3 +1,4 @@
+import { gap, lower, say, type Said, type Sayable } from '../said/index.ts';
 import { LAYERS, fromTheTop, layerName, type Layer } from '../layers/index.ts';
 import { floorOf, mayOverlap, regionAt } from '../room/index.ts';
 import { gapWords, roundTo } from '../units/index.ts';
@@ -8,53 +9,64 @@ import { tapResult } from './tile.ts';
 /** Families of layers a covering's sheet may allow beneath it. */
 const CARD_FAMILY = { tile: 'tile', resilient: 'resilient', wood: 'wood', panel: 'wood', mineral: 'mineral' } as const;
 
-function tooHigh(ctx: StripContext, steps: readonly StepAt[]): string[] {
+function tooHigh(ctx: StripContext, steps: readonly StepAt[]): Said[] {
   const most = ctx.figure('height-mm');
   return steps
     .filter((s) => s.stepMm !== null && s.stepMm > most)
-    .map((s) => `${gapWords(s.stepMm!, ctx.room.units)} up at the ${s.name}: over ${gapWords(most, ctx.room.units)}`);
+    .map((s) => say('stripout.up-at-the-over', { stepMm: gap(s.stepMm!), s: s.name, most: gap(most) }));
 }
 
 /** What stands against covering a layer whichever way, before its surface is looked at. */
-function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): string[] {
+function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
   const spec = LAYERS[layer.kind];
   const { units } = ctx.room;
-  if (spec.family === 'soft')
-    return [`${spec.words} is never covered: a floor on something soft works its joints loose`];
-  if (spec.family === 'floating') return ['A floating floor must not lie on another'];
-  if (spec.family === 'fill') return ['Loose fill carries nothing'];
-  const refusals: string[] = [];
+  if (spec.family === 'soft') return [say('stripout.is-never-covered-a-floor-on', { spec: spec.words })];
+  if (spec.family === 'floating') return [say('stripout.a-floating-floor-must-not-lie')];
+  if (spec.family === 'fill') return [say('stripout.loose-fill-carries-nothing')];
+  const refusals: Said[] = [];
   const family = CARD_FAMILY[spec.family];
-  if (!ctx.card.layOver.includes(family)) refusals.push(`${ctx.card.name}: its sheet does not allow ${family} beneath`);
+  if (!ctx.card.layOver.includes(family))
+    refusals.push(say('stripout.its-sheet-does-not-allow-beneath', { card: ctx.card.name, family }));
   if (layer.condition === 'loose' || layer.condition === 'broken')
-    refusals.push('It is not firm: what is loose stays loose under the floor');
+    refusals.push(say('stripout.it-is-not-firm-what-is'));
   if (spec.family === 'resilient') {
     const others = fromTheTop(ctx.facts.layers).filter(
       (l) => l.id !== layer.id && LAYERS[l.kind].family === 'resilient' && mayOverlap(l.where, layer.where),
     );
     if (others.length > 0)
-      refusals.push(`There is more than one resilient layer (${layerName(others[0]!).toLowerCase()} too)`);
+      refusals.push(say('stripout.there-is-more-than-one-resilient', { layerName: lower(layerName(others[0]!)) }));
     if (layer.kind === 'sheet-resilient' && layer.thicknessMm > ctx.figure('vinyl-keep-mm'))
       refusals.push(
-        `${gapWords(layer.thicknessMm, units)} thick: up to ${gapWords(ctx.figure('vinyl-keep-mm'), units)} may be covered, more is a cushion`,
+        say('stripout.thick-up-to-may-be-covered', {
+          thicknessMm: gap(layer.thicknessMm),
+          vinylKeepMm: gap(ctx.figure('vinyl-keep-mm')),
+        }),
       );
-    if (layer.fixing !== 'glued' && layer.kind === 'sheet-resilient') refusals.push('It is not bonded all over');
+    if (layer.fixing !== 'glued' && layer.kind === 'sheet-resilient')
+      refusals.push(say('stripout.it-is-not-bonded-all-over'));
   }
   if (spec.family === 'tile') refusals.push(...tileRefusals(ctx, layer));
   if (layer.kind === 'adhesive-residue' && ctx.card.kind === 'glue-down-vinyl')
-    refusals.push('Old adhesive under new: bond and tack cannot be relied on');
+    refusals.push(say('stripout.old-adhesive-under-new-bond-and'));
   return [...refusals, ...tooHigh(ctx, steps)];
 }
 
-function tileRefusals(ctx: StripContext, layer: Layer): string[] {
+function tileRefusals(ctx: StripContext, layer: Layer): Said[] {
   const region = regionAt(floorOf(ctx.plan), ctx.room.lines, layer.where);
   const taps = tapResult(region, layer, ctx.facts.taps, ctx.figure('tap-mm'));
   const most = ctx.figure('tile-hollow-pct');
-  if (taps.hollowPct === null) return ['Not tapped yet: how much of it is hollow is not known'];
-  const refusals: string[] = [];
+  if (taps.hollowPct === null) return [say('stripout.not-tapped-yet-how-much-of')];
+  const refusals: Said[] = [];
   if (taps.hollowPct > most)
-    refusals.push(`${roundTo(taps.hollowPct, 0.1)} % hollow (${taps.hollow} of ${taps.tapped} taps): over ${most} %`);
-  if (taps.field) refusals.push('A loose field: hollow taps side by side are taken up and patched');
+    refusals.push(
+      say('stripout.hollow-of-taps-over', {
+        hollowPct: roundTo(taps.hollowPct, 0.1),
+        hollow: taps.hollow,
+        tapped: taps.tapped,
+        most,
+      }),
+    );
+  if (taps.field) refusals.push(say('stripout.a-loose-field-hollow-taps-side'));
   return refusals;
 }
 
@@ -64,33 +76,35 @@ function lippageLimit(ctx: StripContext): number {
 }
 
 /** Why a layer may not be kept as it is. Empty: it may. */
-export function keepRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): string[] {
+export function keepRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
   const refusals = common(ctx, layer, steps);
   const { family } = LAYERS[layer.kind];
   const { units } = ctx.room;
   if (family === 'tile') {
     const wide = ctx.figure('tile-grout-mm');
-    if (layer.groutMm === null) refusals.push('Grout line width is not measured');
+    if (layer.groutMm === null) refusals.push(say('stripout.grout-line-width-is-not-measured'));
     else if (layer.groutMm > wide)
-      refusals.push(
-        `Grout lines ${gapWords(layer.groutMm, units)} wide: over ${gapWords(wide, units)} they are skimmed level first`,
-      );
-    if (layer.lippageMm === null) refusals.push('Lippage is not measured');
+      refusals.push(say('stripout.grout-lines-wide-over-they-are', { groutMm: gap(layer.groutMm), wide: gap(wide) }));
+    if (layer.lippageMm === null) refusals.push(say('stripout.lippage-is-not-measured'));
     else if (layer.lippageMm > lippageLimit(ctx))
       refusals.push(
-        `Lippage ${gapWords(layer.lippageMm, units)}: the card lets ${gapWords(lippageLimit(ctx), units)} stand`,
+        say('stripout.lippage-the-card-lets-stand', {
+          lippageMm: gap(layer.lippageMm),
+          lippageLimit: gap(lippageLimit(ctx)),
+        }),
       );
   }
   if (layer.kind === 'sheet-resilient' && layer.condition === 'worn')
-    refusals.push('Worn through or textured: skim it first');
-  if (layer.kind === 'nailed-boards' && layer.condition === 'worn') refusals.push('Boards work: screw them down first');
+    refusals.push(say('stripout.worn-through-or-textured-skim-it'));
+  if (layer.kind === 'nailed-boards' && layer.condition === 'worn')
+    refusals.push(say('stripout.boards-work-screw-them-down-first'));
   if (ctx.card.kind === 'glue-down-vinyl' && (family === 'resilient' || family === 'tile'))
-    refusals.push('A glued floor shows every joint and pattern beneath it: skim first');
+    refusals.push(say('stripout.a-glued-floor-shows-every-joint'));
   return refusals;
 }
 
 /** Why a layer may not be made good and covered. Empty: it may. */
-export function makeGoodRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[], known: boolean): string[] {
-  if (!known) return [...common(ctx, layer, steps), 'There is no usual way to make it good'].slice(0, 2);
+export function makeGoodRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[], known: boolean): Sayable[] {
+  if (!known) return [...common(ctx, layer, steps), say('stripout.there-is-no-usual-way-to')].slice(0, 2);
   return common(ctx, layer, steps);
 }

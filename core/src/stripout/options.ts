@@ -1,3 +1,4 @@
+import { say, type Said, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SCHOOL } from './schools.ts';
 import type { Method } from '../hazards/index.ts';
@@ -25,20 +26,20 @@ export interface Option {
   choice: Choice;
   allowed: boolean;
   /** Why not, or what must be known first. */
-  refusals: string[];
+  refusals: Sayable[];
   /** Stopped by the hazard gate, and not merely unsuitable. */
   stopped: boolean;
   /** Finished surface over the surface that lies there now, mm. */
   levelMm: number;
   steps: StepAt[];
-  flat: string;
-  damp: string;
+  flat: Said;
+  damp: Sayable;
   hours: number;
   debrisKg: number;
   dust: 'none' | 'low' | 'wood' | 'silica';
-  hireWords: string[];
+  hireWords: Said[];
   cost: number;
-  risk: string;
+  risk: Said;
 }
 
 export interface Comparison {
@@ -46,7 +47,7 @@ export interface Comparison {
   areaM2: number;
   options: Option[];
   recommended: Choice | null;
-  because: string;
+  because: Sayable;
   /** What the user chose, or null while undecided. */
   chosen: Choice | null;
   note: string;
@@ -84,30 +85,30 @@ export function hireDaysOf(ctx: StripContext, hours: number): number {
   return Math.max(1, Math.ceil(hours / (ctx.figure('crew') * ctx.figure('hours-a-day'))));
 }
 
-const DAMP: Record<string, string> = {
-  soft: 'Holds damp: nothing can be read through it.',
-  floating: 'May have shut damp in: read the base once it is up.',
-  resilient: 'Seals the base: damp is tested in the base below it, not on it.',
-  tile: 'Damp is tested in the base below, by a hole through tile and bed.',
-  wood: 'Pins in the boards, and in the timber below.',
-  panel: 'Pins in the panel and in the base.',
-  mineral: 'Tests go through it into the base.',
-  fill: 'Hides the base.',
+const DAMP: Record<string, Said> = {
+  soft: say('stripout.damp.soft'),
+  floating: say('stripout.damp.floating'),
+  resilient: say('stripout.damp.resilient'),
+  tile: say('stripout.damp.tile'),
+  wood: say('stripout.damp.wood'),
+  panel: say('stripout.damp.panel'),
+  mineral: say('stripout.damp.mineral'),
+  fill: say('stripout.damp.fill'),
 };
 
 function hireOf(ctx: StripContext, names: ReturnType<typeof removalOf>['hire'], hours: number) {
   const days = hireDaysOf(ctx, hours);
   const cost = names.reduce((sum, name) => sum + ctx.figure(name) * days, 0);
-  const words = names.map((name) => `${HIRE_WORDS[name]} ${days} day${days === 1 ? '' : 's'}`);
+  const words = names.map((name) => say('stripout.days-plural-one-other', { hirewords: HIRE_WORDS[name], days }));
   return { cost, words };
 }
 
 export const HIRE_WORDS = {
-  'extractor-day': 'Extractor, class M',
-  'hammer-day': 'Chisel hammer',
-  'saw-day': 'Plunge saw',
-  'grinder-day': 'Shrouded grinder',
-  'stripper-day': 'Powered scraper',
+  'extractor-day': say('stripout.hire-words.extractor-day'),
+  'hammer-day': say('stripout.hire-words.hammer-day'),
+  'saw-day': say('stripout.hire-words.saw-day'),
+  'grinder-day': say('stripout.hire-words.grinder-day'),
+  'stripper-day': say('stripout.hire-words.stripper-day'),
 } as const;
 
 /** A rate of hours or kilograms for a kind of layer: the job's own where one is written, else the kind's. */
@@ -134,9 +135,9 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
       ...base,
       allowed: gate.allowed,
       stopped: !gate.allowed,
-      refusals: gate.stops.map((s) => `${s.words}. Who decides: ${s.decides}.`),
-      flat: 'What lies below is read bare: its own highs and lows come to light.',
-      damp: 'The base below can be tested and can dry.',
+      refusals: gate.stops.map((s) => say('stripout.who-decides', { s: s.words, decides: s.decides })),
+      flat: say('stripout.what-lies-below-is-read-bare'),
+      damp: say('stripout.the-base-below-can-be-tested'),
       hours,
       debrisKg,
       dust: spec.dust,
@@ -156,8 +157,10 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
     ...base,
     allowed: gate.allowed && unsuited.length === 0,
     stopped: !gate.allowed,
-    refusals: [...gate.stops.map((s) => `${s.words}. Who decides: ${s.decides}.`), ...unsuited],
-    flat: good ? `${good.words}, then read flatness on it.` : 'Read flatness on it as it lies.',
+    refusals: [...gate.stops.map((s) => say('stripout.who-decides', { s: s.words, decides: s.decides })), ...unsuited],
+    flat: good
+      ? say('stripout.then-read-flatness-on-it', { good: good.words })
+      : say('stripout.read-flatness-on-it-as-it'),
     damp: DAMP[spec.family] ?? '',
     hours,
     debrisKg: 0,
@@ -166,10 +169,10 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
     cost: good ? hours * ctx.figure('labour-h') + areaM2 * ctx.figure(good.cost) : 0,
     risk:
       spec.family === 'tile'
-        ? 'A tile that lets go later lets the floor go with it.'
+        ? say('stripout.a-tile-that-lets-go-later')
         : spec.family === 'resilient'
-          ? 'Whatever is wrong beneath stays unseen.'
-          : 'Its own fixings and movement stay.',
+          ? say('stripout.whatever-is-wrong-beneath-stays-unseen')
+          : say('stripout.its-own-fixings-and-movement-stay'),
   };
 }
 
@@ -177,7 +180,7 @@ function recommend(
   ctx: StripContext,
   layer: Layer,
   options: readonly Option[],
-): { choice: Choice | null; because: string } {
+): { choice: Choice | null; because: Sayable } {
   const of = (choice: Choice) => options.find((o) => o.choice === choice)!;
   const [keep, good, remove] = CHOICES.map(of) as [Option, Option, Option];
   const family = LAYERS[layer.kind].family;
@@ -185,34 +188,33 @@ function recommend(
   if (remove.stopped && covered)
     return {
       choice: covered.choice,
-      because:
-        'Taking it up is shut; left undisturbed and covered it harms nobody. Its presence goes into the hand-over.',
+      because: say('stripout.taking-it-up-is-shut-left'),
     };
   if (remove.stopped)
     return {
       choice: null,
-      because: 'It may not be covered, and taking it up is shut until a laboratory has answered.',
+      because: say('stripout.it-may-not-be-covered-and'),
     };
-  if (!covered) return { choice: 'remove', because: keep.refusals[0] ?? 'It may not be covered.' };
+  if (!covered) return { choice: 'remove', because: keep.refusals[0] ?? say('stripout.it-may-not-be-covered') };
   if (family === 'tile') {
     return answerTo(ctx.facts.answers, SCHOOL['school/tile']) === 'lift'
-      ? { choice: 'remove', because: 'Your school lifts tile.' }
+      ? { choice: 'remove', because: say('stripout.your-school-lifts-tile') }
       : {
           choice: covered.choice,
-          because: 'Sound tile is a stiff base, and lifting it costs hours, weight and silica dust.',
+          because: say('stripout.sound-tile-is-a-stiff-base'),
         };
   }
   if (layer.kind === 'sheet-resilient') {
     return answerTo(ctx.facts.answers, SCHOOL['school/vinyl']) === 'remove'
-      ? { choice: 'remove', because: 'Your school takes thin vinyl up.' }
+      ? { choice: 'remove', because: say('stripout.your-school-takes-thin-vinyl-up') }
       : {
           choice: good.allowed ? 'make-good' : covered.choice,
-          because: 'Firm, thin and single: a skim fills its texture and nothing is disturbed.',
+          because: say('stripout.firm-thin-and-single-a-skim'),
         };
   }
   return covered.cost <= remove.cost
-    ? { choice: covered.choice, because: 'It may be covered, and that costs less than taking it up.' }
-    : { choice: 'remove', because: 'Taking it up costs less than making it good.' };
+    ? { choice: covered.choice, because: say('stripout.it-may-be-covered-and-that') }
+    : { choice: 'remove', because: say('stripout.taking-it-up-costs-less-than') };
 }
 
 /** Keep, make good or remove for every layer, side by side. A layer over one that goes must go too. */

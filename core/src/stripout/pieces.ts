@@ -1,3 +1,4 @@
+import { allOf, gap, listed, lower, midSentence, say, type Listed, type Said } from '../said/index.ts';
 import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 import {
   centreOf,
@@ -153,9 +154,9 @@ export interface SawDepth {
   depthMm: number;
   layersMm: number;
   allowanceMm: number;
-  warnings: string[];
+  warnings: Said[];
   /** Set when the saw may not be used here at all. */
-  stop: string | null;
+  stop: Said | null;
 }
 
 const MARKS_BASE_MM = 0.5;
@@ -167,22 +168,32 @@ export function sawDepthOf(ctx: StripContext, layers: readonly Layer[]): SawDept
   const clear = ctx.figure('services-clear-mm');
   const { units } = ctx.room;
   const bases = [ctx.room.base, ...(ctx.room.secondBase ? [ctx.room.secondBase] : [])];
-  const warnings: string[] = [];
+  const warnings: Said[] = [];
   if (allowanceMm > MARKS_BASE_MM)
     warnings.push(
-      `${gapWords(allowanceMm, units)} past the layers marks the base: ${gapWords(MARKS_BASE_MM, units)} is enough to part them`,
+      say('stripout.past-the-layers-marks-the-base', {
+        allowanceMm: gap(allowanceMm),
+        MARKSBASEMM: gap(MARKS_BASE_MM),
+      }),
     );
-  let stop: string | null = null;
+  let stop: Said | null = null;
   for (const { heating, heatingDepthMm } of bases) {
-    if (heating === 'unknown') warnings.push('Whether the floor is heated is not recorded');
+    if (heating === 'unknown') warnings.push(say('stripout.whether-the-floor-is-heated-is'));
     if (heating !== 'water' && heating !== 'electric') continue;
-    if (heatingDepthMm === null) stop = 'The depth of the heating is not recorded: no saw until it is';
+    if (heatingDepthMm === null) stop = say('stripout.the-depth-of-the-heating-is');
     else if (heatingDepthMm - allowanceMm < clear)
-      stop ??= `Heating ${gapWords(heatingDepthMm, units)} under the base: the saw would come within ${gapWords(clear, units)} of it`;
+      stop ??= say('stripout.heating-under-the-base-the-saw', {
+        heatingDepthMm: gap(heatingDepthMm),
+        clear: gap(clear),
+      });
   }
   return { depthMm: layersMm + allowanceMm, layersMm, allowanceMm, warnings, stop };
 }
 
-export function packName(layers: readonly Layer[]): string {
-  return layers.map((layer) => layerName(layer).toLowerCase()).join(' with ');
+/** Layers taken up together, as they are called within a sentence. */
+export function packName(layers: readonly Layer[]): Said {
+  return allOf(
+    layers.map((layer) => midSentence(layerName(layer))),
+    ' with ',
+  );
 }

@@ -1,3 +1,4 @@
+import { type Said, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SCHOOL } from './schools.ts';
 import { gateOf, type LayerGate } from '../hazards/index.ts';
@@ -19,18 +20,18 @@ export interface StripPlan {
   trim: TrimPiece[];
   trimOff: boolean;
   steps: Step[];
-  left: { key: string; words: string }[];
+  left: { key: string; words: Sayable }[];
   debris: DebrisTotal;
   /** Work hours of one person, and days for the crew. */
   hours: number;
   days: number;
-  hire: { words: string; days: number; cost: number }[];
-  tools: string[];
+  hire: { words: Said; days: number; cost: number }[];
+  tools: Said[];
   cost: { labour: number; disposal: number; hire: number; making: number; total: number };
   /** Layers that stay, for what the planks will lie over. */
   keptLayerIds: string[];
   /** Suspect materials that stay in place, for the hand-over. */
-  leftInPlace: string[];
+  leftInPlace: Said[];
 }
 
 /** Sheet or tile glued on an overlay panel that goes too comes up with the panel: one cut, one lift. */
@@ -114,7 +115,7 @@ export function planStripOut(ctx: StripContext): StripPlan {
     hours,
     days,
     hire,
-    tools: [...new Set(going.flatMap((l) => removalOf(l).tools))],
+    tools: toolsOf(going),
     cost: { ...cost, total: cost.labour + cost.disposal + cost.hire + cost.making },
     keptLayerIds: staying.map((l) => l.id),
     leftInPlace: gates
@@ -123,6 +124,12 @@ export function planStripOut(ctx: StripContext): StripPlan {
         gate.materials.filter((m) => m.state === 'positive' || m.state === 'shut').map((m) => m.words),
       ),
   };
+}
+
+/** Tools of every removal, each once, in the order they are first needed. */
+function toolsOf(going: readonly Layer[]): Said[] {
+  const byCode = new Map(going.flatMap((l) => removalOf(l).tools).map((tool) => [tool.code, tool]));
+  return [...byCode.values()];
 }
 
 function hireDays(ctx: StripContext, going: readonly Layer[]): StripPlan['hire'] {

@@ -1,3 +1,4 @@
+import { allOf, gap, lower, say, type Said, type Sayable } from '../said/index.ts';
 import type { Caution } from '../hazards/index.ts';
 import { fixtureName, openingName, type Fixture } from '../room/index.ts';
 import { gapWords } from '../units/index.ts';
@@ -6,8 +7,8 @@ import type { StripContext } from './facts.ts';
 /** Something to do before the floor is touched, with the reason it is asked. */
 export interface Ask {
   key: string;
-  words: string;
-  lines: string[];
+  words: Sayable;
+  lines: Said[];
   hours: number;
   cautions?: Caution[];
 }
@@ -19,58 +20,58 @@ export function dustPlan(ctx: StripContext, dusty: boolean): Ask[] {
     key: `dust/opening/${opening.id}`,
     words:
       opening.kind === 'door' || opening.kind === 'sliding'
-        ? `Close and tape the ${openingName(room, opening)}`
-        : `Hang sheeting with a zip in the ${openingName(room, opening)}`,
-    lines: opening.kind === 'door' ? ['Leave one door as the way out, with an overlap flap'] : [],
+        ? say('stripout.close-and-tape-the', { openingName: openingName(room, opening) })
+        : say('stripout.hang-sheeting-with-a-zip-in', { openingName: openingName(room, opening) }),
+    lines: opening.kind === 'door' ? [say('stripout.leave-one-door-as-the-way')] : [],
     hours: 0.1,
   }));
   for (const fixture of room.fixtures.filter((f) => f.kind === 'register'))
     asks.push({
       key: `dust/register/${fixture.id}`,
-      words: `Cover the ${fixtureName(fixture).toLowerCase()} from inside and on top`,
-      lines: ['Lift the grille, tape film in the duct, grille back, film over it'],
+      words: say('stripout.cover-the-from-inside-and-on', { fixtureName: lower(fixtureName(fixture)) }),
+      lines: [say('stripout.lift-the-grille-tape-film-in')],
       hours: 0.1,
     });
-  asks.push({ key: 'dust/sheet', words: 'Sheet what stays in the room', lines: [], hours: 0.2 });
+  asks.push({ key: 'dust/sheet', words: say('stripout.sheet-what-stays-in-the-room'), lines: [], hours: 0.2 });
   if (dusty)
     asks.push({
       key: 'dust/air',
-      words: 'Extractor running, air blown out of a window',
-      lines: ['Class M or H; vacuum between passes, never sweep or blow'],
+      words: say('stripout.extractor-running-air-blown-out-of'),
+      lines: [say('stripout.class-m-or-h-vacuum-between')],
       hours: 0.1,
     });
   return asks;
 }
 
-const LIFT: Partial<Record<Fixture['kind'], { words: string; lines: string[]; hours: number }>> = {
+const LIFT: Partial<Record<Fixture['kind'], { words: Said; lines: Said[]; hours: number }>> = {
   toilet: {
-    words: 'Lift the toilet',
+    words: say('stripout.lift.toilet.words'),
     lines: [
-      'Isolate the water, flush, empty cistern and bowl',
-      'Lid off first, undo, lift with two',
-      'Plug the pipe: sewer gas',
-      'Scrape the seal, look for rot round the flange',
+      say('stripout.lift.toilet.lines.1'),
+      say('stripout.lift.toilet.lines.2'),
+      say('stripout.lift.toilet.lines.3'),
+      say('stripout.lift.toilet.lines.4'),
     ],
     hours: 0.75,
   },
-  register: { words: 'Take the register cover off', lines: ['Keep its screws with it'], hours: 0.05 },
+  register: { words: say('stripout.lift.register.words'), lines: [say('stripout.lift.register.lines.1')], hours: 0.05 },
   appliance: {
-    words: 'Move the appliance out onto boards',
-    lines: ['Gas, water and electricity isolated by the trade', 'Feet down, boards under it, never dragged'],
+    words: say('stripout.lift.appliance.words'),
+    lines: [say('stripout.lift.appliance.lines.1'), say('stripout.lift.appliance.lines.2')],
     hours: 0.4,
   },
   radiator: {
-    words: 'Leave the radiator, or have it hung off',
-    lines: ['Valves shut and drained by the heating trade if it must come off'],
+    words: say('stripout.lift.radiator.words'),
+    lines: [say('stripout.lift.radiator.lines.1')],
     hours: 0.1,
   },
-  bath: { words: 'Take the bath panel off', lines: ['The layer stops at its edge; the edge flexes'], hours: 0.2 },
+  bath: { words: say('stripout.lift.bath.words'), lines: [say('stripout.lift.bath.lines.1')], hours: 0.2 },
 };
 
 const SEWAGE: Caution = {
   id: 'sewage',
-  words: 'Sewage at the flange: gloves, eye cover, wash before eating; after a flood a specialist cleans first.',
-  decides: 'local code',
+  words: say('stripout.sewage.words'),
+  decides: say('stripout.sewage.decides'),
 };
 
 /** Fixtures to lift or shift, each with its steps, and the bars at openings. */
@@ -81,7 +82,7 @@ export function fixturesOut(ctx: StripContext): Ask[] {
       ? [
           {
             key: `lift/${fixture.id}`,
-            words: fixture.name ? `${lift.words}: ${fixture.name}` : lift.words,
+            words: fixture.name ? allOf([lift.words, fixture.name], ': ') : lift.words,
             lines: lift.lines,
             hours: lift.hours,
             ...(fixture.kind === 'toilet' ? { cautions: [SEWAGE] } : {}),
@@ -92,7 +93,7 @@ export function fixturesOut(ctx: StripContext): Ask[] {
   for (const opening of ctx.room.openings)
     asks.push({
       key: `lift/bar/${opening.id}`,
-      words: `Take up the bar at the ${openingName(ctx.room, opening)}`,
+      words: say('stripout.take-up-the-bar-at-the', { openingName: openingName(ctx.room, opening) }),
       lines: [],
       hours: 0.1,
     });
@@ -106,12 +107,16 @@ const TUCK_MM = 25;
 export function leftAtOpenings(
   ctx: StripContext,
   removedFamilies: readonly string[],
-): { key: string; words: string }[] {
+): { key: string; words: Sayable }[] {
   const same: Record<string, string> = { carpet: 'soft', sheet: 'resilient', tile: 'tile', planks: 'floating' };
   return ctx.room.openings
     .filter((o) => same[o.beyond] !== undefined && removedFamilies.includes(same[o.beyond]!))
     .map((o) => ({
       key: `left/${o.id}`,
-      words: `At the ${openingName(ctx.room, o)} the ${o.beyond === 'sheet' ? 'sheet' : o.beyond} stays beyond: cut ${gapWords(TUCK_MM, ctx.room.units)} long on the far side, tuck later`,
+      words: say('stripout.at-the-the-stays-beyond-cut', {
+        openingName: openingName(ctx.room, o),
+        what: o.beyond === 'sheet' ? say('stripout.sheet') : o.beyond,
+        TUCKMM: gap(TUCK_MM),
+      }),
     }));
 }

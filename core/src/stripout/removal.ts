@@ -1,3 +1,4 @@
+import { say, type Said } from '../said/index.ts';
 import { mayDo, type Gate, type Method } from '../hazards/index.ts';
 import { LAYERS, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
@@ -6,18 +7,22 @@ import type { StripContext } from './facts.ts';
 interface Removal {
   methods: Method[];
   /** One line for each step, verb first. */
-  steps: string[];
-  tools: string[];
+  steps: Said[];
+  tools: Said[];
   hire: ('extractor-day' | 'hammer-day' | 'saw-day' | 'grinder-day' | 'stripper-day')[];
 }
 
-const BOX = 'Rigid box for sharp waste';
+const BOX = say('stripout.box');
 
 function bondedRemoval(layer: Layer): Removal {
   return {
     methods: ['score', 'lift-bonded', 'scrape'],
-    steps: ['Score into strips', 'Peel each strip, scrape what stays', 'Roll and tie'],
-    tools: ['Hooked knife', 'Long scraper'],
+    steps: [
+      say('stripout.score-into-strips'),
+      say('stripout.peel-each-strip-scrape-what-stays'),
+      say('stripout.roll-and-tie'),
+    ],
+    tools: [say('stripout.hooked-knife'), say('stripout.long-scraper')],
     hire: layer.kind === 'glued-vinyl' ? ['stripper-day'] : [],
   };
 }
@@ -30,8 +35,8 @@ export function removalOf(layer: Layer): Removal {
         ? bondedRemoval(layer)
         : {
             methods: ['score', 'roll-up'],
-            steps: ['Cut from the back into strips', 'Roll each strip with its pad and tie it'],
-            tools: ['Hooked knife', 'String'],
+            steps: [say('stripout.cut-from-the-back-into-strips'), say('stripout.roll-each-strip-with-its-pad')],
+            tools: [say('stripout.hooked-knife'), say('stripout.string')],
             hire: [],
           };
     case 'floating-laminate':
@@ -39,86 +44,115 @@ export function removalOf(layer: Layer): Removal {
       return {
         methods: ['unclick'],
         steps: [
-          'Start at the last row or a register',
-          'Unclick row by row, keep whole planks apart',
-          'Lift the underlay',
+          say('stripout.start-at-the-last-row-or'),
+          say('stripout.unclick-row-by-row-keep-whole'),
+          say('stripout.lift-the-underlay'),
         ],
-        tools: ['Pull bar', 'Flat bar'],
+        tools: [say('stripout.pull-bar'), say('stripout.flat-bar')],
         hire: [],
       };
     case 'sheet-on-panel':
       return {
         methods: ['saw', 'lift-bonded', 'pull-staples'],
-        steps: ['Saw through covering and panel only', 'Lever each piece at its edge', 'Look for staples left behind'],
-        tools: ['Flat bars', 'Pincers'],
+        steps: [
+          say('stripout.saw-through-covering-and-panel-only'),
+          say('stripout.lever-each-piece-at-its-edge'),
+          say('stripout.look-for-staples-left-behind'),
+        ],
+        tools: [say('stripout.flat-bars'), say('stripout.pincers')],
         hire: ['saw-day', 'extractor-day'],
       };
     case 'overlay-panel':
       return {
         methods: ['saw', 'lift-bonded', 'pull-staples'],
-        steps: ['Saw to the panel’s depth', 'Lever each piece at its edge'],
-        tools: ['Flat bars', 'Pincers'],
+        steps: [say('stripout.saw-to-the-panels-depth'), say('stripout.lever-each-piece-at-its-edge')],
+        tools: [say('stripout.flat-bars'), say('stripout.pincers')],
         hire: ['saw-day', 'extractor-day'],
       };
     case 'resilient-tile':
       return {
         methods: ['heat', 'lift-bonded', 'scrape'],
-        steps: ['Warm a few tiles at a time', 'Lift with a wide scraper', 'Scrape the adhesive while warm'],
-        tools: ['Hot-air gun', 'Wide scraper'],
+        steps: [
+          say('stripout.warm-a-few-tiles-at-a'),
+          say('stripout.lift-with-a-wide-scraper'),
+          say('stripout.scrape-the-adhesive-while-warm'),
+        ],
+        tools: [say('stripout.hot-air-gun'), say('stripout.wide-scraper')],
         hire: [],
       };
     case 'tile-thin-bed':
       return {
         methods: ['break', 'chisel', 'grind'],
-        steps: ['Start at a loose tile or an edge', 'Lift with hammer and flat chisel', 'Grind the bed down'],
-        tools: ['Goggles, ear defenders', 'Buckets'],
+        steps: [
+          say('stripout.start-at-a-loose-tile-or'),
+          say('stripout.lift-with-hammer-and-flat-chisel'),
+          say('stripout.grind-the-bed-down'),
+        ],
+        tools: [say('stripout.goggles-ear-defenders'), say('stripout.buckets')],
         hire: ['hammer-day', 'grinder-day', 'extractor-day'],
       };
     case 'tile-mortar-bed':
     case 'magnesite':
       return {
         methods: ['break', 'chisel'],
-        steps: ['Break along the lines drawn', 'Cut the mesh', 'Lift piece by piece, two hands'],
-        tools: ['Bolt cutters', 'Gauntlets', BOX],
+        steps: [
+          say('stripout.break-along-the-lines-drawn'),
+          say('stripout.cut-the-mesh'),
+          say('stripout.lift-piece-by-piece-two-hands'),
+        ],
+        tools: [say('stripout.bolt-cutters'), say('stripout.gauntlets'), BOX],
         hire: ['hammer-day', 'extractor-day'],
       };
     case 'glued-wood':
       return {
         methods: ['saw', 'lift-bonded', 'scrape'],
-        steps: ['Saw into strips across the boards', 'Lever strip by strip', 'Scrape the adhesive'],
-        tools: ['Flat bars', 'Long scraper'],
+        steps: [
+          say('stripout.saw-into-strips-across-the-boards'),
+          say('stripout.lever-strip-by-strip'),
+          say('stripout.scrape-the-adhesive'),
+        ],
+        tools: [say('stripout.flat-bars'), say('stripout.long-scraper')],
         hire: ['saw-day', 'stripper-day', 'extractor-day'],
       };
     case 'nailed-boards':
       return {
         methods: ['lift-bonded'],
-        steps: ['Find services beneath first', 'Lever board by board', 'Denail from the back'],
-        tools: ['Flat bars', 'Nail puller'],
+        steps: [
+          say('stripout.find-services-beneath-first'),
+          say('stripout.lever-board-by-board'),
+          say('stripout.denail-from-the-back'),
+        ],
+        tools: [say('stripout.flat-bars'), say('stripout.nail-puller')],
         hire: [],
       };
     case 'felt-or-paper':
       return layer.fixing === 'loose'
-        ? { methods: ['roll-up'], steps: ['Roll and bag'], tools: ['Bags'], hire: [] }
+        ? { methods: ['roll-up'], steps: [say('stripout.roll-and-bag')], tools: [say('stripout.bags')], hire: [] }
         : bondedRemoval(layer);
     case 'foam':
-      return { methods: ['roll-up'], steps: ['Roll and bag'], tools: ['Bags'], hire: [] };
+      return { methods: ['roll-up'], steps: [say('stripout.roll-and-bag')], tools: [say('stripout.bags')], hire: [] };
     case 'compound':
     case 'adhesive-residue':
       return {
         methods: ['scrape', 'grind'],
-        steps: ['Scrape what is loose', 'Grind to the base'],
-        tools: ['Long scraper'],
+        steps: [say('stripout.scrape-what-is-loose'), say('stripout.grind-to-the-base')],
+        tools: [say('stripout.long-scraper')],
         hire: ['grinder-day', 'extractor-day'],
       };
     case 'fibre-cement':
       return {
         methods: ['lift-bonded'],
-        steps: ['Undo the screws', 'Lift the boards whole'],
-        tools: ['Driver', 'Sheeting'],
+        steps: [say('stripout.undo-the-screws'), say('stripout.lift-the-boards-whole')],
+        tools: [say('stripout.driver'), say('stripout.sheeting')],
         hire: [],
       };
     case 'loose-fill':
-      return { methods: ['vacuum-debris'], steps: ['Bag it damp'], tools: ['Bags'], hire: ['extractor-day'] };
+      return {
+        methods: ['vacuum-debris'],
+        steps: [say('stripout.bag-it-damp')],
+        tools: [say('stripout.bags')],
+        hire: ['extractor-day'],
+      };
     default:
       return bondedRemoval(layer);
   }
@@ -127,18 +161,24 @@ export function removalOf(layer: Layer): Removal {
 /** How a layer is made good so that it can be covered: what is done to it. */
 export function makeGoodOf(layer: Layer): {
   methods: Method[];
-  words: string;
+  words: Said;
   hours: 'skim-h-m2' | 'screw-h-m2';
   cost: 'skim-cost-m2' | 'screw-cost-m2';
   addsMm: number;
 } | null {
   const { family } = LAYERS[layer.kind];
   if (layer.kind === 'nailed-boards' || layer.kind === 'overlay-panel')
-    return { methods: ['screw'], words: 'Screw down', hours: 'screw-h-m2', cost: 'screw-cost-m2', addsMm: 0 };
+    return {
+      methods: ['screw'],
+      words: say('stripout.screw-down'),
+      hours: 'screw-h-m2',
+      cost: 'screw-cost-m2',
+      addsMm: 0,
+    };
   if (family === 'resilient' || family === 'tile' || layer.kind === 'compound' || layer.kind === 'magnesite')
     return {
       methods: ['prime'],
-      words: 'Clean, prime and skim',
+      words: say('stripout.clean-prime-and-skim'),
       hours: 'skim-h-m2',
       cost: 'skim-cost-m2',
       addsMm: 1.5,

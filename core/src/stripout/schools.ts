@@ -1,26 +1,39 @@
+import { say } from '../said/index.ts';
 import { oneOf, question } from '../fields/index.ts';
 
 /** Where practitioners differ: each school with its default first, and why that is the default. */
 export const SCHOOLS = {
   'school/vinyl': {
-    words: 'Thin sheet vinyl that is sound',
-    options: { skim: 'Skim over it', remove: 'Take it up' },
-    why: 'Skimming disturbs nothing that may be suspect and saves the scraping; it needs a firm bond and one layer only.',
+    words: say('stripout.schools.school/vinyl.words'),
+    options: {
+      skim: say('stripout.schools.school/vinyl.options.skim'),
+      remove: say('stripout.schools.school/vinyl.options.remove'),
+    },
+    why: say('stripout.schools.school/vinyl.why'),
   },
   'school/tile': {
-    words: 'Tile that is sound',
-    options: { cover: 'Cover it', lift: 'Take it up' },
-    why: 'Sound tile is a flat, stiff base; lifting it makes silica dust and often opens the bed beneath.',
+    words: say('stripout.schools.school/tile.words'),
+    options: {
+      cover: say('stripout.schools.school/tile.options.cover'),
+      lift: say('stripout.schools.school/tile.options.lift'),
+    },
+    why: say('stripout.schools.school/tile.why'),
   },
   'school/staples': {
-    words: 'Staples left behind',
-    options: { pull: 'Pull them', sink: 'Sink them' },
-    why: 'A sunk staple can work up again under thin planks; sinking serves under a panel or pad.',
+    words: say('stripout.schools.school/staples.words'),
+    options: {
+      pull: say('stripout.schools.school/staples.options.pull'),
+      sink: say('stripout.schools.school/staples.options.sink'),
+    },
+    why: say('stripout.schools.school/staples.why'),
   },
   'school/skirting': {
-    words: 'Skirting',
-    options: { off: 'Take off and refit', bead: 'Leave, add a bead' },
-    why: 'Refitted skirting hides the gap at the wall without another moulding.',
+    words: say('stripout.schools.school/skirting.words'),
+    options: {
+      off: say('stripout.schools.school/skirting.options.off'),
+      bead: say('stripout.schools.school/skirting.options.bead'),
+    },
+    why: say('stripout.schools.school/skirting.why'),
   },
 } as const;
 export type School = keyof typeof SCHOOLS;

@@ -1,3 +1,4 @@
+import { allOf, gap, listed, lower, mass, midSentence, reach, say, type Said, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SCHOOL } from './schools.ts';
 import { mayDo, type Caution, type Stop } from '../hazards/index.ts';
@@ -16,8 +17,8 @@ import type { TrimPiece } from './trim.ts';
 export interface Step {
   key: string;
   group: 'clear' | 'dust' | 'fixtures' | 'trim' | 'layer' | 'edges' | 'clean';
-  words: string;
-  lines: string[];
+  words: Sayable;
+  lines: Said[];
   hours: number;
   /** Why it may not be done yet; empty when it may. */
   stops: Stop[];
@@ -30,7 +31,7 @@ export interface Step {
 export interface Pack {
   key: string;
   layerIds: string[];
-  words: string;
+  words: Said;
   areaM2: number;
   cut: CutPlan | null;
   saw: SawDepth | null;
@@ -53,8 +54,8 @@ export function clearing(ctx: StripContext, going: readonly Layer[]): Undone[] {
     steps.push({
       key: `clear/${layer.id}`,
       group: 'clear',
-      words: `Laboratory result for the ${layerName(layer).toLowerCase()}, before it is touched`,
-      lines: ['A competent person takes the samples; each material is its own sample'],
+      words: say('stripout.laboratory-result-for-the-before-it', { layerName: lower(layerName(layer)) }),
+      lines: [say('stripout.a-competent-person-takes-the-samples')],
       hours: 0,
       stops: gate.stops,
       cautions: [],
@@ -66,7 +67,7 @@ export function clearing(ctx: StripContext, going: readonly Layer[]): Undone[] {
     steps.push({
       key: 'clear/services',
       group: 'clear',
-      words: 'Gas, water and electricity isolated by the trade that may',
+      words: say('stripout.gas-water-and-electricity-isolated-by'),
       lines: [],
       hours: 0.25,
       stops: [],
@@ -87,11 +88,14 @@ export function trimSteps(ctx: StripContext, trim: readonly TrimPiece[]): Undone
       {
         key: `trim/W${wall + 1}`,
         group: 'trim',
-        words: `Skirting off, wall W${wall + 1}: ${pieces.map((p) => p.label).join(', ')}`,
-        lines: [
-          'Score paint and caulk first, lever at the studs or the bottom plate',
-          'Label each piece on its back, denail from the back',
-        ],
+        words: say('stripout.skirting-off-wall-w', {
+          wall: wall + 1,
+          pieces: listed(
+            pieces.map((p) => p.label),
+            ', ',
+          ),
+        }),
+        lines: [say('stripout.score-paint-and-caulk-first-lever'), say('stripout.label-each-piece-on-its-back')],
         hours: metres * ctx.figure('skirting-h-m'),
         stops: gate.stops,
         cautions: gate.cautions,
@@ -109,19 +113,22 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
   const gates = layers.map((layer) => mayAll(ctx, removalOf(layer).methods, layer));
   const shut = gates.find((gate) => !gate.allowed);
   const sawStop = pack.saw?.stop
-    ? [{ hazard: 'heating', words: pack.saw.stop, decides: 'heating or electrical trade' }]
+    ? [{ hazard: 'heating', words: pack.saw.stop, decides: say('stripout.saw-stop.1.decides') }]
     : [];
-  const lines: string[] = [];
+  const lines: Said[] = [];
   if (!shut) {
-    if (pack.saw) lines.push(`Saw set to ${gapWords(pack.saw.depthMm, units)}`);
-    if (pack.cut) lines.push(`${pack.cut.pieces.length} pieces, heaviest ${formatMass(pack.cut.heaviestKg, units)}`);
+    if (pack.saw) lines.push(say('stripout.saw-set-to', { depthMm: gap(pack.saw.depthMm) }));
+    if (pack.cut)
+      lines.push(
+        say('stripout.pieces-heaviest', { piecesCount: pack.cut.pieces.length, heaviestKg: mass(pack.cut.heaviestKg) }),
+      );
     lines.push(...removalOf(lead).steps);
   }
   const steps: Undone[] = [
     {
       key: `${TAKEN_UP}${pack.key}`,
       group: 'layer',
-      words: `Take up the ${pack.words}`,
+      words: say('stripout.steps.1.words', { pack: pack.words }),
       lines,
       hours:
         layers.reduce((sum, l) => sum + layerAreaM2(ctx, l) * rateOf(ctx, l, 'hours'), 0) +
@@ -137,8 +144,8 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     steps.push({
       key: `edges/gripper/${pack.key}`,
       group: 'edges',
-      words: `Lever ${formatReach(roundM * 1000, units)} of gripper off at its nails`,
-      lines: ['Pieces into a rigid box', 'Staples scraped or pulled'],
+      words: say('stripout.lever-of-gripper-off-at-its', { roundM: reach(roundM * 1000) }),
+      lines: [say('stripout.pieces-into-a-rigid-box'), say('stripout.staples-scraped-or-pulled')],
       hours: roundM * ctx.figure('gripper-h-m'),
       stops: [],
       cautions: gates[0]!.cautions.filter((c) => c.id === 'gripper'),
@@ -149,8 +156,8 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     steps.push({
       key: `edges/staples/${pack.key}`,
       group: 'edges',
-      words: pull ? 'Pull the staples left behind, rocking with pliers' : 'Sink the staples left behind',
-      lines: pull ? [] : ['Only under a panel or a pad'],
+      words: pull ? say('stripout.pull-the-staples-left-behind-rocking') : say('stripout.sink-the-staples-left-behind'),
+      lines: pull ? [] : [say('stripout.only-under-a-panel-or-a')],
       hours: pack.areaM2 * ctx.figure(pull ? 'staples-h-m2' : 'sink-h-m2'),
       stops: [],
       cautions: [],
@@ -167,8 +174,8 @@ export function mendStep(ctx: StripContext, layer: Layer): Undone {
   return {
     key: `good/${layer.id}`,
     group: 'layer',
-    words: `${good.words}: ${layerName(layer).toLowerCase()}`,
-    lines: ctx.card.kind === 'glue-down-vinyl' ? ['Rub down any trowel mark: it shows'] : [],
+    words: allOf([good.words, midSentence(layerName(layer))], ': '),
+    lines: ctx.card.kind === 'glue-down-vinyl' ? [say('stripout.rub-down-any-trowel-mark-it')] : [],
     hours: layerAreaM2(ctx, layer) * ctx.figure(good.hours),
     stops: gate.stops,
     cautions: gate.cautions,
@@ -182,8 +189,8 @@ export function cleanStep(ctx: StripContext, going: readonly Layer[]): Undone {
   return {
     key: 'clean/vacuum',
     group: 'clean',
-    words: 'Vacuum the base, mark what is found',
-    lines: [mineral ? 'Class M or H vacuum, never swept' : 'Vacuum, then look along a low lamp'],
+    words: say('stripout.vacuum-the-base-mark-what-is'),
+    lines: [mineral ? say('stripout.class-m-or-h-vacuum-never') : say('stripout.vacuum-then-look-along-a-low')],
     hours: 0.02 * ctx.plan.corners.length + 0.3,
     stops: [],
     cautions: [],

@@ -1,3 +1,4 @@
+import { decimals, listed, lower, say, sentence, type Said } from '../said/index.ts';
 import equal from 'fast-deep-equal';
 import { answerTo } from '../fields/index.ts';
 import { airHistory, bandClock, outWords, samplesOf, type AirHistory } from '../air/index.ts';
@@ -20,10 +21,10 @@ import { placeWords } from './flat.ts';
 import type { OwnCriterion } from './words.ts';
 
 /** Signs that damp is still arriving: nothing is laid and nothing is measured away. */
-const ARRIVING: Record<string, string> = {
-  leak: 'Water is leaking or standing',
-  pressure: 'Water pushes up from below',
-  efflorescence: 'White salts: water is moving through the base',
+const ARRIVING: Record<string, Said> = {
+  leak: say('verdict.arriving.leak'),
+  pressure: say('verdict.arriving.pressure'),
+  efflorescence: say('verdict.arriving.efflorescence'),
 };
 
 /** Criteria of damp and air. `memo` keeps the forecast from one call to the next; no answer depends on it. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
@@ -37,10 +38,10 @@ export function dampCriteria(
   if (source in ARRIVING)
     criteria.push({
       id: 'damp-source',
-      title: 'Damp: source',
+      title: say('verdict.damp-source'),
       verdict: 'stop',
-      margin: `${ARRIVING[source]}.`,
-      next: 'Who decides: plumber, drainage or damp surveyor. Test again once it has stopped.',
+      margin: sentence(ARRIVING[source]!),
+      next: say('verdict.who-decides-plumber-drainage-or-damp'),
     });
   const judged = state.methods.filter((m) => m.limit && m.governing);
   for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo));
@@ -56,10 +57,15 @@ export function dampCriteria(
   if (open.length > 0)
     criteria.push({
       id: 'damp-survey',
-      title: 'Damp: survey',
+      title: say('verdict.damp-survey'),
       verdict: 'measure',
-      margin: `${open.length} place${open.length === 1 ? '' : 's'} stand${open.length === 1 ? 's' : ''} out on the meter, highest ${Math.max(...open.map((o) => o.value)).toFixed(1)} %.`,
-      next: `Test there: ${placeWords(ctx.room, ctx.plan, [open[0]!.test.xMm, open[0]!.test.yMm])}.`,
+      margin: say('verdict.opencount-plural-one-other-opencount-plural', {
+        openCount: open.length,
+        most: decimals(Math.max(...open.map((o) => o.value)), 1),
+      }),
+      next: say('verdict.test-there', {
+        place: placeWords(ctx.room, ctx.plan, [open[0]!.test.xMm, open[0]!.test.yMm]),
+      }),
     });
   if (state.boards) criteria.push(boardsCriterion(state.boards));
   criteria.push(airCriterion(ctx));
@@ -75,43 +81,61 @@ function methodCriterion(
 ): OwnCriterion {
   const { governing, limit, margin } = method;
   const spec = METHOD_SPECS[method.method];
-  const at = placeWords(ctx.room, ctx.plan, [governing!.test.xMm, governing!.test.yMm]);
   const digits = method.method === 'carbide' ? 2 : 1;
-  const words = `${governing!.valueText}${governing!.test.name ? ` at ${governing!.test.name}` : ''}, ${Math.abs(margin!).toFixed(digits)} ${margin! < 0 ? 'over' : 'under'} ${limit!.value} ${spec.givesUnit}, ${at}.`;
-  const base = { id: `damp-${method.method}`, title: `Damp: ${spec.words.toLowerCase()}`, margin: words };
+  const apart = say(margin! < 0 ? 'verdict.damp-over' : 'verdict.damp-under', {
+    value: governing!.test.name
+      ? say('verdict.value-at-test', { value: governing!.valueText, test: governing!.test.name })
+      : governing!.valueText,
+    apart: decimals(Math.abs(margin!), digits),
+    limit: limit!.value,
+    unit: spec.givesUnit,
+    place: placeWords(ctx.room, ctx.plan, [governing!.test.xMm, governing!.test.yMm]),
+  });
+  const base = {
+    id: `damp-${method.method}`,
+    title: say('verdict.base.title', { spec: lower(spec.words) }),
+    margin: apart,
+  };
   if (margin! >= 0) {
     const missing = method.method === state.chosen && !method.complete;
-    if (!missing)
-      return { ...base, verdict: 'lay', next: 'Evidence complete. It grows old: read again before laying.' };
+    if (!missing) return { ...base, verdict: 'lay', next: say('verdict.evidence-complete-it-grows-old-read') };
     return {
       ...base,
       verdict: 'measure',
-      next: method.missing > 0 ? `${count(method.missing)} more to make.` : 'An outer wall has no test within 1 m.',
+      next:
+        method.missing > 0
+          ? say('verdict.more-to-make', { count: count(method.missing) })
+          : say('verdict.an-outer-wall-has-no-test'),
     };
   }
   if (source in ARRIVING || source === 'suspected')
     return {
       ...base,
       verdict: 'stop',
-      next: 'Find the source first. Who decides: plumber, drainage or damp surveyor.',
+      next: say('verdict.find-the-source-first-who-decides'),
     };
   const way = answerTo(ctx.answers, WAY_OUT);
   if (way === 'membrane')
     return {
       ...base,
       verdict: 'work',
-      next: 'Surface membrane chosen: two coats by the maker’s sheet, then record it.',
+      next: say('verdict.surface-membrane-chosen-two-coats-by'),
     };
-  if (way === 'other-covering') return { ...base, verdict: 'work', next: 'Choose the covering’s card that takes it.' };
+  if (way === 'other-covering')
+    return { ...base, verdict: 'work', next: say('verdict.choose-the-coverings-card-that-takes') };
   const wanted = answerTo(ctx.answers, LAYING_DAY);
   const forecast = wanted ? waitForecast(ctx, state, memo) : null;
   if (wanted && forecast?.lateUtc && forecast.lateUtc.slice(0, 10) <= wanted)
     return {
       ...base,
       verdict: 'wait',
-      next: `Dry between ${forecast.earlyUtc!.slice(0, 10)} and ${forecast.lateUtc.slice(0, 10)} by forecast, before ${wanted}. Keep reading.`,
+      next: say('verdict.dry-between-and-by-forecast-before', {
+        earlyUtc: forecast.earlyUtc!.slice(0, 10),
+        lateUtc: forecast.lateUtc.slice(0, 10),
+        wanted,
+      }),
     };
-  return { ...base, verdict: 'work', next: 'Compare the ways out and choose one.' };
+  return { ...base, verdict: 'work', next: say('verdict.compare-the-ways-out-and-choose') };
 }
 
 function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodState): OwnCriterion {
@@ -119,15 +143,19 @@ function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodStat
   const spec = METHOD_SPECS[chosen.method];
   return {
     id: 'damp-tests',
-    title: 'Damp: tests',
+    title: say('verdict.damp-tests'),
     verdict: 'measure',
-    margin: `${chosen.valid.length} of ${chosen.need.count} tests read and valid by ${spec.words.toLowerCase()}.`,
+    margin: say('verdict.of-tests-read-and-valid-by', {
+      validCount: chosen.valid.length,
+      count: chosen.need.count,
+      spec: lower(spec.words),
+    }),
     next:
       due && due.from > ctx.atUtc
-        ? `${due.words} may be read from ${due.from.slice(0, 16).replace('T', ' ')} UTC.`
+        ? say('verdict.may-be-read-from-utc', { due: due.words, replace: due.from.slice(0, 16).replace('T', ' ') })
         : due
-          ? `Read ${due.words.toLowerCase()}.`
-          : `Make ${count(Math.max(1, chosen.missing))}: ${spec.how[0]!.toLowerCase()}.`,
+          ? say('verdict.read', { due: lower(due.words) })
+          : say('verdict.make', { count: count(Math.max(1, chosen.missing)), how: lower(spec.how[0]!) }),
   };
 }
 
@@ -136,14 +164,19 @@ function boardsCriterion({ basePercent, boardsPercent, allowed }: NonNullable<Da
   const apart = Math.abs(basePercent - boardsPercent);
   return {
     id: 'damp-boards',
-    title: 'Boards against base',
+    title: say('verdict.boards-against-base'),
     verdict: apart > allowed ? 'wait' : 'lay',
-    margin: `Boards ${boardsPercent.toFixed(1)} %, base ${basePercent.toFixed(1)} %: ${apart.toFixed(1)} apart, ${allowed} allowed.`,
-    next: apart > allowed ? 'Leave the boards in the room, opened, and read both again.' : 'Lay them as they are.',
+    margin: say('verdict.boards-base-apart-allowed', {
+      boardsPercent: decimals(boardsPercent, 1),
+      basePercent: decimals(basePercent, 1),
+      apart: decimals(apart, 1),
+      allowed,
+    }),
+    next: apart > allowed ? say('verdict.leave-the-boards-in-the-room') : say('verdict.lay-them-as-they-are'),
   };
 }
 
-const count = (n: number) => `${n} test${n === 1 ? '' : 's'}`;
+const count = (n: number) => say('verdict.n-plural-one-other', { n });
 
 /** Air of the room over time, as the criterion and the screens show it. */
 export function roomAir(ctx: DampContext): AirHistory {
@@ -152,17 +185,22 @@ export function roomAir(ctx: DampContext): AirHistory {
 
 function airCriterion(ctx: DampContext): OwnCriterion {
   const history = roomAir(ctx);
-  const base = { id: 'damp-air', title: 'Air' };
+  const base = { id: 'damp-air', title: say('verdict.base.title-2') };
   if (!history.last)
-    return { ...base, verdict: 'measure', margin: 'Nothing read.', next: 'Read temperature and humidity of the room.' };
+    return {
+      ...base,
+      verdict: 'measure',
+      margin: say('verdict.nothing-read'),
+      next: say('verdict.read-temperature-and-humidity-of-the'),
+    };
   const { tempC, rhPercent } = history.last;
-  const now = `${tempC.toFixed(1)} °C, ${rhPercent.toFixed(0)} %RH`;
+  const now = say('verdict.now', { tempC: decimals(tempC, 1), rhPercent: decimals(rhPercent, 0) });
   if (!history.lastInBand)
     return {
       ...base,
       verdict: 'wait',
-      margin: `${now}: ${outWords(history.last, ctx.card).join(', ')} for the covering.`,
-      next: 'Heat, ventilate or dry the room, and keep reading.',
+      margin: say('verdict.for-the-covering', { now, out: listed(outWords(history.last, ctx.card), ', ') }),
+      next: say('verdict.heat-ventilate-or-dry-the-room'),
     };
   const age = (Date.parse(ctx.atUtc) - Date.parse(history.last.at)) / 3_600_000;
   const clock = bandClock(history, ctx.figure('service-h'), null);
@@ -170,17 +208,26 @@ function airCriterion(ctx: DampContext): OwnCriterion {
     return {
       ...base,
       verdict: 'measure',
-      margin: `${now}, ${Math.round(age / 24)} days ago.`,
-      next: 'Read the room’s air again.',
+      margin: say('verdict.days-ago', { now, age: Math.round(age / 24) }),
+      next: say('verdict.read-the-rooms-air-again'),
     };
   if (!clock.done)
     return {
       ...base,
       verdict: 'wait',
-      margin: `${now}; in band for ${Math.floor(clock.hoursDone)} of ${clock.hoursNeeded} h.`,
-      next: 'Keep the room as it will be used, and keep reading.',
+      margin: say('verdict.in-band-for-of-h', {
+        now,
+        hoursDone: Math.floor(clock.hoursDone),
+        hoursNeeded: clock.hoursNeeded,
+      }),
+      next: say('verdict.keep-the-room-as-it-will'),
     };
-  return { ...base, verdict: 'lay', margin: `${now}; in band for ${Math.floor(clock.hoursDone)} h.`, next: 'Hold it.' };
+  return {
+    ...base,
+    verdict: 'lay',
+    margin: say('verdict.in-band-for-h', { now, hoursDone: Math.floor(clock.hoursDone) }),
+    next: say('verdict.hold-it'),
+  };
 }
 
 /** The last forecast with what it was made from: a reading of another kind does not make it anew. */

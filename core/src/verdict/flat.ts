@@ -1,3 +1,4 @@
+import { allOf, gap, gapFigure, listed, reach, say, type Said } from '../said/index.ts';
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
 import {
   achievedOf,
@@ -24,10 +25,12 @@ import type { OwnCriterion, Verdict } from './words.ts';
 const FULL_COVER_SHARE = 0.99;
 
 /** `0.84 m from W1, 2.47 m from the door wall`. */
-export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, number]): string {
-  return tapeFrom(room, plan, { xMm: at[0], yMm: at[1] })
-    .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${d.name}`)
-    .join(', ');
+export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, number]): Said {
+  return allOf(
+    tapeFrom(room, plan, { xMm: at[0], yMm: at[1] }).map((d) =>
+      say('verdict.from', { distanceMm: reach(Math.round(d.distanceMm / 10) * 10), wall: d.name }),
+    ),
+  );
 }
 
 function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureChance | null): OwnCriterion {
@@ -39,20 +42,24 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   const scan = scanShortfall(state, rule.gapMm, units);
   const short = state.evidence.coveredShare < FULL_COVER_SHARE;
   let verdict: Verdict;
-  let margin: string;
-  let next: string;
+  let margin: Said;
+  let next: Said;
   if (worst && overMm > 0) {
     verdict = 'work';
-    const how = worst.kind === 'crown' ? 'an edge rocks by' : 'the gap is';
-    margin = `${formatGap(overMm, units)} ${unit} over: ${how} ${formatGap(worst.valueMm, units)} at ${placeWords(room, plan, worst.at)}. Allowed ${ruleWords(rule, units)}.`;
+    const how = worst.kind === 'crown' ? say('verdict.how') : say('verdict.how-2');
+    margin = say('verdict.over-at-allowed', {
+      overMm: gap(overMm),
+      how,
+      valueMm: gapFigure(worst.valueMm),
+      place: placeWords(room, plan, worst.at),
+      rule: ruleWords(rule, units),
+    });
     next =
-      worst.kind === 'crown'
-        ? 'Plan the levelling: the high place comes down, or its flanks come up.'
-        : 'Plan the levelling.';
+      worst.kind === 'crown' ? say('verdict.plan-the-levelling-the-high-place') : say('verdict.plan-the-levelling');
   } else {
-    margin = `${formatGap(-overMm, units)} ${unit} inside at the worst place measured. Allowed ${ruleWords(rule, units)}.`;
+    margin = say('verdict.inside-at-the-worst-place-measured', { overMm: gap(-overMm), rule: ruleWords(rule, units) });
     verdict = 'lay';
-    next = 'How sure that is is being worked out: this says what the readings show, not what lies between them.';
+    next = say('verdict.how-sure-that-is-is-being');
   }
   // A scan drifts over metres: until staffs hold it, what it shows between far places is no evidence either way.
   if (scan && (verdict !== 'work' || scan.unanchored)) {
@@ -60,25 +67,36 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     next = scan.next;
   } else if (short && verdict !== 'work') {
     verdict = 'measure';
-    next = `Read the rest: ${Math.round(state.evidence.coveredShare * 100)} % of the floor is within reach of a reading.`;
+    next = say('verdict.read-the-rest-of-the-floor', { coveredShare: Math.round(state.evidence.coveredShare * 100) });
   } else if (suspects.length > 0 && verdict !== 'work') {
     verdict = 'measure';
-    next = `Read set-up ${suspects.map((s) => s.setup.name).join(', ')} again: it does not close within 1 mm.`;
+    next = say('verdict.read-set-up-again-it-does', {
+      suspects: listed(
+        suspects.map((s) => s.setup.name),
+        ', ',
+      ),
+    });
   } else if (
     state.heights.setups.some((s) => s.readings > 0 && s.setup.openRodMm !== null && s.setup.closeRodMm === null) &&
     verdict !== 'work'
   ) {
     verdict = 'measure';
-    next = 'Read the benchmark again to close the set-up.';
+    next = say('verdict.read-the-benchmark-again-to-close');
   } else if (verdict === 'lay' && chance && chance.worstShare > FAILURE_SHARE_MOST) {
     verdict = 'measure';
-    next = `Read once more ${placeWords(room, plan, chance.worstAt!)}: ${timesWords(chance)} that fit the readings it is over the rule there.`;
+    next = say('verdict.read-once-more-that-fit-the', {
+      place: placeWords(room, plan, chance.worstAt!),
+      times: timesWords(chance),
+    });
   } else if (verdict === 'lay' && chance)
     next =
       chance.worstShare === 0
-        ? `Of ${chance.draws} floors that fit the readings none is over the rule.`
-        : `At the least sure place ${timesWords(chance)} that fit the readings it is over the rule; up to ${FAILURE_SHARE_MOST * 100} % is taken.`;
-  return { id: 'flat', title: 'Flatness', verdict, margin, next };
+        ? say('verdict.of-floors-that-fit-the-readings', { draws: chance.draws })
+        : say('verdict.at-the-least-sure-place-that', {
+            times: timesWords(chance),
+            FAILURESHAREMOST: FAILURE_SHARE_MOST * 100,
+          });
+  return { id: 'flat', title: say('verdict.flatness'), verdict, margin, next };
 }
 
 /** What a scan lacks to be evidence, or null: staffs that hold it, or quiet enough to judge the rule by. */
@@ -86,7 +104,7 @@ function scanShortfall(
   state: FlatState,
   gapMm: number,
   units: RoomFacts['units'],
-): { unanchored: boolean; next: string } | null {
+): { unanchored: boolean; next: Said } | null {
   const states = state.scanned?.states ?? [];
   const loose = states.find(({ anchor }) => !anchor.holds);
   if (loose) {
@@ -95,20 +113,24 @@ function scanShortfall(
       unanchored: true,
       next:
         rods >= ANCHORS_LEAST
-          ? 'Read one more station on the scan, away from the line the others stand in: its lean is not known yet.'
-          : `Read ${ANCHORS_LEAST - rods} more station${rods === ANCHORS_LEAST - 1 ? '' : 's'} on the scan, far apart: a scan drifts until staffs hold it.`,
+          ? say('verdict.read-one-more-station-on-the')
+          : say('verdict.read-more-station-on-the-scan', {
+              ANCHORSLEAST: ANCHORS_LEAST - rods,
+              what: rods === ANCHORS_LEAST - 1 ? '' : say('verdict.s'),
+            }),
     };
   }
   const loud = states.find(({ noiseFloorMm }) => noiseFloorMm > gapMm);
   if (!loud) return null;
   return {
     unanchored: false,
-    next: `The scan’s own noise would show ${formatGap(loud.noiseFloorMm, units)} ${unitLabel(units)} under an edge: read stations or lay an edge to pass this rule.`,
+    next: say('verdict.the-scans-own-noise-would-show', { noiseFloorMm: gap(loud.noiseFloorMm) }),
   };
 }
 
 /** `in 3 of 20 floors`. */
-const timesWords = ({ worstShare, draws }: FailureChance) => `in ${Math.round(worstShare * draws)} of ${draws} floors`;
+const timesWords = ({ worstShare, draws }: FailureChance) =>
+  say('verdict.in-of-floors', { worstShare: Math.round(worstShare * draws), draws });
 
 /** Criteria of flatness for a room, worst first. With nothing read the answer is `measure`. */
 export function flatCriteria(
@@ -124,10 +146,10 @@ export function flatCriteria(
   if (!state) {
     criteria.push({
       id: 'flat',
-      title: 'Flatness',
+      title: say('verdict.flatness'),
       verdict: 'measure',
-      margin: 'Nothing read yet.',
-      next: 'Set up the laser and read the benchmark.',
+      margin: say('verdict.nothing-read-yet'),
+      next: say('verdict.set-up-the-laser-and-read'),
     });
   } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance));
   const edge = edgeCriterion(room, plan, card, state);
@@ -167,16 +189,20 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
   const { walk, rule, worst } = most;
   const { xMm, yMm } = alongEdge(walk, worst.atMm);
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const laid = walk.tool === 'plank' ? 'a spare plank' : 'the edge';
+  const laid = walk.tool === 'plank' ? say('verdict.laid') : say('verdict.laid-2');
   return {
     id: 'flat-edge',
-    title: 'Under the straightedge',
+    title: say('verdict.under-the-straightedge'),
     verdict: 'work',
-    margin: `${mm(worst.gapMm - rule.gapMm)} over: ${worst.rocks ? `${laid} rocks by` : `under ${laid}`} ${mm(worst.gapMm)}, ${placeWords(room, plan, [xMm, yMm])}. Allowed ${ruleWords(rule, units)}.`,
+    margin: say('verdict.over-allowed', {
+      gapMm: mm(worst.gapMm - rule.gapMm),
+      what: worst.rocks ? say('verdict.rocks-by', { laid }) : say('verdict.under', { laid }),
+      gapMm2: mm(worst.gapMm),
+      place: placeWords(room, plan, [xMm, yMm]),
+      rule: ruleWords(rule, units),
+    }),
     next:
-      walk.tool === 'plank'
-        ? 'A plank is a poorer witness: lay a true edge there, or plan the levelling.'
-        : 'No map overrules it: plan the levelling there.',
+      walk.tool === 'plank' ? say('verdict.a-plank-is-a-poorer-witness') : say('verdict.no-map-overrules-it-plan-the'),
   };
 }
 
@@ -189,10 +215,10 @@ function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): O
   if (enough) return null;
   return {
     id: 'flat-joists',
-    title: 'On and between joists',
+    title: say('verdict.on-and-between-joists'),
     verdict: 'measure',
-    margin: `${on} readings on joists, ${between} midway between, ${across} edges across them. A floor that crowns over its joists can read flat at stations in step with them.`,
-    next: 'Read a line across the joists, on each and between, or lay the edge across them twice.',
+    margin: say('verdict.readings-on-joists-midway-between-edges', { on, between, across }),
+    next: say('verdict.read-a-line-across-the-joists'),
   };
 }
 
@@ -204,10 +230,10 @@ function levelledCriterion(works: readonly LevellingWork[], state: FlatState | n
   const read = open.reduce((sum, a) => sum + a.reread.length, 0);
   return {
     id: 'flat-levelled',
-    title: 'Read again after levelling',
+    title: say('verdict.read-again-after-levelling'),
     verdict: 'measure',
-    margin: `${read} of ${read + waiting} stations that the work moved are read again.`,
-    next: 'Read the rest again: what was there before no longer counts.',
+    margin: say('verdict.of-stations-that-the-work-moved', { read, read2: read + waiting }),
+    next: say('verdict.read-the-rest-again-what-was'),
   };
 }
 
@@ -228,10 +254,15 @@ function lipCriterion(
   const { units } = room;
   const allowed = card.stepMm ?? Math.min(...card.rules.map((rule) => rule.gapMm));
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const base = { id: 'lips', title: 'Lips and steps' };
+  const base = { id: 'lips', title: say('verdict.base.title-3') };
   const [worst] = lipsOf(sound.marks);
   if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
-    return { ...base, verdict: 'lay', margin: `No lip over ${mm(allowed)} felt.`, next: 'Feel again after levelling.' };
+    return {
+      ...base,
+      verdict: 'lay',
+      margin: say('verdict.no-lip-over-felt', { allowed: mm(allowed) }),
+      next: say('verdict.feel-again-after-levelling'),
+    };
   // A short rule may be walked with an edge of its own length instead: places over it are told by themselves.
   const walked = walks.filter((walk) => shortRules.some((rule) => ownLength(walk, rule.edgeMm)));
   const keeps = walked.every((walk) => worstUnder(walk).gapMm <= allowed);
@@ -239,22 +270,30 @@ function lipCriterion(
     return {
       ...base,
       verdict: 'lay',
-      margin: `${walked.length} places walked with the short edge; worst ${mm(Math.max(...walked.map((walk) => worstUnder(walk).gapMm)))}.`,
-      next: 'Walk them again after levelling.',
+      margin: say('verdict.places-walked-with-the-short-edge', {
+        walkedCount: walked.length,
+        most: mm(Math.max(...walked.map((walk) => worstUnder(walk).gapMm))),
+      }),
+      next: say('verdict.walk-them-again-after-levelling'),
     };
   if (!worst)
     return {
       ...base,
       verdict: 'measure',
-      margin: `No lip entered. The card refuses steps over ${mm(allowed)}, and stations cannot see them.`,
-      next: 'Feel along every joint with a short edge; mark lips, or record that there is none, under Sound.',
+      margin: say('verdict.no-lip-entered-the-card-refuses', { allowed: mm(allowed) }),
+      next: say('verdict.feel-along-every-joint-with-a'),
     };
   const over = worst.stepMm! - allowed;
   return {
     ...base,
     verdict: over > 0 ? 'work' : 'lay',
-    margin: `${mm(Math.abs(over))} ${over > 0 ? 'over' : 'inside'}: a lip of ${mm(worst.stepMm!)}, ${placeWords(room, plan, [worst.xMm, worst.yMm])}.`,
-    next: over > 0 ? 'Take the high edge down, or feather the low side.' : 'Nothing to do.',
+    margin: say('verdict.a-lip-of', {
+      over: mm(Math.abs(over)),
+      what: over > 0 ? say('verdict.over') : say('verdict.inside'),
+      stepMm: mm(worst.stepMm!),
+      place: placeWords(room, plan, [worst.xMm, worst.yMm]),
+    }),
+    next: over > 0 ? say('verdict.take-the-high-edge-down-or') : say('verdict.nothing-to-do'),
   };
 }
 

@@ -1,3 +1,4 @@
+import { lower, say, sentence } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
 import { KEEP_OFF_KINDS, MARK_WORDS, treatmentOf, walkOf, type SoundFacts } from '../soundness/index.ts';
@@ -26,19 +27,26 @@ export function soundCriteria(
   if (worst)
     criteria.push({
       id: 'sound-marks',
-      title: 'Damage',
+      title: say('verdict.damage'),
       verdict: worst.treatment.verdict,
-      margin: `${open.length} open: ${MARK_WORDS[worst.mark.kind].toLowerCase()} ${placeWords(room, plan, [worst.mark.xMm, worst.mark.yMm])}.`,
+      margin: say('verdict.open', {
+        openCount: open.length,
+        markwords: lower(MARK_WORDS[worst.mark.kind]),
+        place: placeWords(room, plan, [worst.mark.xMm, worst.mark.yMm]),
+      }),
       next: worst.treatment.decides
-        ? `${worst.treatment.words} Who decides: ${worst.treatment.decides}.`
+        ? say('verdict.who-decides', { treatment: worst.treatment.words, decides: worst.treatment.decides })
         : worst.treatment.words,
     });
   criteria.push({
     id: 'sound-walk',
-    title: 'Soundness',
+    title: say('verdict.soundness'),
     verdict: left.length > 0 ? 'measure' : 'lay',
-    margin: `${steps.length - left.length} of ${steps.length} lines and spots gone over.`,
-    next: left.length > 0 ? `${left[0]!.words}.` : 'Nothing left to go over.',
+    margin: say('verdict.of-lines-and-spots-gone-over', {
+      stepsCount: steps.length - left.length,
+      stepsCount2: steps.length,
+    }),
+    next: left.length > 0 ? sentence(left[0]!.words) : say('verdict.nothing-left-to-go-over'),
   });
   return criteria;
 }

@@ -1,3 +1,4 @@
+import { listed, lower, midSentence, say, sentence, type Said, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SITE, SITE_HAZARD_IDS, SITE_HAZARDS } from '../hazards/index.ts';
 import type { StripContext, StripPlan } from '../stripout/index.ts';
@@ -11,10 +12,10 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   for (const topic of site)
     criteria.push({
       id: topic,
-      title: 'Hazard in the room',
+      title: say('verdict.hazard-in-the-room'),
       verdict: 'stop',
-      margin: `${SITE_HAZARDS[topic].words}.`,
-      next: `Who decides: ${SITE_HAZARDS[topic].decides}.`,
+      margin: sentence(SITE_HAZARDS[topic].words),
+      next: say('verdict.who-decides-2', { decides: SITE_HAZARDS[topic].decides }),
     });
   const shut = plan.steps.filter((step) => step.stops.length > 0 && step.doneAt === null);
   // What is not decided yet may still be disturbed: a shut gate stops the room until it is kept, or a laboratory has answered.
@@ -25,34 +26,42 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   if (first ?? suspect) {
     criteria.push({
       id: 'hazard-gate',
-      title: 'Hazard gate',
+      title: say('verdict.hazard-gate'),
       verdict: 'stop',
-      margin: `${first?.words ?? suspect!.words}.`,
-      next: `Who decides: ${first?.decides ?? 'licensed contractor and laboratory'}. Nothing that disturbs it until then.`,
+      margin: sentence(first?.words ?? suspect!.words),
+      next: say('verdict.who-decides-nothing-that-disturbs-it', {
+        decides: first?.decides ?? say('verdict.licensed-contractor-and-laboratory'),
+      }),
     });
   }
   const undecided = plan.comparisons.filter((c) => c.chosen === null && !c.forced);
   if (undecided.length > 0)
     criteria.push({
       id: 'strip-choice',
-      title: 'Keep or take up',
+      title: say('verdict.keep-or-take-up'),
       verdict: 'measure',
-      margin: `${undecided.length} layer${undecided.length === 1 ? '' : 's'} not decided: ${undecided.map((c) => nameOf(ctx, c.layerId).toLowerCase()).join(', ')}.`,
-      next: 'Compare keeping, making good and taking up, and choose.',
+      margin: say('verdict.undecidedcount-plural-one-other-not-decided', {
+        undecidedCount: undecided.length,
+        undecided: listed(
+          undecided.map((c) => midSentence(nameOf(ctx, c.layerId))),
+          ', ',
+        ),
+      }),
+      next: say('verdict.compare-keeping-making-good-and-taking'),
     });
   const toDo = plan.steps.filter((step) => step.doneAt === null && (step.group === 'layer' || step.group === 'edges'));
   if (toDo.length > 0)
     criteria.push({
       id: 'strip-work',
-      title: 'Strip-out',
+      title: say('verdict.strip-out'),
       verdict: 'work',
-      margin: `${toDo.length} step${toDo.length === 1 ? '' : 's'} of strip-out to do.`,
-      next: `${toDo[0]!.words}.`,
+      margin: say('verdict.todocount-plural-one-other-of-strip', { toDoCount: toDo.length }),
+      next: sentence(toDo[0]!.words),
     });
   return criteria;
 }
 
-function nameOf(ctx: StripContext, layerId: string): string {
+function nameOf(ctx: StripContext, layerId: string): Sayable {
   const layer = ctx.facts.layers.find((l) => l.id === layerId);
-  return layer ? layerName(layer) : 'A layer';
+  return layer ? layerName(layer) : say('verdict.a-layer');
 }

@@ -1,3 +1,4 @@
+import { type Said, type Sayable } from '../said/index.ts';
 /** The five words a criterion or a room can be given, worst first. This is the only order of severity. */
 export const VERDICTS = ['stop', 'work', 'measure', 'wait', 'lay'] as const;
 export type Verdict = (typeof VERDICTS)[number];
@@ -8,11 +9,11 @@ export interface Criterion {
   /** The part that judged it: the stage it is shown in, the plank of the course it marks. */
   part: string;
   /** What is judged, in the trade's words. */
-  title: string;
+  title: Said;
   verdict: Verdict;
   /** Margin first, place and rule after: complete sentences without units assumed. */
-  margin: string;
-  next: string;
+  margin: Sayable;
+  next: Sayable;
 }
 
 /** A criterion as its part states it: whose it is the runner adds. */

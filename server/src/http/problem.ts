@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, Response } from 'express';
 import type { FieldProblem, Problem } from '@maquette/facts';
+import { inWords } from '@maquette/words';
 
 /** Answers with an RFC 9457 problem document. */
 export function problem(res: Response, status: number, title: string, more: Partial<Problem> = {}): void {
@@ -10,8 +11,11 @@ export function problem(res: Response, status: number, title: string, more: Part
 /** Answers that fields were wrong: each with its value and what is taken. */
 export function refuse(res: Response, errors: FieldProblem[]): void {
   const first = errors[0];
-  const detail = first ? `${first.field || 'body'}: ${JSON.stringify(first.value)} ${first.message}` : '';
-  problem(res, 422, 'Some values cannot be taken', { detail, errors });
+  const detail = first
+    ? `${first.field || 'body'}: ${JSON.stringify(first.value)} ${inWords(first.message, 'metric')}`
+    : '';
+  const worded = errors.map((error) => ({ ...error, message: inWords(error.message, 'metric') }));
+  problem(res, 422, 'Some values cannot be taken', { detail, errors: worded });
 }
 
 /** The last handler: what went wrong in words, never a stack. */

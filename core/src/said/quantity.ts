@@ -1,0 +1,40 @@
+/** How a quantity is written, whichever the units: what it measures, and how finely. */
+export type QuantityKind =
+  'reach' | 'gap' | 'gapFigure' | 'span' | 'rod' | 'area' | 'mass' | 'volume' | 'bulk' | 'massPerArea' | 'decimals';
+
+/** A quantity of a sentence, in the unit it is stored in. The reader's units are the words' business. */
+export interface Quantity {
+  readonly quantity: QuantityKind;
+  readonly value: number;
+  /** Decimals, where the quantity is a plain figure. */
+  readonly places?: number;
+}
+
+const of =
+  (quantity: QuantityKind) =>
+  (value: number): Quantity => ({ quantity, value });
+
+/** A length as on a tape, mm: an edge, a distance from a wall. */
+export const reach = of('reach');
+/** A height or a gap, mm, with its unit. */
+export const gap = of('gap');
+/** A height or a gap, mm, its unit said elsewhere. */
+export const gapFigure = of('gapFigure');
+/** Area, m2. */
+export const area = of('area');
+/** Mass, kg. */
+export const mass = of('mass');
+/** Volume, l. */
+export const volume = of('volume');
+
+/** A plain figure with so many decimals. */
+export const decimals = (value: number, places = 0): Quantity => ({ quantity: 'decimals', value, places });
+
+/** Loose bulk, m3. */
+export const bulk = of('bulk');
+/** Mass for an area, kg/m2. */
+export const massPerArea = of('massPerArea');
+/** A room length, mm, its unit said elsewhere. */
+export const span = of('span');
+/** A rod reading, mm, its unit said elsewhere. */
+export const rod = of('rod');
