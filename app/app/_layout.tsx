@@ -10,6 +10,8 @@ import { StatusBar } from 'expo-status-bar';
 import { outbox, persistence, queries, rules, store } from '../src/data/device.ts';
 import { startPhotos } from '../src/data/photos.ts';
 import { FACE, LookProvider } from '../src/theme/theme.tsx';
+import { useUnits } from '../src/data/device-settings.ts';
+import { UnitsContext } from '../src/ui/units-context.ts';
 import { PadHost } from '../src/ui/pad-panel.tsx';
 
 export default function Layout() {
@@ -32,9 +34,11 @@ export default function Layout() {
       <LookProvider>
         <StatusBar style="auto" />
         {/* One screen at a time: a screen left behind would go on judging and listening to keys. */}
-        <PadHost>
-          <Slot />
-        </PadHost>
+        <UnitsContext value={useUnits()[0]}>
+          <PadHost>
+            <Slot />
+          </PadHost>
+        </UnitsContext>
       </LookProvider>
     </PersistQueryClientProvider>
   );

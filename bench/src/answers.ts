@@ -5,7 +5,7 @@ import { underEachSchool } from '@maquette/core/flat';
 import { evidenceOf } from '@maquette/core/formats';
 import { inventedJob, type FiledV3 } from '@maquette/facts/invented-jobs';
 import { setOf, today } from '@maquette/facts/invented-sets';
-import { inWords, worded } from '@maquette/words';
+import { readOut } from '@maquette/words';
 
 /** Everything the core says of a hundred invented rooms and of job files, to be held against what it said before. */
 const AT = '2026-05-06T16:00:00.000Z';
@@ -34,7 +34,7 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
         });
         return [
           room.id,
-          worded(
+         readOut(
             {
               picture: {
                 ...picture,

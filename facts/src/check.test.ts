@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import fc from 'fast-check';
 import { checkWrite } from './check.ts';
 import { FACT_KINDS, KINDS } from './index.ts';
@@ -98,7 +99,7 @@ test.each([
   const problems = checkWrite(kind, { ...goodWrite(kind), [field]: value });
   expect(problems.length).toBeGreaterThan(0);
   expect(problems[0]!.field.startsWith(kind === 'answers' ? 'answer' : field)).toBe(true);
-  expect(problems.map((p) => p.message).join(' ')).toContain(words);
+  expect(readOut(problems.map((p) => p.message)).join(' ')).toContain(words);
 });
 
 test('a problem inside a list names its place', () => {

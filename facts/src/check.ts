@@ -4,7 +4,7 @@ import { flag, refersTo, whole, type Fields } from '@maquette/core/fields';
 import { shapeProblem, type RoomFacts } from '@maquette/core/room';
 import { isShipped } from '@maquette/core/coverings';
 import { KINDS, type FactKind } from './kinds.ts';
-import type { FieldProblem } from './problem.ts';
+import type { SaidProblem } from './problem.ts';
 import { shapeOf, type Shape } from './shape.ts';
 
 function shown(value: unknown): unknown {
@@ -14,7 +14,7 @@ function shown(value: unknown): unknown {
   return value ?? null;
 }
 
-function flatten(errors: readonly ValidationError[], path: string): FieldProblem[] {
+function flatten(errors: readonly ValidationError[], path: string): SaidProblem[] {
   return errors.flatMap((error) => {
     const field =
       path === ''
@@ -33,7 +33,7 @@ function flatten(errors: readonly ValidationError[], path: string): FieldProblem
 }
 
 /** Problems with `plain` as an instance of a class: unknown fields, wrong types and ranges. Empty when it passes. */
-export function checkShape(shape: Shape, plain: unknown): FieldProblem[] {
+export function checkShape(shape: Shape, plain: unknown): SaidProblem[] {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return [{ field: '', value: shown(plain), message: 'takes a JSON object' }];
   const instance = plainToInstance(shape, plain);
@@ -61,7 +61,7 @@ export function classOf(kind: FactKind): Shape {
 }
 
 /** What a kind asks of a body beyond its single fields. */
-const BEYOND: Partial<Record<FactKind, (body: Record<string, unknown>) => FieldProblem[]>> = {
+const BEYOND: Partial<Record<FactKind, (body: Record<string, unknown>) => SaidProblem[]>> = {
   rooms: (body) => {
     const room = body as unknown as RoomFacts;
     const wrong = shapeProblem(room);
@@ -71,7 +71,7 @@ const BEYOND: Partial<Record<FactKind, (body: Record<string, unknown>) => FieldP
 };
 
 /** Problems with a write of some kind. */
-export function checkWrite(kind: FactKind, plain: unknown): FieldProblem[] {
+export function checkWrite(kind: FactKind, plain: unknown): SaidProblem[] {
   const problems = checkShape(classOf(kind), plain);
   return problems.length > 0 ? problems : (BEYOND[kind]?.(plain as Record<string, unknown>) ?? []);
 }
@@ -79,7 +79,7 @@ export function checkWrite(kind: FactKind, plain: unknown): FieldProblem[] {
 const ID = /^[a-z0-9][a-z0-9-]{2,63}$/;
 
 /** Problems with the id a fact is to be stored under. */
-export function checkId(kind: FactKind, id: string): FieldProblem[] {
+export function checkId(kind: FactKind, id: string): SaidProblem[] {
   if (!ID.test(id))
     return [{ field: 'id', value: id, message: 'takes an id of 3 to 64 small letters, digits and hyphens' }];
   if (kind === 'cards' && isShipped(id))

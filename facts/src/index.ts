@@ -25,7 +25,7 @@ export {
   type WriteOf,
 } from './kinds.ts';
 export { JOB_FILE_FORMAT, JOB_FILE_VERSION } from './format.ts';
-export type { FieldProblem, Problem } from './problem.ts';
+export type { FieldProblem, Problem, SaidProblem } from './problem.ts';
 export { QUESTIONS } from './questions.ts';
 export { ownIdsOf, renamed } from './rename.ts';
 export { upgraded, upgradeJobFile } from './upgrade.ts';

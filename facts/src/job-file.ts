@@ -16,7 +16,7 @@ import { moment, refersTo, text } from '@maquette/core/fields';
 import { checkShape, checkWrite } from './check.ts';
 import { JOB_FILE_FORMAT, JOB_FILE_VERSION } from './format.ts';
 import { FACT_KINDS, isFactKind, type FactKind, type Stored } from './kinds.ts';
-import type { FieldProblem } from './problem.ts';
+import type { SaidProblem } from './problem.ts';
 import { ruled } from './shape.ts';
 
 const Id = () => ruled(refersTo('facts'));
@@ -73,10 +73,10 @@ export class JobFile {
 }
 
 /** Problems with a job file, its facts' own fields included; at most 50 are listed. */
-export function checkJobFile(plain: unknown): FieldProblem[] {
+export function checkJobFile(plain: unknown): SaidProblem[] {
   const outer = checkShape(JobFile, plain);
   if (outer.length > 0) return outer.slice(0, 50);
-  const problems: FieldProblem[] = [];
+  const problems: SaidProblem[] = [];
   for (const [index, fact] of (plain as JobFile).facts.entries()) {
     if (!isFactKind(fact.kind))
       problems.push({

@@ -1,10 +1,15 @@
 import type { Sayable } from '@maquette/core/said';
 
 /** One thing wrong with what was sent: where, what it was, what is taken. */
-export interface FieldProblem {
+export interface SaidProblem {
   field: string;
   value: unknown;
   message: Sayable;
+}
+
+/** The same put into words. */
+export interface FieldProblem extends SaidProblem {
+  message: string;
 }
 
 /** RFC 9457 problem document. */

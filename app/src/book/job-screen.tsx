@@ -31,6 +31,7 @@ import { UndoBar } from '../ui/undo-bar.tsx';
 import { Footprint } from './footprint.tsx';
 import { saveJob } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
+import { useSay } from '../ui/use-say.ts';
 
 type Job = ShownBook['jobs'][number];
 
@@ -52,6 +53,7 @@ function moved<T extends { id: string; rank: number }>(list: readonly T[], id: s
 
 /** One job: its rooms, in their order, and what can be done with the whole of it. */
 export function JobScreen({ jobId }: { jobId: string }) {
+  const say = useSay();
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
@@ -75,7 +77,7 @@ export function JobScreen({ jobId }: { jobId: string }) {
                 <Words
                   size="small"
                   quiet
-                >{`${formatArea(floorAreaM2(room), room.units)} · ${BASE_WORDS[room.baseKind as BaseKind]}`}</Words>
+                >{`${formatArea(floorAreaM2(room), room.units)} · ${say(BASE_WORDS[room.baseKind as BaseKind])}`}</Words>
               </View>
             </View>
             <ButtonRow>

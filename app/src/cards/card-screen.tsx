@@ -14,7 +14,6 @@ import {
   type CoveringCard,
 } from '@maquette/core/coverings';
 import { bodyOf } from '@maquette/facts';
-import { useUnits } from '../data/device-settings.ts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { Header } from '../room/header.tsx';
@@ -25,6 +24,7 @@ import { Field } from '../ui/field.tsx';
 import { Words } from '../ui/text.tsx';
 import { useFollowing } from '../ui/use-following.ts';
 import { UndoBar } from '../ui/undo-bar.tsx';
+import { useSay } from '../ui/use-say.ts';
 
 interface FigureProps {
   label: string;
@@ -57,10 +57,10 @@ function Figure({ label, value, unit, range, locked, optional = false, onTaken }
 
 /** One card, figure by figure. */
 export function CardScreen({ cardId }: { cardId: string }) {
+  const say = useSay();
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
-  const units = useUnits()[0];
   const card = findCard(book.cards, cardId);
   const [name, setName] = useFollowing(card?.name ?? '');
   const [source, setSource] = useFollowing(card?.source ?? '');
@@ -109,7 +109,7 @@ export function CardScreen({ cardId }: { cardId: string }) {
             {!locked && card.rules.length > 1 ? (
               <Button
                 label="Drop"
-                hint={ruleWords(rule, units)}
+                hint={say(ruleWords(rule))}
                 onPress={() => change({ rules: card.rules.filter((_, i) => i !== index) })}
               />
             ) : null}
@@ -144,7 +144,7 @@ export function CardScreen({ cardId }: { cardId: string }) {
         {(Object.keys(CARD_RANGES) as CardFigure[]).map((field) => (
           <Figure
             key={field}
-            label={CARD_RANGES[field].words}
+            label={say(CARD_RANGES[field].words)}
             value={card[field]}
             unit={CARD_RANGES[field].unit}
             range={CARD_RANGES[field]}

@@ -3,7 +3,6 @@ import { useRouter } from 'expo-router';
 import { ruleWords, SHIPPED_CARDS, strictness, type CoveringCard, isShipped } from '@maquette/core/coverings';
 import { newId } from '../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
-import { useUnits } from '../data/device-settings.ts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { Header } from '../room/header.tsx';
@@ -11,6 +10,7 @@ import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../ui/undo-bar.tsx';
+import { useSay } from '../ui/use-say.ts';
 
 /** A copy's body: everything but the id, under a name of its own. */
 function copyOf(card: CoveringCard): Omit<CoveringCard, 'id'> {
@@ -24,10 +24,10 @@ function copyOf(card: CoveringCard): Omit<CoveringCard, 'id'> {
 
 /** Cards that ship and cards of one's own. */
 export function CardsScreen() {
+  const say = useSay();
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
-  const units = useUnits()[0];
   const own = book.cards;
   const copy = async (card: CoveringCard) => {
     const id = newId();
@@ -54,7 +54,7 @@ export function CardsScreen() {
             </Words>
             <Words
               figure
-            >{`${card.rules.map((rule) => ruleWords(rule, units)).join(' and ')}${card.stepMm === null ? '' : ` · no step over ${card.stepMm} mm`} · ${Math.round(Math.min(...card.rules.map(strictness)) * 10) / 10} mm/m²`}</Words>
+            >{`${card.rules.map((rule) => say(ruleWords(rule))).join(' and ')}${card.stepMm === null ? '' : ` · no step over ${card.stepMm} mm`} · ${Math.round(Math.min(...card.rules.map(strictness)) * 10) / 10} mm/m²`}</Words>
             <Words size="small" quiet>
               {card.source}
             </Words>

@@ -10,7 +10,7 @@ function createRules(): Rules {
   let check: ReturnType<Rules['here']> = null;
   return {
     here: () => check,
-    fetch: async () => (check ??= (await fetchPart(() => import('@maquette/facts/check'))).checkWrite),
+    fetch: async () => (check ??= (await fetchPart(() => import('./write-rules.ts'))).problemsOf),
   };
 }
 

@@ -1,5 +1,5 @@
 import { BLANK_JOB } from '@maquette/core/job';
-import { checkWrite } from '@maquette/facts/check';
+import { problemsOf } from './write-rules.ts';
 import { createHistory } from './history.ts';
 import type { Waiting } from './waiting.ts';
 
@@ -12,7 +12,7 @@ const store = {
     return last ? { version: last.baseVersion + 1, body: last.body, deleted: last.deleted } : null;
   },
 };
-const open = () => createHistory(store, outbox as never, { here: () => checkWrite, fetch: async () => checkWrite });
+const open = () => createHistory(store, outbox as never, { here: () => problemsOf, fetch: async () => problemsOf });
 beforeEach(() => (posted = []));
 
 const job = (name: string, id = 'job-1') => ({ kind: 'jobs' as const, id, body: { ...BLANK_JOB, name, rank: 0 } });
@@ -72,7 +72,7 @@ test('undo pressed before the disk has answered takes back what is seen, not the
   const disk = {
     post: (writes: typeof posted) => (posted.push(...writes), new Promise<void>((done) => slow.push(done))),
   };
-  const history = createHistory(store, disk as never, { here: () => checkWrite, fetch: async () => checkWrite });
+  const history = createHistory(store, disk as never, { here: () => problemsOf, fetch: async () => problemsOf });
   void history.write('Named', [job('First')]);
   void history.write('Renamed', [job('Second')]);
   void history.undo();
@@ -86,7 +86,7 @@ test('undo pressed before the disk has answered takes back what is seen, not the
 
 test('a disk that refuses leaves no step to undo', async () => {
   const full = { post: () => Promise.reject(new Error('full')) };
-  const history = createHistory(store, full as never, { here: () => checkWrite, fetch: async () => checkWrite });
+  const history = createHistory(store, full as never, { here: () => problemsOf, fetch: async () => problemsOf });
   await expect(history.write('Named', [job('First')])).rejects.toThrow('full');
   expect(history.steps()).toMatchObject({ done: [], undone: [] });
 });

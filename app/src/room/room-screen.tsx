@@ -8,6 +8,7 @@ import { courseOf, isStage, STAGES, type Stage } from '../stages/stages.ts';
 import { usePalette, WIDE_PX } from '../theme/theme.tsx';
 import { PartBoundary } from '../ui/part-boundary.tsx';
 import { Words } from '../ui/text.tsx';
+import { UnitsContext } from '../ui/units-context.ts';
 import { useJudged } from '../worker/use-judged.ts';
 import { Header } from './header.tsx';
 
@@ -30,7 +31,11 @@ export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: st
       </View>
     );
   }
-  return <OpenRoom shown={shown} room={shown.facts} stage={isStage(asked) ? asked : 'flat'} />;
+  return (
+    <UnitsContext value={shown.facts.units}>
+      <OpenRoom shown={shown} room={shown.facts} stage={isStage(asked) ? asked : 'flat'} />
+    </UnitsContext>
+  );
 }
 
 /** Stands while a stage is fetched, the first time it is opened. */

@@ -3,6 +3,7 @@ import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { fixtureOutline, fixtureName, fixtureRect, type Fixture, type Polygon } from '@maquette/core/room';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { toPx, type SheetView } from './view.ts';
+import { useSay } from '../ui/use-say.ts';
 
 /** A name is written where the fixture is at least this wide, px. */
 const NAME_FROM_PX = 46;
@@ -43,6 +44,7 @@ export const FixturesLayer = memo(function FixturesLayer({
   chosenId?: string | null;
   names?: boolean;
 }) {
+  const say = useSay();
   const palette = usePalette();
   return (
     <G>
@@ -102,7 +104,7 @@ export const FixturesLayer = memo(function FixturesLayer({
             !fixture.round &&
             fixture.depthMm * view.pxPerMm >= 22 ? (
               <SvgText x={x} y={y + 4} textAnchor="middle" fontFamily={FACE.figure} fontSize={13} fill={ink}>
-                {fixtureName(fixture)}
+                {say(fixtureName(fixture))}
               </SvgText>
             ) : null}
           </G>

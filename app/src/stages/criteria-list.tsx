@@ -3,9 +3,11 @@ import { VERDICTS, type Criterion } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
+import { useSay } from '../ui/use-say.ts';
 
 /** Criteria of a stage, the one that decides first and large, with what to do next. */
 export function CriteriaList({ criteria }: { criteria: readonly Criterion[] }) {
+  const say = useSay();
   const palette = usePalette();
   const [first, ...rest] = [...criteria].sort((a, b) => VERDICTS.indexOf(a.verdict) - VERDICTS.indexOf(b.verdict));
   if (!first) return null;
@@ -17,11 +19,11 @@ export function CriteriaList({ criteria }: { criteria: readonly Criterion[] }) {
           {VERDICT_WORDS[first.verdict]}
         </Words>
         <Words bold style={styles.grow}>
-          {first.title}
+          {say(first.title)}
         </Words>
       </View>
-      <Words>{first.margin}</Words>
-      <Words bold>{first.next}</Words>
+      <Words>{say(first.margin)}</Words>
+      <Words bold>{say(first.next)}</Words>
       {rest.map((c) => (
         <CriterionLine key={c.id} criterion={c} />
       ))}
@@ -31,10 +33,14 @@ export function CriteriaList({ criteria }: { criteria: readonly Criterion[] }) {
 
 /** One criterion in a line: its mark, its word, its margin, what to do. */
 export function CriterionLine({ criterion: c }: { criterion: Criterion }) {
+  const say = useSay();
   return (
     <View style={styles.line}>
       <Mark verdict={c.verdict} />
-      <Words size="small" style={styles.grow}>{`${c.title}: ${VERDICT_WORDS[c.verdict]}. ${c.margin} ${c.next}`}</Words>
+      <Words
+        size="small"
+        style={styles.grow}
+      >{`${say(c.title)}: ${VERDICT_WORDS[c.verdict]}. ${say(c.margin)} ${say(c.next)}`}</Words>
     </View>
   );
 }

@@ -8,6 +8,7 @@ import { write } from '../data/write.ts';
 import { Field } from '../ui/field.tsx';
 import { Fold } from '../ui/fold.tsx';
 import { useFollowing } from '../ui/use-following.ts';
+import { useSay } from '../ui/use-say.ts';
 
 export type NamedFigure = [name: string, spec: FigureSpec];
 
@@ -28,6 +29,7 @@ export function FiguresFold({ shown, figures }: { shown: ShownRoom; figures: rea
 }
 
 function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; shown: ShownRoom }) {
+  const say = useSay();
   const book = useBook();
   const jobId = shown.room!.jobId;
   const held = book.figures.find((f) => f.jobId === jobId && f.name === name);
@@ -41,24 +43,24 @@ function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; sho
       return setProblem(`${text || 'Empty'}: ${spec.min} to ${spec.max} ${spec.unit} is taken`);
     setProblem(null);
     if (next === spec.value && held)
-      return void write(`${spec.words}: back to ${spec.value}`, [
+      return void write(`${say(spec.words)}: back to ${spec.value}`, [
         { kind: 'figures', id: held.id, body: bodyOf(held), deleted: true },
       ]);
-    return void write(`${spec.words}: ${next} ${spec.unit}`, [
+    return void write(`${say(spec.words)}: ${next} ${spec.unit}`, [
       { kind: 'figures', id: held?.id ?? newId(), body: { jobId, name, value: next, source: 'This job' } },
     ]);
   };
   return (
     <View style={styles.line}>
       <Field
-        label={spec.words}
+        label={say(spec.words)}
         figures
         unit={spec.unit}
         value={text}
         onChange={setText}
         onDone={take}
         problem={problem}
-        hint={held ? `This job’s own; the default is ${spec.value}` : spec.source}
+        hint={say(held ? `This job’s own; the default is ${spec.value}` : spec.source)}
       />
     </View>
   );

@@ -1,7 +1,7 @@
 import { createStore, entries, set, type UseStore } from 'idb-keyval';
 import type { RoomPicture } from '@maquette/core';
 
-/** What the site book says of a room. */
+/** What the site book says of a room, in the room's own units. */
 export interface RoomLine {
   verdict: RoomPicture['verdict'];
   margin: string;

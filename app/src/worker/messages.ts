@@ -5,6 +5,7 @@ import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
 import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
 import type { PlankReport } from '@maquette/core/planks';
 import type { Plan } from '@maquette/core/room';
+import type { RoomLine } from './kept-lines.ts';
 import type { KnownHeight, ReadScan, ScanPlace, UpAxis } from '@maquette/core/scan';
 
 /** A forecast asked for: which probe, to which limit, under which air. */
@@ -35,7 +36,7 @@ interface FromFacts {
   atUtc: string;
 }
 
-type RoomAsk = FromFacts & { kind: 'judge' | 'prove' | 'schools' | 'plan' | 'grid' | 'rules' };
+type RoomAsk = FromFacts & { kind: 'line' | 'judge' | 'prove' | 'schools' | 'plan' | 'grid' | 'rules' };
 /** Planks laid over the floor as it is, or as a way would leave it. */
 type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
 
@@ -66,6 +67,8 @@ export interface PlanksAnswer {
 }
 
 export interface Answers {
+  /** What the site book says of the room. */
+  line: RoomLine;
   judge: RoomPicture;
   /** The same with how sure it is. */
   prove: RoomPicture;

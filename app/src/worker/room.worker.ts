@@ -6,6 +6,7 @@ import { esriGrid } from '@maquette/core/formats';
 import { programmedWay, ruleCosts, type Programmed } from '@maquette/core/levelling';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerScan } from './answer-scan.ts';
+import { lineOf } from './line-of.ts';
 import { openModels } from './open-models.ts';
 
 /** Keeps what the parts made of the room: it saves time and changes no answer. */
@@ -57,6 +58,7 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   const facts = setOf(ask);
+  if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);
   const assessment = assess(ask, facts);
   if (ask.kind === 'planks') return layPlanks(assessment, facts, ask.after);
   if (ask.kind === 'judge' || ask.kind === 'prove')

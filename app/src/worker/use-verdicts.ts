@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useQueries } from '@tanstack/react-query';
-import type { RoomPicture, RoomSet } from '@maquette/core';
+import type { RoomSet } from '@maquette/core';
 import { findCard } from '@maquette/core/coverings';
 import { nextRead, roomKey } from '../data/client.ts';
 import { store } from '../data/device.ts';
@@ -16,35 +16,20 @@ interface Question {
   stamp: readonly string[];
 }
 
-function lineOf(picture: RoomPicture | null): RoomLine {
-  const first = picture?.criteria.find((c) => c.verdict === picture.verdict) ?? picture?.criteria[0];
-  return {
-    verdict: picture?.verdict ?? 'measure',
-    margin: first?.margin ?? '',
-    next: first?.next ?? '',
-    read: picture?.levels.length ?? 0,
-    stations: picture?.stations.length ?? 0,
-  };
-}
+/** Stands for a room whose judgement failed: opening it says why. */
+const NOT_JUDGED: RoomLine = { verdict: 'measure', margin: '', next: '', read: 0, stations: 0 };
 
 /** Judges rooms one after another in one worker; those whose facts are as they were when last judged are left out. */
 function judgeEach(questions: readonly Question[]): () => void {
   const desk = openDesk();
   let left = true;
-  const keep = (question: Question, picture: RoomPicture | null) => {
-    if (!left) return;
-    keptLines.keep(question.set.room.id, question.stamp, lineOf(picture));
-    next();
-  };
   const next = () => {
     const question = questions.find(({ set, stamp }) => !keptLines.find(set.room.id, stamp));
     if (!question) return;
-    const asked = { set: question.set, atUtc: nowUtc() };
-    desk.ask({ ...asked, kind: 'judge' }, (picture) => {
-      // How sure it is takes longer and can only change a floor that would be laid on.
-      const lays = picture?.criteria.some((c) => c.id === 'flat' && c.verdict === 'lay');
-      if (lays) desk.ask({ ...asked, kind: 'prove' }, (proved) => keep(question, proved ?? picture));
-      else keep(question, picture);
+    desk.ask({ kind: 'line', set: question.set, atUtc: nowUtc() }, (line) => {
+      if (!left) return;
+      keptLines.keep(question.set.room.id, question.stamp, line ?? NOT_JUDGED);
+      next();
     });
   };
   void keptLines.loaded().then(() => left && next());

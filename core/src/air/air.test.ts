@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { airHistory, bandClock, dewPointC, equilibriumMcPercent, samplesOf, type AirBands } from './index.ts';
 
 const BANDS: AirBands = { airMinC: 15, airMaxC: 28, airMinRh: 35, airMaxRh: 70 };
@@ -40,7 +41,7 @@ test('an excursion and a gap both start the clock again, and are named', () => {
     BANDS,
     12,
   );
-  expect(history.excursions).toEqual([{ from: at(12), to: at(18), worst: sample(12, 78), words: 'too damp' }]);
+  expect(readOut(history.excursions)).toEqual([{ from: at(12), to: at(18), worst: sample(12, 78), words: 'too damp' }]);
   expect(history.gaps).toEqual([{ from: at(24), to: at(60), hours: 36 }]);
   expect(history.inBandSince).toBe(at(60));
   expect(history.inBandHours).toBe(6);

@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import {
   CARD_RANGES,
   COMMON_RULES,
@@ -42,8 +43,8 @@ test('stations stand a third of the shortest long edge apart, and never over 0.6
 });
 
 test('rules are spoken in both unit systems', () => {
-  expect(ruleWords({ gapMm: 3, edgeMm: 2000 }, 'metric')).toBe('3 mm under 2 m');
-  expect(ruleWords({ gapMm: 3.175, edgeMm: 1828.8 }, 'imperial')).toBe('1/8 in under 6 ft');
+  expect(readOut(ruleWords({ gapMm: 3, edgeMm: 2000 }))).toBe('3 mm under 2 m');
+  expect(readOut(ruleWords({ gapMm: 3.175, edgeMm: 1828.8 }), 'imperial')).toBe('1/8 in under 6 ft');
   expect(sameRule({ gapMm: 3.2, edgeMm: 1830 }, { gapMm: 3.175, edgeMm: 1828.8 })).toBe(true);
 });
 

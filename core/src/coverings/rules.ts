@@ -1,6 +1,5 @@
 import { gap, reach, say, type Said } from '../said/index.ts';
 import { within, type Held } from '../fields/index.ts';
-import { formatGap, formatReach, unitLabel, type UnitSystem } from '../units/index.ts';
 
 export const RULE_GAP_MM = { min: 0.2, max: 20 } as const;
 export const RULE_EDGE_MM = { min: 150, max: 5000 } as const;
@@ -26,7 +25,7 @@ export function strictness(rule: FlatnessRule): number {
 }
 
 /** `3 mm under 2 m`, or `1/8 in under 6 ft`. */
-export function ruleWords(rule: FlatnessRule, units: UnitSystem): Said {
+export function ruleWords(rule: FlatnessRule): Said {
   return say('coverings.under', { gapMm: gap(rule.gapMm), edgeMm: reach(rule.edgeMm) });
 }
 

@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { distanceMm, distanceToSegmentMm, newFixture } from '../room/index.ts';
 import { daysAgo, dampOf, NOW, readingOf, testOf } from './invented-damp.ts';
 import {
@@ -73,7 +74,7 @@ test('a probe read too soon, at the wrong depth, or long ago is kept and does no
     dampTests: [soon, shallow, old, good],
     dampReadings: [readingOf(old, 40, 70), readingOf(good, 3, 71), readingOf(shallow, 2, 72), readingOf(soon, 0.4, 73)],
   });
-  expect(faultsOf(ctx)).toEqual([
+  expect(readOut(faultsOf(ctx))).toEqual([
     ['40 days old: 30 days are taken. Read again'],
     [],
     ['hole is 25 mm deep: 40 mm of a 100 mm slab is asked for'],
@@ -90,7 +91,7 @@ test('a probe read too soon, at the wrong depth, or long ago is kept and does no
 test('readings from before the heating changed no longer count', () => {
   const probe = testOf('probe', 'P1', [1000, 1000]);
   const ctx = dampOf({ dampTests: [probe], dampReadings: [readingOf(probe, 5, 70)] }, { 'damp/changed': '2026-06-28' });
-  expect(faultsOf(ctx)[0]![0]).toMatch(/before heating/);
+  expect(readOut(faultsOf(ctx)[0]![0])).toMatch(/before heating/);
 });
 
 test('air out of band in the two days before voids a probe reading; no air on record is said, not guessed', () => {
@@ -106,9 +107,12 @@ test('air out of band in the two days before voids a probe reading; no air on re
     note: '',
   });
   const facts = { dampTests: [probe], dampReadings: [readingOf(probe, 1, 70)] };
-  expect(dampResults(dampOf(facts))[0]).toMatchObject({ valid: true, remarks: [expect.stringMatching(/No air/)] });
+  expect(readOut(dampResults(dampOf(facts))[0])).toMatchObject({
+    valid: true,
+    remarks: [expect.stringMatching(/No air/)],
+  });
   const wet = dampOf({ ...facts, airReadings: [air(3, 55), air(2.4, 82), air(1.9, 55), air(1.4, 55), air(1, 55)] });
-  expect(faultsOf(wet)[0]![0]).toMatch(/air was too damp within 48 h/);
+  expect(readOut(faultsOf(wet)[0]![0])).toMatch(/air was too damp within 48 h/);
 });
 
 test('a dish is void outside 60 to 72 hours', () => {
@@ -136,7 +140,7 @@ test('pins in a heated base do not count', () => {
     {},
     { baseKind: 'panels-on-joists', base },
   );
-  expect(faultsOf(ctx)[0]![0]).toMatch(/heated base/);
+  expect(readOut(faultsOf(ctx)[0]![0])).toMatch(/heated base/);
 });
 
 test('the worst valid reading governs, and a kinder method does not outvote it', () => {
@@ -240,7 +244,7 @@ test('a forecast is offered from three valid readings over a week, not before', 
   expect(series([20, 10])).toEqual([]);
   expect(series([6, 3, 0.5])).toEqual([]);
   expect(series([9, 5, 1])).toHaveLength(1);
-  expect(series([9, 5, 1])[0]!.assumptions[0]).toMatch(/28 days before the first reading is assumed/);
+  expect(readOut(series([9, 5, 1])[0]!.assumptions[0])).toMatch(/28 days before the first reading is assumed/);
 });
 
 const way = (ctx: ReturnType<typeof dampOf>, name: string) =>
@@ -258,7 +262,10 @@ test('ways out: a membrane within its own limit, never on calcium sulfate, never
     { 'damp/source': 'no' },
     { baseKind: 'calcium-sulfate-screed' },
   );
-  expect(way(sulfate, 'membrane')).toMatchObject({ allowed: false, why: expect.stringMatching(/never shut in/) });
+  expect(readOut(way(sulfate, 'membrane'))).toMatchObject({
+    allowed: false,
+    why: expect.stringMatching(/never shut in/),
+  });
   expect(way(dampOf(facts(85), { 'damp/source': 'suspected' }), 'wait').allowed).toBe(false);
 });
 
@@ -270,9 +277,6 @@ test('what has no figure is told in words', () => {
     dampTests: [film, drop, scratch],
     dampReadings: [readingOf(film, 1, 1), readingOf(drop, 1, 400), readingOf(scratch, 1, 2)],
   });
-  expect(
-    dampResults(ctx)
-      .map((r) => r.valueText)
-      .sort(),
-  ).toEqual(['400 s: dense', 'Breaks out', 'Droplets']);
+  const told = dampResults(ctx).map((r) => readOut(r.valueText));
+  expect(told.sort()).toEqual(['400 s: dense', 'Breaks out', 'Droplets']);
 });

@@ -4,7 +4,7 @@ import { METHOD } from './questions.ts';
 import { isTimber, type PointMm } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import type { DampMethod } from './method-names.ts';
-import { METHOD_SPECS, methodsFor, qualifyingMethods, testName } from './methods.ts';
+import { methodsFor, qualifyingMethods, testName } from './methods.ts';
 import { needOf, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
 import { DISH_HOURS, dampResults, hoodWaitH, probeWaitH, type DampResult } from './result.ts';
 

@@ -10,7 +10,6 @@ import {
   type Forecast,
   type Series,
 } from '../drying/index.ts';
-import { formatReach } from '../units/index.ts';
 import type { DampContext } from './facts.ts';
 import { facesOf, TOO_OLD, type DampResult } from './result.ts';
 

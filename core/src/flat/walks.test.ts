@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import {
   floorRuns,
   isLaid,
@@ -51,7 +52,7 @@ test.each([
   [{ gaps: [{ atMm: 2400, gapMm: 1 }] }, 'past the edge'],
   [{ toXMm: 560 }, '150 to 5000'],
 ])('%j says nothing, and why', (part, words) => {
-  expect(edgeProblem(walk(part))).toContain(words);
+  expect(readOut(edgeProblem(walk(part)))).toContain(words);
 });
 
 test('the surface has the gap under the edge whatever the level and tilt it was laid at', () => {
@@ -104,12 +105,12 @@ test('a walk finds a dip that lies between the stations', () => {
   const said = (state: typeof without) => flatCriteria(room, plan, card, state);
   expect(said(without).some((c) => c.verdict === 'work')).toBe(false);
   // The stations saw nothing; what the edge showed stands by itself.
-  expect(said(withWalk).find((c) => c.id === 'flat-edge')).toMatchObject({
+  expect(readOut(said(withWalk).find((c) => c.id === 'flat-edge'))).toMatchObject({
     verdict: 'work',
     margin: expect.stringContaining('2 mm over: under the edge 5 mm'),
   });
   const plank = judgeFlat(plan, { ...facts, edgeWalks: [{ ...edge, tool: 'plank' }] }, [rule], { spacingMm: 1000 })!;
-  expect(said(plank).find((c) => c.id === 'flat-edge')!.next).toContain('poorer witness');
+  expect(readOut(said(plank).find((c) => c.id === 'flat-edge')!.next)).toContain('poorer witness');
 });
 
 test('placements go both ways, end to end, and keep to the floor', () => {

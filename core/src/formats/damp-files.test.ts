@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { airHistory } from '../air/index.ts';
@@ -17,7 +18,7 @@ test('the climate logger’s file comes in as it is: zone, decimal commas, day f
   expect(file.gaps).toEqual([{ from: '2026-10-06T21:30:00.000Z', to: '2026-10-06T23:00:00.000Z', hours: 1.5 }]);
   const history = airHistory(file.samples, { airMinC: 15, airMaxC: 28, airMinRh: 35, airMaxRh: 70 }, 14);
   // The stretch read off the file by eye: cold and damp from 10:00, back in band at 15:30.
-  expect(history.excursions).toEqual([
+  expect(readOut(history.excursions)).toEqual([
     {
       from: '2026-10-07T10:00:00.000Z',
       to: '2026-10-07T15:30:00.000Z',

@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { dampResults } from '../damp/index.ts';
 import { daysAgo, dampOf, readingOf, testOf } from '../damp/invented-damp.ts';
 import { evidenceCsv, evidenceOf } from './index.ts';
@@ -21,21 +22,21 @@ test('the evidence is in order of time, says what does not count and why, and ho
     photos: [{ id: 'p', about: 'damp', aboutId: probe.id, takenAt: daysAgo(0.4), note: '', xMm: 1000, yMm: 1000 }],
     versions: new Map([[good.id, 3]]),
   });
-  expect(lines.map((l) => [l.kind, l.value])).toEqual([
+  expect(readOut(lines.map((l) => [l.kind, l.value]))).toEqual([
     ['test', '40 mm deep'],
     ['damp', '80.0 %RH'],
     ['walk', 'nothing found'],
     ['damp', '74.2 %RH'],
     ['photo', ''],
   ]);
-  expect(lines[1]!.standing).toMatch(/^does not count: 2.4 h after/);
-  expect(lines[3]).toMatchObject({
+  expect(readOut(lines[1]!.standing)).toMatch(/^does not count: 2.4 h after/);
+  expect(readOut(lines[3])).toMatchObject({
     standing: 'counts',
     version: 3,
     instrument: 'Reader 7, checked 2026-05-01',
     photographs: 1,
   });
-  const csv = evidenceCsv(lines).split('\r\n');
+  const csv = evidenceCsv(lines, readOut).split('\r\n');
   expect(csv).toHaveLength(7);
   // A spreadsheet must not run a note as a formula.
   expect(csv[4]).toContain("'=1+1");
@@ -61,8 +62,8 @@ test('a scan is one line: its file, what it holds, and how loud it is', () => {
     photos: [],
     versions: new Map(),
   });
-  expect(lines).toMatchObject([
+  expect(readOut(lines)).toMatchObject([
     { kind: 'scan', value: '9000 points on the floor', conditions: 'noise of a cell 0.40 mm', xMm: 2100 },
   ]);
-  expect(evidenceCsv(lines)).toContain('Scan laid on the room: =landing.ply');
+  expect(evidenceCsv(lines, readOut)).toContain('Scan laid on the room: =landing.ply');
 });

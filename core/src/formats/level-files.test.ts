@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import Papa from 'papaparse';
 import { gridOver } from '../flat/invented.ts';
 import { inventedRoom } from '../levelling/invented-job.ts';
@@ -77,7 +78,7 @@ test('ESRI grid: header, far row first, nothing where nothing is judged', () => 
 });
 
 test('patch list: kilograms by the product, every chalk point with two tapes', () => {
-  const rows = Papa.parse<string[]>(patchCsv(sheet, 1.4).trim()).data;
+  const rows = Papa.parse<string[]>(patchCsv(sheet, 1.4, readOut).trim()).data;
   const fill = rows.find((row) => row[0] === 'fill')!;
   expect(Number(fill[6])).toBeCloseTo(fills[0]!.volumeL * 1.4, 2);
   const points = rows.filter((row) => row[0] === 'chalk');

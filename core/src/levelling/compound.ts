@@ -1,4 +1,4 @@
-import { allOf, say, type Said, type Sayable } from '../said/index.ts';
+import { allOf, say, type Said } from '../said/index.ts';
 import { LEVELLING_FIGURES, type FigureSpec, type OwnFigure } from '../figures/index.ts';
 
 /** A levelling product as its bag describes it. Generic kinds with invented figures inside the usual ranges. */

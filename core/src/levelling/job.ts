@@ -1,4 +1,4 @@
-import { lower, midSentence, say, type Said } from '../said/index.ts';
+import { midSentence, say, type Said } from '../said/index.ts';
 import type { FlatnessRule } from '../coverings/index.ts';
 import { figuresOf, type FigureOf, type OwnFigure } from '../figures/index.ts';
 import { cellAt, cellCentre, type FlatState, type Grid, type Height } from '../flat/index.ts';

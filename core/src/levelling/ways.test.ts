@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import loadHighs from 'highs';
 import { figuresOf } from '../figures/index.ts';
 import { gridOver, heightsFrom } from '../flat/invented.ts';
@@ -43,7 +44,7 @@ test('rates are what a bag, an hour and a litre of primer cost, worked out by ha
 
 test('a job’s own figures change the product, and only what they name', () => {
   const [name, spec] = compoundFigures(SHIPPED_COMPOUNDS[0]!).find(([n]) => n.endsWith('bagCost'))!;
-  expect(spec).toMatchObject({ words: 'Patching compound: price of a bag', value: 24 });
+  expect(readOut(spec)).toMatchObject({ words: 'Patching compound: price of a bag', value: 24 });
   const [patching, levelling] = compoundsOf([{ name, value: 31, source: 'This job' }]);
   expect(patching).toEqual({ ...SHIPPED_COMPOUNDS[0]!, bagCost: 31 });
   expect(levelling).toEqual(SHIPPED_COMPOUNDS[1]);
@@ -130,7 +131,7 @@ test('what a way does at an opening is the rise along it', () => {
   const { job } = inventedLevelling(inventedRoom(3000, 2400, { openings: [newOpening('d', 0, 500, 800)] }), () => 0);
   const fillMm = heightsFrom(job.grid, (_, y) => (y < 0.2 ? 4 : 0));
   const way = wayOf(job, 'fill', { fillMm, grindMm: new Float64Array(fillMm.length) });
-  expect(way.rises).toEqual([{ id: 'd', name: 'door in W1', leastMm: 0, mostMm: 4 }]);
+  expect(readOut(way.rises)).toEqual([{ id: 'd', name: 'door in W1', leastMm: 0, mostMm: 4 }]);
 });
 
 test('a product that suits leads; on timber the fibre product does', () => {
@@ -206,8 +207,8 @@ test('bays: width is rate times wet edge over ribbon, and their litres add up to
   expect(pour.bays[0]!.stopEndMm).toBeCloseTo(12_000, 0);
   expect(pour.bays[1]!.stopEndMm).toBe(0);
   expect(pour.foamM).toBeCloseTo(40, 6);
-  expect(pour.dams).toEqual([{ name: 'door in W1', widthMm: 900 }]);
-  expect(pour.plugs).toEqual(['Register']);
+  expect(readOut(pour.dams)).toEqual([{ name: 'door in W1', widthMm: 900 }]);
+  expect(readOut(pour.plugs)).toEqual(['Register']);
   const crew = figuresOf([{ name: 'mixers', value: 2, source: 'This job' }]);
   expect(pourPlan(hall, plan, grid, depth, SHIPPED_COMPOUNDS[1]!, crew).bays).toHaveLength(1);
 });
@@ -223,8 +224,8 @@ test('passes, hours and dust of a place to take down; felt goes in whole steps',
     outlines: [],
     classes: [],
   };
-  expect(grindingTask(area, false, figure)).toMatchObject({ passes: 3, hours: 0.5, words: 'Grind' });
-  expect(grindingTask(area, true, figure)).toMatchObject({ words: 'Plane, then sand' });
+  expect(readOut(grindingTask(area, false, figure))).toMatchObject({ passes: 3, hours: 0.5, words: 'Grind' });
+  expect(readOut(grindingTask(area, true, figure))).toMatchObject({ words: 'Plane, then sand' });
   expect(shimSteps(3.4)).toEqual([1, 2, 3]);
   expect(shimSteps(0.4)).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import {
   areaM2,
   contains,
@@ -36,7 +37,7 @@ test('a small closing error is shown and spread; the drawn room closes', () => {
 });
 
 test('a large closing error is refused in words', () => {
-  expect(outlineOf(walls([5000, 90], [4000, 90], [4000, 90], [4000, 90])).problem).toMatchObject({
+  expect(readOut(outlineOf(walls([5000, 90], [4000, 90], [4000, 90], [4000, 90])).problem)).toMatchObject({
     kind: 'open',
     words: expect.stringContaining('1000 mm'),
   });
@@ -46,7 +47,7 @@ test('a crossing names the walls, by their own names where they have one', () =>
   const crossed = walls([4000, 90], [3000, 90], [2000, 90], [4000, -90], [2000, -90], [1000, 180]);
   crossed[3]!.name = 'bay';
   const { problem } = outlineOf(crossed);
-  expect(problem).toMatchObject({ kind: 'crossing', firstWall: 0, secondWall: 3, words: 'bay crosses W1' });
+  expect(readOut(problem)).toMatchObject({ kind: 'crossing', firstWall: 0, secondWall: 3, words: 'bay crosses W1' });
   expect(wallName(crossed, 3)).toBe('bay');
 });
 
@@ -71,7 +72,7 @@ test('two walls are no room', () => {
 test('a door must lie on its wall', () => {
   const room = rectangleWalls(3000, 2000);
   const door = newOpening('d', 1, 1300, 800);
-  expect(openingProblem(room, door)).toContain('2100 mm');
+  expect(readOut(openingProblem(room, door))).toContain('2100 mm');
   expect(openingProblem(room, { ...door, fromMm: 1200 })).toBeNull();
   expect(shapeProblem({ walls: room, openings: [{ ...door, wall: 7 }] })).toMatchObject({ field: 'openings' });
 });
@@ -82,7 +83,7 @@ test('two tapes at right angles fix a point', () => {
     openings: [newOpening('d', 0, 100, 800)],
   };
   const plan = { corners: outlineOf(room.walls).corners, islands: [] };
-  expect(tapeFrom(room, plan, { xMm: 4400, yMm: 900 })).toEqual([
+  expect(readOut(tapeFrom(room, plan, { xMm: 4400, yMm: 900 }))).toEqual([
     { wall: 1, name: 'W2', distanceMm: 600 },
     { wall: 0, name: 'door wall', distanceMm: 900 },
   ]);

@@ -1,4 +1,4 @@
-import { say, type Said, type Sayable } from '../said/index.ts';
+import { say, type Sayable } from '../said/index.ts';
 import { distanceToSegmentMm, type PointMm } from './geometry.ts';
 import { entryOf, type WithOpenings } from './openings.ts';
 import { wallName } from './outline.ts';

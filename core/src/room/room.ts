@@ -1,4 +1,4 @@
-import { type Said, type Sayable } from '../said/index.ts';
+import { type Sayable } from '../said/index.ts';
 import { adjustToDiagonals, diagonalProblem, type Adjustment, type Diagonal } from './diagonals.ts';
 import type { RoomFacts } from './facts.ts';
 import { FIXTURES, fixtureOutline, type Fixture } from './fixtures.ts';

@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { invented } from './invented-rooms.ts';
 import {
   adjustToDiagonals,
@@ -62,9 +63,9 @@ describe('measured diagonals', () => {
 
   test('a misread diagonal is asked back, and the ends of one wall are no diagonal', () => {
     const at = corners(rectangleWalls(4000, 3000));
-    expect(diagonalProblem(at, { from: 0, to: 2, lengthMm: 5600 })).toContain('about 5000');
-    expect(diagonalProblem(at, { from: 0, to: 1, lengthMm: 4000 })).toContain('ends of one wall');
-    expect(diagonalProblem(at, { from: 0, to: 9, lengthMm: 4000 })).toContain('does not exist');
+    expect(readOut(diagonalProblem(at, { from: 0, to: 2, lengthMm: 5600 }))).toContain('about 5000');
+    expect(readOut(diagonalProblem(at, { from: 0, to: 1, lengthMm: 4000 }))).toContain('ends of one wall');
+    expect(readOut(diagonalProblem(at, { from: 0, to: 9, lengthMm: 4000 }))).toContain('does not exist');
     expect(diagonalProblem(at, { from: 1, to: 3, lengthMm: 5010 })).toBeNull();
   });
 
@@ -112,7 +113,7 @@ describe('openings', () => {
   const walls = rectangleWalls(4000, 3000);
   test('two on one stretch of wall are refused, and a shape says which field', () => {
     const openings = [newOpening('a', 0, 100, 800), newOpening('b', 0, 850, 700)];
-    expect(overlapProblem({ walls, openings })).toContain('overlap');
+    expect(readOut(overlapProblem({ walls, openings }))).toContain('overlap');
     expect(shapeProblem({ walls, openings })).toMatchObject({ field: 'openings' });
     expect(shapeProblem({ walls, openings: [openings[0]!] })).toBeNull();
   });

@@ -1,5 +1,5 @@
 export { type Anchor, anchoredBy, anchorOf, type AnchorPair, ANCHORS_LEAST } from './anchor.ts';
-export { type Cloud, inMetres } from './cloud.ts';
+export { type Cloud, inMetres, ScanProblem } from './cloud.ts';
 export { type Scan, scanMiddle, type ScanPlace, toPlan, toScan } from './facts.ts';
 export { findPlane, type UpAxis } from './find-plane.ts';
 export { floorCells, type FoundFloor, type ScanFloor } from './floor-cells.ts';

@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { figuresOf } from '../figures/index.ts';
 import {
   BLANK_SHAPE,
@@ -46,11 +47,11 @@ const line = (kind: MarkKind, mm: number, part: Partial<Mark> = {}) =>
     ...part,
   });
 const quantities = (m: Mark, on = room()) =>
-  Object.fromEntries(treatmentOf(m, on, figure).quantities.map((q) => [q.words, q.value]));
+  Object.fromEntries(treatmentOf(m, on, figure).quantities.map((q) => [readOut(q.words), q.value]));
 
 test.each(MARK_KINDS)('%s: something is said to be done, and what is missing is asked for, never assumed', (kind) => {
   const treatment = treatmentOf(mark(kind), room(), figure);
-  expect(treatment.words.length).toBeGreaterThan(10);
+  expect(readOut(treatment.words).length).toBeGreaterThan(10);
   for (const q of treatment.quantities) expect(Number.isFinite(q.value)).toBe(true);
 });
 
@@ -72,7 +73,7 @@ test('rot is cut back to joist centres and blocked', () => {
 test('a stitched crack: length, resin, stitches', () => {
   const found = quantities(line('crack', 2400, { sizeMm: 2, stepMm: 0 }), slab);
   expect(found).toEqual({ Crack: 2.4, Resin: 0.6, Stitches: 13 });
-  expect(treatmentOf(line('crack', 2400, { sizeMm: 0.4, stepMm: 0 }), slab, figure).words).toMatch(/Hairline/);
+  expect(readOut(treatmentOf(line('crack', 2400, { sizeMm: 0.4, stepMm: 0 }), slab, figure).words)).toMatch(/Hairline/);
 });
 
 test('mortar for a hole is area times depth times density', () => {
@@ -89,7 +90,7 @@ test.each([
   ['water', mark('damp'), slab],
   ['white salts', mark('efflorescence'), slab],
 ] as const)('%s stops, and somebody else decides', (_, m, on) => {
-  expect(treatmentOf(m, on, figure)).toMatchObject({ verdict: 'stop', decides: expect.any(String) });
+  expect(readOut(treatmentOf(m, on, figure))).toMatchObject({ verdict: 'stop', decides: expect.any(String) });
 });
 
 test('the walk follows the joists, stays on the floor, and remembers that nothing was found', () => {

@@ -1,7 +1,6 @@
 import { decimals, reach, say, type Said } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import { isTimber, type RoomFacts } from '../room/index.ts';
-import { formatReach } from '../units/index.ts';
 import { extentAlongMm, markAreaM2, markLengthMm } from './extent.ts';
 import type { Mark } from './facts.ts';
 

@@ -1,6 +1,5 @@
 import { reach, say, type Said } from '../said/index.ts';
 import { boundsMm, contains, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
-import { formatReach } from '../units/index.ts';
 import type { Check } from './facts.ts';
 
 /** One line to walk, or one spot to try. */

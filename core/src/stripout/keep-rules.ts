@@ -1,7 +1,7 @@
 import { gap, lower, say, type Said, type Sayable } from '../said/index.ts';
 import { LAYERS, fromTheTop, layerName, type Layer } from '../layers/index.ts';
 import { floorOf, mayOverlap, regionAt } from '../room/index.ts';
-import { gapWords, roundTo } from '../units/index.ts';
+import { roundTo } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
 import type { StepAt } from './step-at.ts';
 import { tapResult } from './tile.ts';
@@ -19,7 +19,6 @@ function tooHigh(ctx: StripContext, steps: readonly StepAt[]): Said[] {
 /** What stands against covering a layer whichever way, before its surface is looked at. */
 function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
   const spec = LAYERS[layer.kind];
-  const { units } = ctx.room;
   if (spec.family === 'soft') return [say('stripout.is-never-covered-a-floor-on', { spec: spec.words })];
   if (spec.family === 'floating') return [say('stripout.a-floating-floor-must-not-lie')];
   if (spec.family === 'fill') return [say('stripout.loose-fill-carries-nothing')];
@@ -79,7 +78,6 @@ function lippageLimit(ctx: StripContext): number {
 export function keepRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
   const refusals = common(ctx, layer, steps);
   const { family } = LAYERS[layer.kind];
-  const { units } = ctx.room;
   if (family === 'tile') {
     const wide = ctx.figure('tile-grout-mm');
     if (layer.groutMm === null) refusals.push(say('stripout.grout-line-width-is-not-measured'));

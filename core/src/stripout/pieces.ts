@@ -1,4 +1,4 @@
-import { allOf, gap, listed, lower, midSentence, say, type Listed, type Said } from '../said/index.ts';
+import { allOf, gap, midSentence, say, type Said } from '../said/index.ts';
 import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 import {
   centreOf,
@@ -17,7 +17,6 @@ import {
   type Region,
   type RegionPart,
 } from '../room/index.ts';
-import { gapWords } from '../units/index.ts';
 import type { Cut, Guides, PieceLimits } from './cut-frame.ts';
 import { cutIntoPieces } from './cut-plan.ts';
 import type { StripContext } from './facts.ts';
@@ -166,7 +165,6 @@ export function sawDepthOf(ctx: StripContext, layers: readonly Layer[]): SawDept
   const layersMm = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
   const allowanceMm = ctx.figure('saw-allowance-mm');
   const clear = ctx.figure('services-clear-mm');
-  const { units } = ctx.room;
   const bases = [ctx.room.base, ...(ctx.room.secondBase ? [ctx.room.secondBase] : [])];
   const warnings: Said[] = [];
   if (allowanceMm > MARKS_BASE_MM)

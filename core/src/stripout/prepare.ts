@@ -1,7 +1,6 @@
 import { allOf, gap, lower, say, type Said, type Sayable } from '../said/index.ts';
 import type { Caution } from '../hazards/index.ts';
 import { fixtureName, openingName, type Fixture } from '../room/index.ts';
-import { gapWords } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
 
 /** Something to do before the floor is touched, with the reason it is asked. */

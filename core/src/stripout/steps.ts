@@ -4,7 +4,6 @@ import { SCHOOL } from './schools.ts';
 import { mayDo, type Caution, type Stop } from '../hazards/index.ts';
 import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 import { perimeterMm } from '../room/index.ts';
-import { formatMass, formatReach, gapWords } from '../units/index.ts';
 import { TAKEN_UP } from './context.ts';
 import type { StripContext } from './facts.ts';
 import { layerAreaM2, rateOf } from './options.ts';
@@ -109,7 +108,6 @@ export function trimSteps(ctx: StripContext, trim: readonly TrimPiece[]): Undone
 export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]): Undone[] {
   const layers = pack.layerIds.map((id) => going.find((l) => l.id === id)!);
   const lead = layers.at(-1)!;
-  const { units } = ctx.room;
   const gates = layers.map((layer) => mayAll(ctx, removalOf(layer).methods, layer));
   const shut = gates.find((gate) => !gate.allowed);
   const sawStop = pack.saw?.stop

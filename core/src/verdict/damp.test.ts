@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import type { AnswerValue } from '../fields/index.ts';
 import { judgeDamp, type DampFacts } from '../damp/index.ts';
 import { daysAgo, dampOf, readingOf, testOf } from '../damp/invented-damp.ts';
@@ -86,6 +87,9 @@ test('boards that differ from their base wait', () => {
     const ctx = dampOf(facts, {}, { baseKind: 'panels-on-joists' });
     return dampCriteria(ctx, judgeDamp(ctx)).find((c) => c.id === 'damp-boards');
   };
-  expect(verdictOf(12)).toMatchObject({ verdict: 'lay', margin: expect.stringContaining('1.5 apart, 2 allowed') });
+  expect(readOut(verdictOf(12))).toMatchObject({
+    verdict: 'lay',
+    margin: expect.stringContaining('1.5 apart, 2 allowed'),
+  });
   expect(verdictOf(13)).toMatchObject({ verdict: 'wait' });
 });

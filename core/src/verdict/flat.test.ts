@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { assessRoom, roomSet, type RoomSet } from '../index.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { stationsOf, type EdgeWalk, type FlatFacts } from '../flat/index.ts';
@@ -72,7 +73,7 @@ const deepLow: Floor = (x, y) => -9 * Math.exp(-((x - 2) ** 2 + (y - 1) ** 2) / 
 
 test('a scan that no staff holds says measure, whatever it shows; held, a failing place decides', () => {
   const loose = { setups: [], readings: [], stations: [], scans: [scan(deepLow)] };
-  expect(criterion(loose, 'flat')).toMatchObject({
+  expect(readOut(criterion(loose, 'flat'))).toMatchObject({
     verdict: 'measure',
     next: expect.stringContaining('Read 3 more stations'),
   });
@@ -86,13 +87,13 @@ test('staffs in a line leave its lean open', () => {
     [1800, 1200],
     [3300, 1200],
   ]);
-  expect(criterion({ ...line, scans: [scan(level)] }, 'flat')!.next).toContain('away from the line');
+  expect(readOut(criterion({ ...line, scans: [scan(level)] }, 'flat')!.next)).toContain('away from the line');
 });
 
 test('a quiet scan of a good floor can lay; one whose noise alone would break the rule cannot', () => {
   const flat = (noiseMm: number) => ({ ...staffs(level, HELD), scans: [scan(level, noiseMm)] });
   expect(criterion(flat(0.2), 'flat')!.verdict).toBe('lay');
-  expect(criterion(flat(1.4), 'flat')).toMatchObject({
+  expect(readOut(criterion(flat(1.4), 'flat'))).toMatchObject({
     verdict: 'measure',
     next: expect.stringContaining('own noise'),
   });

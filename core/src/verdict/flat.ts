@@ -17,7 +17,7 @@ import {
 } from '../flat/index.ts';
 import { ANCHORS_LEAST } from '../scan/index.ts';
 import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
-import { formatGap, formatReach, unitLabel } from '../units/index.ts';
+import { formatGap, unitLabel } from '../units/index.ts';
 import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
 import type { OwnCriterion, Verdict } from './words.ts';
 
@@ -37,7 +37,6 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   const units = room.units;
   const deciding = state.rules[0]!;
   const { worst, rule, overMm } = deciding;
-  const unit = unitLabel(units);
   const suspects = state.heights.setups.filter((s) => s.suspect && s.readings > 0);
   const scan = scanShortfall(state, rule.gapMm, units);
   const short = state.evidence.coveredShare < FULL_COVER_SHARE;
@@ -52,12 +51,12 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
       how,
       valueMm: gapFigure(worst.valueMm),
       place: placeWords(room, plan, worst.at),
-      rule: ruleWords(rule, units),
+      rule: ruleWords(rule),
     });
     next =
       worst.kind === 'crown' ? say('verdict.plan-the-levelling-the-high-place') : say('verdict.plan-the-levelling');
   } else {
-    margin = say('verdict.inside-at-the-worst-place-measured', { overMm: gap(-overMm), rule: ruleWords(rule, units) });
+    margin = say('verdict.inside-at-the-worst-place-measured', { overMm: gap(-overMm), rule: ruleWords(rule) });
     verdict = 'lay';
     next = say('verdict.how-sure-that-is-is-being');
   }
@@ -199,7 +198,7 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
       what: worst.rocks ? say('verdict.rocks-by', { laid }) : say('verdict.under', { laid }),
       gapMm2: mm(worst.gapMm),
       place: placeWords(room, plan, [xMm, yMm]),
-      rule: ruleWords(rule, units),
+      rule: ruleWords(rule),
     }),
     next:
       walk.tool === 'plank' ? say('verdict.a-plank-is-a-poorer-witness') : say('verdict.no-map-overrules-it-plan-the'),

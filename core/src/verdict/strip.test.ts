@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { assessRoom, roomSet } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { FIGURES, figuresOf, isFigure, type FigureName } from '../figures/index.ts';
@@ -92,7 +93,7 @@ test.each(Object.keys(FIGURES) as FigureName[])(
     const { value, min, max, source, words } = FIGURES[name];
     expect(value).toBeGreaterThanOrEqual(min);
     expect(value).toBeLessThanOrEqual(max);
-    expect([source.length > 5, words.length > 3, isFigure(name)]).toEqual([true, true, true]);
+    expect([readOut(source).length > 5, readOut(words).length > 3, isFigure(name)]).toEqual([true, true, true]);
     expect(figuresOf([{ name, value: max, source: '' }])(name)).toBe(max);
     expect(figuresOf([])(name)).toBe(value);
   },

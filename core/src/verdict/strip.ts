@@ -1,4 +1,4 @@
-import { listed, lower, midSentence, say, sentence, type Said, type Sayable } from '../said/index.ts';
+import { listed, midSentence, say, sentence, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SITE, SITE_HAZARD_IDS, SITE_HAZARDS } from '../hazards/index.ts';
 import type { StripContext, StripPlan } from '../stripout/index.ts';

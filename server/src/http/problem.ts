@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler, Response } from 'express';
-import type { FieldProblem, Problem } from '@maquette/facts';
+import type { Problem, SaidProblem } from '@maquette/facts';
 import { inWords } from '@maquette/words';
 
 /** Answers with an RFC 9457 problem document. */
@@ -9,7 +9,7 @@ export function problem(res: Response, status: number, title: string, more: Part
 }
 
 /** Answers that fields were wrong: each with its value and what is taken. */
-export function refuse(res: Response, errors: FieldProblem[]): void {
+export function refuse(res: Response, errors: SaidProblem[]): void {
   const first = errors[0];
   const detail = first
     ? `${first.field || 'body'}: ${JSON.stringify(first.value)} ${inWords(first.message, 'metric')}`

@@ -186,4 +186,7 @@ export const stripout = {
   'stripout.vacuum-the-base-mark-what-is': 'Vacuum the base, mark what is found',
   'stripout.class-m-or-h-vacuum-never': 'Class M or H vacuum, never swept',
   'stripout.vacuum-then-look-along-a-low': 'Vacuum, then look along a low lamp',
+  'stripout.taking-up': '{layer}, taking up',
+  'stripout.debris-of': '{layer}, debris',
+  'stripout.weigh-a-piece': 'Usual figure; weigh a piece.',
 };

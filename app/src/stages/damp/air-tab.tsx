@@ -20,9 +20,11 @@ import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
 import { localTime } from './times.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** The room's air: read, brought in from a logger, and held against what the covering asks. */
 export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
+  const say = useSay();
   const palette = usePalette();
   const answers = useAnswers(shown);
   const history = roomAir(ctx);
@@ -73,7 +75,7 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
         <Fold title="Excursions and gaps" aside={`${history.excursions.length + history.gaps.length}`}>
           {history.excursions.slice(-20).map((e) => (
             <Words key={e.from} size="small">
-              {`${localTime(e.from)} to ${e.to ? localTime(e.to) : 'now'}: ${e.words}, worst ${e.worst.tempC.toFixed(1)} °C, ${e.worst.rhPercent.toFixed(0)} %RH. The clocks start again.`}
+              {`${localTime(e.from)} to ${e.to ? localTime(e.to) : 'now'}: ${say(e.words)}, worst ${e.worst.tempC.toFixed(1)} °C, ${e.worst.rhPercent.toFixed(0)} %RH. The clocks start again.`}
             </Words>
           ))}
           {history.gaps.slice(-20).map((g) => (
@@ -191,6 +193,7 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
 }
 
 function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
+  const say = useSay();
   const [file, setFile] = useState<(ClimateFile & { name: string }) | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const choose = async () => {
@@ -241,7 +244,9 @@ function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
               ? `Times as the file states them: UTC ${file.zone.minutes >= 0 ? '+' : '−'}${Math.abs(file.zone.minutes / 60)} h`
               : 'The file states no time zone: UTC is taken',
             ...file.gaps.map((g) => `No samples ${localTime(g.from)} to ${localTime(g.to)} (${g.hours.toFixed(1)} h)`),
-            ...out.map((e) => `Out of band ${localTime(e.from)} to ${e.to ? localTime(e.to) : 'the end'}: ${e.words}`),
+            ...out.map(
+              (e) => `Out of band ${localTime(e.from)} to ${e.to ? localTime(e.to) : 'the end'}: ${say(e.words)}`,
+            ),
           ]}
           onTake={file.samples.length > 0 && file.samples.length <= 10_000 ? () => void take() : null}
           onDrop={() => setFile(null)}

@@ -20,6 +20,7 @@ import { pinsOf } from './pins.ts';
 import { setTest } from './set-test.ts';
 import { TestsTab } from './tests-tab.tsx';
 import { useDamp } from './use-damp.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 const TABS = [
   { tab: 'tests', label: 'Tests' },
@@ -34,6 +35,7 @@ const NO_CORNERS: Polygon = [];
 
 /** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */
 export function DampStage(props: StageProps) {
+  const say = useSay();
   const { shown, room, picture, failed, go } = props;
   const damp = useDamp(shown, picture);
   const [tab, setTab] = useState<Tab>('tests');
@@ -78,7 +80,7 @@ export function DampStage(props: StageProps) {
     <Sheet
       room={room}
       onTap={tap}
-      description={`${room.name}: ${pins.length} tests by ${METHOD_SPECS[method].words.toLowerCase()}, ${places.length} places proposed.${method === 'survey' ? ' Map of where to test.' : ''}`}
+      description={`${room.name}: ${pins.length} tests by ${say(METHOD_SPECS[method].words).toLowerCase()}, ${places.length} places proposed.${method === 'survey' ? ' Map of where to test.' : ''}`}
       under={(view) => <SurveyLayer results={survey} corners={corners} view={view} />}
       over={(view) => (
         <DampLayer pins={pins} places={places} chosen={open} middleYMm={(box.minY + box.maxY) / 2} view={view} />
@@ -97,7 +99,9 @@ export function DampStage(props: StageProps) {
             <>
               <Button
                 kind="main"
-                label={placing ? 'Touch the sheet where it is' : `Set ${METHOD_SPECS[method].words.toLowerCase()} 1`}
+                label={
+                  placing ? 'Touch the sheet where it is' : `Set ${say(METHOD_SPECS[method].words).toLowerCase()} 1`
+                }
                 onPress={() => (placing ? setPlacing(false) : add(next!.xMm, next!.yMm))}
               />
               <Button label={placing ? 'Not now' : 'Elsewhere'} onPress={() => setPlacing(!placing)} />

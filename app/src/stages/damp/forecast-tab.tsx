@@ -26,11 +26,13 @@ import { moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
 import { DryingChart } from './drying-chart.tsx';
 import { dayWords } from './times.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 const day = (utc: string | null) => (utc ? dayWords(utc) : 'not within three years');
 
 /** When it will be dry, as a band; what changes it; and the ways out when it is over its limit. */
 export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
+  const say = useSay();
   const palette = usePalette();
   const { ctx, state } = damp;
   const book = useBook();
@@ -143,7 +145,7 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
           ) : null}
           <Fold title="How this is worked out">
             {probe.assumptions.map((a) => (
-              <Words key={a} size="small">{`${a}.`}</Words>
+              <Words key={say(a)} size="small">{`${say(a)}.`}</Words>
             ))}
             {forecast ? (
               <Words size="small">
@@ -155,7 +157,7 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
       )}
       {rule ? (
         <Words size="small" testID="rule-of-thumb">
-          {`Rule of thumb: ${rule.words}${rule.readyUtc ? ` That is ${dayWords(rule.readyUtc)}.` : ' Nobody recorded since when.'}`}
+          {`Rule of thumb: ${say(rule.words)}${rule.readyUtc ? ` That is ${dayWords(rule.readyUtc)}.` : ' Nobody recorded since when.'}`}
         </Words>
       ) : null}
       {ways.length > 0 ? (
@@ -171,22 +173,22 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
                 { borderColor: way.chosen ? palette.chalk : palette.rule, borderWidth: way.chosen ? 2 : 1 },
               ]}
             >
-              <Words bold>{WAY_WORDS[way.way]}</Words>
-              <Words size="small">{`Time: ${way.time}.`}</Words>
+              <Words bold>{say(WAY_WORDS[way.way])}</Words>
+              <Words size="small">{`Time: ${say(way.time)}.`}</Words>
               <Words size="small">
                 {way.cost === null
-                  ? `Cost: ${way.costWords}.`
-                  : `Cost: ${moneyWords(way.cost, currency)}, ${way.costWords}.`}
+                  ? `Cost: ${say(way.costWords)}.`
+                  : `Cost: ${moneyWords(way.cost, currency)}, ${say(way.costWords)}.`}
               </Words>
-              <Words size="small">{`Not known: ${way.unknown}`}</Words>
+              <Words size="small">{`Not known: ${say(way.unknown)}`}</Words>
               <Words size="small" bold={!way.allowed}>
-                {way.why}
+                {say(way.why)}
               </Words>
               <Button
-                label={way.chosen ? 'Chosen' : `Choose: ${WAY_WORDS[way.way].toLowerCase()}`}
+                label={way.chosen ? 'Chosen' : `Choose: ${say(WAY_WORDS[way.way]).toLowerCase()}`}
                 selected={way.chosen}
                 disabled={!way.allowed}
-                onPress={() => void answers.set(WAY_OUT, way.way, `Way out: ${WAY_WORDS[way.way].toLowerCase()}`)}
+                onPress={() => void answers.set(WAY_OUT, way.way, `Way out: ${say(WAY_WORDS[way.way]).toLowerCase()}`)}
               />
             </View>
           ))}

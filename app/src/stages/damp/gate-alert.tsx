@@ -9,9 +9,11 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** Why a test may not be made here, who decides, and the answers that would open it. */
 export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomFacts; gate: Gate }) {
+  const say = useSay();
   const palette = usePalette();
   const answers = useAnswers(shown);
   const heating = gate.stops.some((stop) => stop.hazard === 'heating');
@@ -21,7 +23,7 @@ export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomF
         Not made yet: it disturbs the floor
       </Words>
       {gate.stops.map((stop) => (
-        <Words key={stop.words} size="small">{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+        <Words key={say(stop.words)} size="small">{`${say(stop.words)}. Who decides: ${say(stop.decides)}.`}</Words>
       ))}
       {heating ? (
         <ButtonRow>

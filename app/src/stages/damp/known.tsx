@@ -19,6 +19,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers, type Answers } from '../use-answers.ts';
 import { DayField } from './time-field.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 /** What is known of the floor's damp: each question may stay unanswered, and says what its answer changes. */
 export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts; ctx: DampContext }) {
@@ -93,22 +94,23 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
 
 /** One question with its answers side by side. */
 function Asked({ of, answers }: { of: DampQuestion; answers: Answers }) {
+  const say = useSay();
   const { asked, words, options, why } = of;
   const held = answers.to<Question<string | number>>(asked);
   return (
     <View style={styles.question}>
       <Choice
-        label={words}
+        label={say(words)}
         inline
         value={held === null ? '' : String(held)}
-        options={options.map(([value, label]) => ({ value: String(value), label }))}
+        options={options.map(([value, label]) => ({ value: String(value), label: say(label) }))}
         onChange={(chosen) => {
           const option = options.find(([value]) => String(value) === chosen);
-          if (option) void answers.set<Question<string | number>>(asked, option[0], `${words} answered`);
+          if (option) void answers.set<Question<string | number>>(asked, option[0], `${say(words)} answered`);
         }}
       />
       <Words size="small" quiet>
-        {why}
+        {say(why)}
       </Words>
     </View>
   );

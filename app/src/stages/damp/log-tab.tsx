@@ -11,6 +11,7 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { localTime } from './times.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 const KIND_OF: Record<string, FactKind> = {
   air: 'airReadings',
@@ -26,6 +27,7 @@ const KIND_OF: Record<string, FactKind> = {
 
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
 export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
+  const say = useSay();
   const palette = usePalette();
   const [open, setOpen] = useState<string | null>(null);
   const lines = useMemo(() => {
@@ -66,7 +68,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
         <Button
           label="Save the evidence (CSV)"
           disabled={lines.length === 0}
-          onPress={() => saveText(`${shown.room!.name} evidence.csv`, 'text/csv', evidenceCsv(lines))}
+          onPress={() => saveText(`${shown.room!.name} evidence.csv`, 'text/csv', evidenceCsv(lines, say))}
         />
       </ButtonRow>
       <FlatList
@@ -79,17 +81,17 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
           <Pressable
             role="button"
             aria-expanded={open === item.id}
-            accessibilityLabel={`${item.what} ${item.value}`}
+            accessibilityLabel={`${say(item.what)} ${say(item.value)}`}
             onPress={() => setOpen(open === item.id ? null : item.id)}
             style={[styles.line, { borderColor: palette.rule }]}
           >
             <Words size="small" quiet figure>
               {`${localTime(item.at)}${item.version > 1 ? ` · corrected ${item.version - 1} time${item.version === 2 ? '' : 's'}` : ''}`}
             </Words>
-            <Words bold>{`${item.what}${item.value ? `: ${item.value}` : ''}`}</Words>
+            <Words bold>{`${say(item.what)}${item.value ? `: ${say(item.value)}` : ''}`}</Words>
             {item.standing && item.standing !== 'counts' ? (
               <Words size="small" color={palette.verdict.work}>
-                {item.standing}
+                {say(item.standing)}
               </Words>
             ) : null}
             {open === item.id ? <Details line={item} roomId={shown.room!.id} /> : null}
@@ -103,6 +105,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
 type Older = { version: number; updatedAt: string; body: Record<string, unknown> };
 
 function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
+  const say = useSay();
   const [older, setOlder] = useState<Older[] | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const facts = [
@@ -123,7 +126,7 @@ function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
   };
   return (
     <View style={styles.details}>
-      <Words size="small">{facts.length > 0 ? facts.join('. ') : 'Nothing more was recorded.'}</Words>
+      <Words size="small">{facts.length > 0 ? facts.map(say).join('. ') : 'Nothing more was recorded.'}</Words>
       {line.version > 1 && !older ? <Button label="What it replaced" onPress={() => void ask()} /> : null}
       {said ? (
         <Words size="small" role="alert">

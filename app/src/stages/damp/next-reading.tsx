@@ -15,6 +15,7 @@ import { Field } from '../../ui/field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { TimeField } from './time-field.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const INSTRUMENT_OF: Partial<Record<DampTest['method'], InstrumentName>> = {
   probe: 'probe-reader',
@@ -34,6 +35,7 @@ export function NextReading({
   roomId: string;
   room: RoomFacts;
 }) {
+  const say = useSay();
   const palette = usePalette();
   const spec = METHOD_SPECS[test.method];
   const [value, setValue] = useState<number | null>(null);
@@ -50,7 +52,7 @@ export function NextReading({
   const { onProblem, askedBack } = useAskedBack();
   const keep = async () => {
     if (askedBack) return setProblem(askedBack);
-    if (value === null) return setProblem(`Still needed: ${spec.asks.toLowerCase()}`);
+    if (value === null) return setProblem(`Still needed: ${say(spec.asks).toLowerCase()}`);
     const written = await write(`${test.name} read`, [
       {
         kind: 'dampReadings',
@@ -65,16 +67,16 @@ export function NextReading({
     <View style={styles.body}>
       {grades ? (
         <Choice
-          label={spec.asks}
+          label={say(spec.asks)}
           inline
           value={value === null ? '' : String(value)}
-          options={grades.map((label, i) => ({ value: String(i), label }))}
+          options={grades.map((label, i) => ({ value: String(i), label: say(label) }))}
           onChange={(v) => setValue(Number(v))}
         />
       ) : (
         <NumberField
           onProblem={onProblem}
-          label={spec.asks}
+          label={say(spec.asks)}
           value={value}
           unit={test.method === 'carbide' && sampleG !== null ? 'bar' : spec.unit}
           range={{ min: spec.min, max: spec.max }}

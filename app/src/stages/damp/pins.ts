@@ -1,3 +1,4 @@
+import { inWords } from '@maquette/words';
 import type { DampMethod, DampResult, DampState, DampContext } from '@maquette/core/damp';
 import type { DampPin } from '../../sheet/damp-layer.tsx';
 
@@ -20,7 +21,7 @@ export function pinsOf({ ctx, state }: { ctx: DampContext; state: DampState }, m
         id,
         xMm,
         yMm,
-        text: WORDY.includes(method) ? valueText : value.toFixed(method === 'carbide' ? 2 : 1),
+        text: WORDY.includes(method) ? inWords(valueText, ctx.room.units) : value.toFixed(method === 'carbide' ? 2 : 1),
         state: !valid ? 'void' : over ? 'over' : 'under',
       };
     });

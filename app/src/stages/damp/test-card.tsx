@@ -13,6 +13,7 @@ import { Words } from '../../ui/text.tsx';
 import { NextReading } from './next-reading.tsx';
 import { TestDetails } from './test-details.tsx';
 import { localTime } from './times.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -26,11 +27,12 @@ interface Props {
 
 /** One test: where it is, what it has shown, and the next reading. */
 export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const last = results[results.length - 1];
   const spec = METHOD_SPECS[test.method];
   const place = tapeFrom(ctx.room, ctx.plan, test)
-    .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, ctx.room.units)} from ${d.name}`)
+    .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, ctx.room.units)} from ${say(d.name)}`)
     .join(', ');
   const margin = last?.valid && limit ? limit.value - last.value : null;
   const change = (words: string, part: Partial<DampTest>) =>
@@ -44,10 +46,10 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
           </Words>
           <View style={styles.grow}>
             <Words bold color={margin !== null && margin < 0 ? palette.verdict.work : palette.ink}>
-              {last ? last.valueText : 'not read yet'}
+              {say(last ? last.valueText : 'not read yet')}
             </Words>
             <Words size="small" quiet>
-              {last && !last.valid ? `Does not count: ${last.faults[0]}` : place}
+              {last && !last.valid ? `Does not count: ${say(last.faults[0]!)}` : place}
             </Words>
           </View>
         </View>
@@ -65,7 +67,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
           />
           <Fold title="About this test" aside={test.startedAt ? localTime(test.startedAt) : ''}>
             <TestDetails test={test} change={change} units={ctx.room.units} />
-            <Words size="small">{`Place: ${place}. ${spec.tells}`}</Words>
+            <Words size="small">{`Place: ${place}. ${say(spec.tells)}`}</Words>
             <Button
               label={`Take ${test.name} out`}
               onPress={() =>
@@ -83,23 +85,24 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
 
 /** One reading, what it came to and why it counts or does not. */
 function ReadingLine({ result, roomId, limit }: { result: DampResult; roomId: string; limit: DampLimit | null }) {
+  const say = useSay();
   const palette = usePalette();
   const { reading } = result;
   return (
     <View style={[styles.reading, { borderColor: palette.rule }]}>
       <Words bold={result.valid} figure>
-        {`${localTime(reading.takenAt)}  ${result.valueText}${reading.tempC === null ? '' : `  ${reading.tempC.toFixed(1)} °C`}`}
+        {`${localTime(reading.takenAt)}  ${say(result.valueText)}${reading.tempC === null ? '' : `  ${reading.tempC.toFixed(1)} °C`}`}
       </Words>
       {result.faults.map((fault) => (
-        <Words key={fault} size="small" color={palette.verdict.work}>{`Does not count: ${fault}.`}</Words>
+        <Words key={say(fault)} size="small" color={palette.verdict.work}>{`Does not count: ${say(fault)}.`}</Words>
       ))}
       {result.remarks.map((remark) => (
-        <Words key={remark} size="small" quiet>{`${remark}.`}</Words>
+        <Words key={say(remark)} size="small" quiet>{`${say(remark)}.`}</Words>
       ))}
       <Fold title="How this is worked out">
-        <Words size="small">{result.formula}</Words>
+        <Words size="small">{say(result.formula)}</Words>
         {limit ? (
-          <Words size="small">{`Limit ${limit.value}: ${limit.source}. ${Math.floor(result.ageDays)} days old.`}</Words>
+          <Words size="small">{`Limit ${limit.value}: ${say(limit.source)}. ${Math.floor(result.ageDays)} days old.`}</Words>
         ) : null}
         <Button
           label="Take this reading out"

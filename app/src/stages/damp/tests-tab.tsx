@@ -1,3 +1,4 @@
+import { capital } from '../../ui/capital.ts';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Gate } from '@maquette/core/hazards';
@@ -30,6 +31,7 @@ import { Known } from './known.tsx';
 import { ProbeFileKey } from './probe-file-key.tsx';
 import { TestCard } from './test-card.tsx';
 import { localTime } from './times.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -48,6 +50,7 @@ const NONE: readonly DampResult[] = [];
 
 /** Which test, how many, where and with what waiting; and the tests themselves. */
 export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOpen }: Props) {
+  const say = useSay();
   const answers = useAnswers(shown);
   const { ctx, state } = damp;
   const spec = METHOD_SPECS[method];
@@ -74,20 +77,22 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
         value={method}
         options={methodsFor(room.baseKind).map((m) => ({
           value: m,
-          label: METHOD_SPECS[m].words,
+          label: say(METHOD_SPECS[m].words),
           ...(m === state.chosen ? { note: 'passes the floor' } : {}),
         }))}
         onChange={(chosen) => {
           onMethod(chosen);
           if (qualifying.includes(chosen) && chosen !== state.chosen)
-            void answers.set(METHOD, chosen, `Method: ${METHOD_SPECS[chosen].words.toLowerCase()}`);
+            void answers.set(METHOD, chosen, `Method: ${say(METHOD_SPECS[chosen].words).toLowerCase()}`);
         }}
       />
       {!gate.allowed ? <GateAlert shown={shown} room={room} gate={gate} /> : null}
       <View style={styles.guide} testID="guide">
-        <Words bold>{standing ? need(standing.valid.length, standing.need.count, spec.words) : spec.words}</Words>
+        <Words bold>
+          {standing ? need(standing.valid.length, standing.need.count, say(spec.words)) : say(spec.words)}
+        </Words>
         {standing?.need.why.map((why) => (
-          <Words key={why} size="small">{`${why[0]!.toUpperCase()}${why.slice(1)}.`}</Words>
+          <Words key={say(why)} size="small">{`${capital(say(why))}.`}</Words>
         ))}
         {method === 'probe' ? (
           <Words size="small">
@@ -98,7 +103,7 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
         ) : null}
         {room.base.slabMm === null && (method === 'probe' || method === 'carbide') ? (
           <LengthField
-            label={BASE_RANGES.slabMm.words}
+            label={say(BASE_RANGES.slabMm.words)}
             mm={null}
             units={room.units}
             range={BASE_RANGES.slabMm}
@@ -114,23 +119,23 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
           />
         ) : null}
         {standing?.limit ? (
-          <Words size="small">{`Limit: ${standing.limit.value} ${spec.givesUnit}. ${standing.limit.source}.`}</Words>
+          <Words size="small">{`Limit: ${standing.limit.value} ${say(spec.givesUnit)}. ${say(standing.limit.source)}.`}</Words>
         ) : (
           <Words size="small">It decides nothing by itself.</Words>
         )}
         <Fold title="How, and what it cannot tell">
           {spec.how.map((step, i) => (
-            <Words key={step}>{`${i + 1}. ${step}.`}</Words>
+            <Words key={say(step)}>{`${i + 1}. ${say(step)}.`}</Words>
           ))}
-          <Words size="small">{`It tells: ${spec.tells}`}</Words>
-          <Words size="small">{spec.cannot}</Words>
+          <Words size="small">{`It tells: ${say(spec.tells)}`}</Words>
+          <Words size="small">{say(spec.cannot)}</Words>
           {spec.caution ? (
             <Words size="small" bold>
-              {spec.caution}
+              {say(spec.caution)}
             </Words>
           ) : null}
           {gate.cautions.map((c) => (
-            <Words key={c.id} size="small">{`${c.words} Who decides: ${c.decides}.`}</Words>
+            <Words key={c.id} size="small">{`${say(c.words)} Who decides: ${say(c.decides)}.`}</Words>
           ))}
           <Words size="small">Methods are never converted into each other: each is held against its own limit.</Words>
         </Fold>
@@ -140,7 +145,7 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
           <Words bold>Due</Words>
           {state.due.map((due) => (
             <Words key={due.testId} size="small">
-              {`${due.words}: ${due.from > ctx.atUtc ? `from ${localTime(due.from)}` : 'may be read now'}${due.until ? `, until ${localTime(due.until)}` : ''}`}
+              {`${say(due.words)}: ${due.from > ctx.atUtc ? `from ${localTime(due.from)}` : 'may be read now'}${due.until ? `, until ${localTime(due.until)}` : ''}`}
             </Words>
           ))}
         </View>

@@ -13,12 +13,14 @@ import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Edges } from './use-edges.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** What is asked of a placement: how large the gap is, or how far it rocks; then where. */
 type Asked = { what: 'gap' } | { what: 'rocks' } | { what: 'where'; gapMm: number; rocks: boolean };
 
 /** The bench with the straightedge: lay it, key the largest gap, say where; or that it rocks, or that nothing shows. */
 export function EdgeBench({ shown, room, edges }: { shown: ShownRoom; room: RoomFacts; edges: Edges }) {
+  const say = useSay();
   const [asked, setAsked] = useState<Asked>({ what: 'gap' });
   const { units } = room;
   const { current } = edges;
@@ -39,7 +41,7 @@ export function EdgeBench({ shown, room, edges }: { shown: ShownRoom; room: Room
   };
   const place = (xMm: number, yMm: number) =>
     tapeFrom(room, planOf(room), { xMm, yMm })
-      .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, units)} from ${d.name}`)
+      .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, units)} from ${say(d.name)}`)
       .join(', ');
   const lines = [
     `From ${place(current.fromXMm, current.fromYMm)}`,

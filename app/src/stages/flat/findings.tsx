@@ -1,3 +1,4 @@
+import { inWords } from '@maquette/words';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg from 'react-native-svg';
 import type { RoomPicture, ShownPlacement } from '@maquette/core';
@@ -16,6 +17,7 @@ import { ProfileChart } from './profile-chart.tsx';
 import { LevelFold } from './level-fold.tsx';
 import { NextReading } from './next-reading.tsx';
 import { Schools } from './schools.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   room: RoomFacts;
@@ -54,6 +56,7 @@ export function FindingsActions({
 
 /** What the readings say: word and margin first, then the place, the cut that shows it, the rule, and what to do. */
 export function Findings({ room, card, picture, schools, shown, onShow, onSet }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const { units } = room;
   const unit = unitLabel(units);
@@ -75,8 +78,8 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
           </Words>
         ) : null}
       </View>
-      <Words>{first.margin}</Words>
-      <Words bold>{first.next}</Words>
+      <Words>{say(first.margin)}</Words>
+      <Words bold>{say(first.next)}</Words>
       {others.map((c) => (
         <CriterionLine key={c.id} criterion={c} />
       ))}
@@ -90,7 +93,7 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
                   key={index}
                   role="radio"
                   aria-checked={index === shown}
-                  accessibilityLabel={`${formatGap(p.placement.valueMm, units)} ${unit} at ${p.place}`}
+                  accessibilityLabel={`${formatGap(p.placement.valueMm, units)} ${unit} at ${say(p.place)}`}
                   onPress={() => onShow(index)}
                   style={[
                     styles.place,
@@ -149,7 +152,7 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
                     ? `High: holds an edge up by ${formatGap(e.worstMm, units)} ${unit}`
                     : `Low: leaves ${formatGap(e.worstMm, units)} ${unit} under an edge`}
                 </Words>
-                <Words size="small" quiet>{`${formatArea(e.areaM2, units)}, ${e.place}`}</Words>
+                <Words size="small" quiet>{`${formatArea(e.areaM2, units)}, ${say(e.place)}`}</Words>
               </View>
             </View>
           ))}
@@ -161,7 +164,7 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
       <Fold title={rule ? `Why ${formatGap(rule.worstMm, units)}?` : 'How this is judged'}>
         {rule ? (
           <>
-            <Words>{`Rule: ${ruleWords(rule.rule, units)}, from the card “${card.name}”. ${card.source}`}</Words>
+            <Words>{`Rule: ${say(ruleWords(rule.rule))}, from the card “${card.name}”. ${card.source}`}</Words>
             <Words>{`Readings: ${picture.levels.length} stations in ${picture.setups.length} set-up${picture.setups.length === 1 ? '' : 's'}; height = line of sight − rod, on one benchmark.`}</Words>
             <Words>
               Surface: drawn through the readings by universal kriging
@@ -221,7 +224,7 @@ function failureWords({ failure, smallestMm }: RoomPicture, units: UnitSystem): 
       : ` A hump or hollow narrower than about ${formatReach(smallestMm, units)} may lie unseen between readings.`;
   if (!failure) return `How often a floor with these readings fails is being worked out.${unseen}`;
   const { draws, worstShare, place } = failure;
-  return `${draws} floors were drawn that fit the readings: ${worstShare === 0 ? 'none of them is over the rule anywhere.' : `at the least sure place, ${place}, ${Math.round(worstShare * draws)} of them are over the rule; up to a fifth is taken, and where it is more the sheet is ringed with dots.`}${unseen}`;
+  return `${draws} floors were drawn that fit the readings: ${worstShare === 0 ? 'none of them is over the rule anywhere.' : `at the least sure place, ${inWords(place, units)}, ${Math.round(worstShare * draws)} of them are over the rule; up to a fifth is taken, and where it is more the sheet is ringed with dots.`}${unseen}`;
 }
 
 const styles = StyleSheet.create({

@@ -24,9 +24,11 @@ import { useEdges } from './use-edges.ts';
 import { ScanBench } from './scan-bench.tsx';
 import { useScan } from './use-scan.ts';
 import { useRun } from './use-run.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** Is the floor flat: reading it, and what the readings say. */
 export function FlatStage(props: StageProps) {
+  const say = useSay();
   const { shown, room, picture, schools, failed, go } = props;
   const palette = usePalette();
   const [mode, setMode] = useState<'read' | 'edge' | 'scan' | 'verdict' | null>(null);
@@ -51,7 +53,7 @@ export function FlatStage(props: StageProps) {
   const sheet = (
     <Sheet
       room={room}
-      description={`${room.name}: ${stations.length} stations, ${levels.size} read. ${flatCriterion?.margin ?? ''}`}
+      description={`${room.name}: ${stations.length} stations, ${levels.size} read. ${say(flatCriterion?.margin ?? '')}`}
       onTap={edging ? edges.tap : scans ? () => undefined : tap}
       grip={scans ? scanning.grip : null}
       // A scan that is being laid is seen by itself.

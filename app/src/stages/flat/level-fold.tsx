@@ -1,8 +1,10 @@
+import { capital } from '../../ui/capital.ts';
 import type { RoomPicture } from '@maquette/core';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, formatSpan, roundTo, unitLabel } from '@maquette/core/units';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const EIGHTHS = [
   'along W1',
@@ -20,6 +22,7 @@ const fallWords = (deg: number) => EIGHTHS[(Math.round(deg / 45) + 8) % 8]!;
 
 /** How level the floor is, which flatness leaves out: as a whole, at what asks for it, and the floor-flatness number of slabs. */
 export function LevelFold({ room, level }: { room: RoomFacts; level: NonNullable<RoomPicture['level']> }) {
+  const say = useSay();
   const { units } = room;
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
   const perLength = (mmPerM: number) =>
@@ -28,11 +31,11 @@ export function LevelFold({ room, level }: { room: RoomFacts; level: NonNullable
   return (
     <Fold title="Level, told apart from flat" aside={`${mm(rangeMm)} from high to low`}>
       <Words>
-        {`The floor leans ${perLength(level.fallMmPerM)}${level.fallMmPerM >= 0.2 ? `, falling ${fallWords(level.fallsToDeg)}` : ''}. Flatness leaves that out: planks lie well on a slope. Its highest place is ${level.highestPlace}; its lowest, ${mm(rangeMm)} lower, ${level.lowestPlace}.`}
+        {`The floor leans ${perLength(level.fallMmPerM)}${level.fallMmPerM >= 0.2 ? `, falling ${fallWords(level.fallsToDeg)}` : ''}. Flatness leaves that out: planks lie well on a slope. Its highest place is ${say(level.highestPlace)}; its lowest, ${mm(rangeMm)} lower, ${say(level.lowestPlace)}.`}
       </Words>
       {level.parts.map((part) => (
-        <Words key={part.name} figure>
-          {`${part.name[0]!.toUpperCase()}${part.name.slice(1)}: leans ${perLength(part.fallMmPerM)}, ${mm(part.rangeMm)} from high to low within ${formatSpan(part.reachMm, units)} ${unitLabel(units)}`}
+        <Words key={say(part.name)} figure>
+          {`${capital(say(part.name))}: leans ${perLength(part.fallMmPerM)}, ${mm(part.rangeMm)} from high to low within ${formatSpan(part.reachMm, units)} ${unitLabel(units)}`}
         </Words>
       ))}
       {level.parts.length > 0 ? (

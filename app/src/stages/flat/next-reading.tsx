@@ -8,6 +8,7 @@ import { write } from '../../data/write.ts';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   room: RoomFacts;
@@ -18,6 +19,7 @@ interface Props {
 
 /** What the map stands on, where it stands on least, and the keys that set stations there. */
 export function NextReading({ room, picture, onSet }: Props) {
+  const say = useSay();
   const { units } = room;
   const { witnesses, failure, joistLine, smallestMm } = picture;
   if (!witnesses) return null;
@@ -55,7 +57,7 @@ export function NextReading({ room, picture, onSet }: Props) {
       {failure?.nextAt ? (
         <View style={styles.ask}>
           <Words testID="unmeasured">
-            {`Largest unmeasured area: ${failure.nextPlace}. Heights there are known to ${formatGap(failure.nextSdMm, units)} ${unitLabel(units)}.`}
+            {`Largest unmeasured area: ${say(failure.nextPlace)}. Heights there are known to ${formatGap(failure.nextSdMm, units)} ${unitLabel(units)}.`}
           </Words>
           <Button
             label="Set the next station there"

@@ -7,6 +7,7 @@ import { Keypad } from '../../bench/keypad.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Run } from './use-run.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** A reading this far from the last is asked back, mm: a digit slipped more often than a floor drops by this. */
 const DOUBT_MM = 60;
@@ -28,6 +29,7 @@ export function ReadBench({
   onKeyed: () => void;
   onFindings: () => void;
 }) {
+  const say = useSay();
   const [asking, setAsking] = useState<Asking>('station');
   const { units } = room;
   const { setup, current, here } = run;
@@ -118,7 +120,7 @@ export function ReadBench({
   }
 
   const places = tapeFrom(room, planOf(room), current).map(
-    (d) => `${formatReach(Math.round(d.distanceMm), units)} from ${d.name}`,
+    (d) => `${formatReach(Math.round(d.distanceMm), units)} from ${say(d.name)}`,
   );
   const last = here
     ? `Read: ${formatRod(here.rodMm, units)} · key to replace it`

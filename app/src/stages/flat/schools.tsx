@@ -4,9 +4,11 @@ import type { SchoolResult } from '@maquette/core/flat';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 /** The same floor under each common rule: practitioners differ, the floor does not. The tick is what each rule allows. */
 export function Schools({ schools, units }: { schools: readonly SchoolResult[]; units: UnitSystem }) {
+  const say = useSay();
   const palette = usePalette();
   return (
     <View style={styles.box}>
@@ -21,10 +23,10 @@ export function Schools({ schools, units }: { schools: readonly SchoolResult[]; 
             key={`${school.rule.gapMm}/${school.rule.edgeMm}`}
             style={styles.row}
             accessible
-            accessibilityLabel={`${ruleWords(school.rule, units)}: ${over ? `${formatGap(school.overMm, units)} ${unitLabel(units)} over` : 'inside'}${school.chosen ? ', the rule of this covering' : ''}`}
+            accessibilityLabel={`${say(ruleWords(school.rule))}: ${over ? `${formatGap(school.overMm, units)} ${unitLabel(units)} over` : 'inside'}${school.chosen ? ', the rule of this covering' : ''}`}
           >
             <Words figure bold={school.chosen} size="small" style={styles.name}>
-              {ruleWords(school.rule, units)}
+              {say(ruleWords(school.rule))}
               {school.chosen ? ' ◂' : ''}
             </Words>
             <View style={[styles.track, { backgroundColor: palette.plank }]}>

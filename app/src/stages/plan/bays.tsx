@@ -5,9 +5,11 @@ import { formatArea, formatGap, formatReach, formatVolume, unitLabel } from '@ma
 import { usePalette } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 /** A pour as the crew does it: bay by bay with bags, water and minutes; stop-ends, dams, foam strip, what is plugged. */
 export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
+  const say = useSay();
   const palette = usePalette();
   const { units } = room;
   const { pour } = plane;
@@ -37,8 +39,8 @@ export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
           <Words>
             {[
               `Foam strip ${formatReach(pour.foamM * 1000, units)}`,
-              ...pour.dams.map((dam) => `dam the ${dam.name} (${formatReach(dam.widthMm, units)})`),
-              ...pour.plugs.map((plug) => `plug: ${plug.toLowerCase()}`),
+              ...pour.dams.map((dam) => `dam the ${say(dam.name)} (${formatReach(dam.widthMm, units)})`),
+              ...pour.plugs.map((plug) => `plug: ${say(plug).toLowerCase()}`),
             ].join('; ')}
             .
           </Words>

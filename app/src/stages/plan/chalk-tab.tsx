@@ -9,6 +9,7 @@ import { write, type Change } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -20,6 +21,7 @@ interface Props {
 
 /** Marking out on the floor: the next point with its two tapes in the largest type, ticked when it is chalked. */
 export function ChalkTab({ shown, room, points, at, onAt }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const point = points[at];
   const chalked = points.filter((p) => isChalked(shown, p)).length;
@@ -49,7 +51,7 @@ export function ChalkTab({ shown, room, points, at, onAt }: Props) {
           <Words figure bold size="entry" color={palette.chalk}>
             {formatReach(tape.distanceMm, room.units)}
           </Words>
-          <Words style={styles.grow}>{`from ${tape.name}`}</Words>
+          <Words style={styles.grow}>{`from ${say(tape.name)}`}</Words>
         </View>
       ))}
       <Button kind="main" label={done ? 'Chalked: take the tick back' : 'Chalked'} onPress={tick} />

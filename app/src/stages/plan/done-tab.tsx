@@ -18,6 +18,7 @@ import { Words } from '../../ui/text.tsx';
 import { bagsWords } from '../amounts.ts';
 import { localTime } from '../damp/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -55,9 +56,10 @@ export function DoneTab({ shown, room, way, picture, onRead }: Props) {
 }
 
 function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
+  const say = useSay();
   const from = (way.way ?? way.plane)!;
   const lead = from.needs[0];
-  const [product, setProduct] = useState(lead?.compound.name ?? '');
+  const [product, setProduct] = useState(lead ? say(lead.compound.name) : '');
   const [batch, setBatch] = useState('');
   const [bagsUsed, setBagsUsed] = useState<number | null>(null);
   const [tempC, setTempC] = useState<number | null>(null);
@@ -95,7 +97,7 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
       </Words>
       <Words size="small">
         {lead
-          ? `Planned: ${bagsWords(lead.bags)} of ${lead.compound.name.toLowerCase()}. Stations that this moves are asked for again.`
+          ? `Planned: ${bagsWords(lead.bags)} of ${say(lead.compound.name).toLowerCase()}. Stations that this moves are asked for again.`
           : 'Stations that this moves are asked for again.'}
       </Words>
       {lead ? (

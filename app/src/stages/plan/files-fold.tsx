@@ -11,6 +11,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 import type { ShownWay } from './shown-ways.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -23,6 +24,7 @@ interface Props {
 
 /** The map, the chosen way and its certificate as files anyone can open. */
 export function FilesFold({ shown, room, picture, planned, way, points }: Props) {
+  const say = useSay();
   const [failed, setFailed] = useState<string | null>(null);
   const title = `${shown.job?.name ?? ''} ${room.name}`.trim();
   const name = title.toLowerCase().replace(/\W+/g, '-');
@@ -64,7 +66,7 @@ export function FilesFold({ shown, room, picture, planned, way, points }: Props)
         />
         <Button
           label="Patches and tapes CSV"
-          onPress={() => saveText(`${name}-patches.csv`, 'text/csv', patchCsv(sheet, kgPerL))}
+          onPress={() => saveText(`${name}-patches.csv`, 'text/csv', patchCsv(sheet, kgPerL, say))}
         />
         <Button
           label="Readings CSV"

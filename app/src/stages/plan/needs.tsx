@@ -4,9 +4,11 @@ import { formatMass, formatVolume, type UnitSystem } from '@maquette/core/units'
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 import { bagsWords } from '../amounts.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** Bags by product, the one that suits best first; what does not suit stays in sight with its reason. */
 export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units: UnitSystem }) {
+  const say = useSay();
   const palette = usePalette();
   return (
     <View style={styles.box} role="list" accessibilityLabel="Bags by product">
@@ -16,11 +18,13 @@ export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units:
           <View key={need.compound.id} role="listitem" style={[styles.row, { borderColor: palette.rule }]}>
             <View style={styles.grow}>
               <Words bold color={ink}>
-                {need.compound.name}
+                {say(need.compound.name)}
               </Words>
               <Words size="small" quiet>
-                {need.unsuited ??
-                  `${formatMass(need.massKg, units)} · ${formatVolume(need.waterL, units)} water${need.lifts > 1 ? ` · ${need.lifts} lifts` : ''}`}
+                {say(
+                  need.unsuited ??
+                    `${formatMass(need.massKg, units)} · ${formatVolume(need.waterL, units)} water${need.lifts > 1 ? ` · ${need.lifts} lifts` : ''}`,
+                )}
               </Words>
             </View>
             {need.unsuited ? null : (

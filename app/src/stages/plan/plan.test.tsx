@@ -12,6 +12,7 @@ import { shownWays } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
 import { WorkTab } from './work-tab.tsx';
 import { INVENTED_ROOM as slab, inventedDip } from '../../data/invented-room.ts';
+import { say } from '@maquette/core/said';
 
 const AT = '2026-05-04T12:00:00.000Z';
 const timber: RoomFacts = { ...slab, baseKind: 'panels-on-joists' };
@@ -70,7 +71,7 @@ test('of ways that hold the cheaper leads; where a height is asked for, the way 
   const at = (id: 'mixed' | 'ramp', cost: number) => programmed({ id, way: { ...fill, id, cost } });
   const cheap = shownWays(slab, { ...base, programmes: { mixed: at('mixed', fill.cost / 2) } }, 0);
   expect(cheap.slice(0, 2).map(({ id }) => id)).toEqual(['mixed', 'fill']);
-  const plan = { ...base.plan!, targets: [{ name: 'Door', riseMm: 4 }] };
+  const plan = { ...base.plan!, targets: [{ name: say('room.opening-words.door'), riseMm: 4 }] };
   const ramped = shownWays(slab, { ...base, plan, programmes: { ramp: at('ramp', fill.cost * 9) } }, 0);
   expect(ramped[0]!.id).toBe('ramp');
 });

@@ -3,6 +3,7 @@ import type { PlaneChoice } from '@maquette/core/levelling';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const TALL_PX = 90;
 
@@ -18,6 +19,7 @@ export function PlaneCurve({
   onChoose: (index: number) => void;
   units: UnitSystem;
 }) {
+  const say = useSay();
   const palette = usePalette();
   const bags = curve.map((pour) => pour.needs[0]?.bags ?? 0);
   const product = curve[0]?.needs[0]?.compound.name ?? 'compound';
@@ -27,7 +29,7 @@ export function PlaneCurve({
       <Words
         size="small"
         quiet
-      >{`Bags of ${product.toLowerCase()} against ${unitLabel(units)} ground off the highest place`}</Words>
+      >{`Bags of ${say(product).toLowerCase()} against ${unitLabel(units)} ground off the highest place`}</Words>
       <View role="radiogroup" accessibilityLabel="Grind first" style={styles.bars}>
         {curve.map((pour, index) => (
           <Pressable

@@ -12,6 +12,7 @@ import { Words } from '../../ui/text.tsx';
 import type { PlanksAnswer } from '../../worker/messages.ts';
 import type { Planned } from '../../worker/use-planned.ts';
 import type { ShownWay } from './shown-ways.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -56,6 +57,7 @@ export function PlanksFold({ shown, room, planned, way }: Props) {
 }
 
 function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts; of: string; answer: PlanksAnswer }) {
+  const say = useSay();
   const { units } = room;
   const { report, showing } = answer;
   const { make } = report;
@@ -76,14 +78,14 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
               {`${i + 1}. sinks ${mm(soft.sinksMm)} over ${mm(soft.gapMm)} of air, a joint turns ${roundTo(soft.jointDeg, 0.01)}°`}
             </Words>
             <Words size="small" quiet>
-              {placeWords(room, plan, soft.at)}
+              {say(placeWords(room, plan, soft.at))}
             </Words>
           </View>
         ))}
       </View>
       <Words testID="bent">
         {report.bent[0]
-          ? `Joints bent most by the floor itself: ${report.bent.map(({ at, jointDeg }) => `${roundTo(jointDeg, 0.01)}° ${placeWords(room, plan, at)}`).join('; ')}.`
+          ? `Joints bent most by the floor itself: ${report.bent.map(({ at, jointDeg }) => `${roundTo(jointDeg, 0.01)}° ${say(placeWords(room, plan, at))}`).join('; ')}.`
           : 'No joint lies bent.'}
       </Words>
       {report.unsettled > 0 ? (
@@ -97,13 +99,13 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
               : `Shows through: ${showing.length} places over ${mm(TELEGRAPH.gapMm)} under ${formatReach(TELEGRAPH.edgeMm, units)}, ${lips.length} lips`}
           </Words>
           {showing.slice(0, 6).map((place, i) => (
-            <Words key={i} figure>{`${mm(place.valueMm)}, ${placeWords(room, plan, place.at)}`}</Words>
+            <Words key={i} figure>{`${mm(place.valueMm)}, ${say(placeWords(room, plan, place.at))}`}</Words>
           ))}
           {lips.slice(0, 6).map((lip) => (
             <Words
               key={lip.id}
               figure
-            >{`lip of ${mm(lip.stepMm!)}, ${placeWords(room, plan, [lip.xMm, lip.yMm])}`}</Words>
+            >{`lip of ${mm(lip.stepMm!)}, ${say(placeWords(room, plan, [lip.xMm, lip.yMm]))}`}</Words>
           ))}
         </>
       ) : null}

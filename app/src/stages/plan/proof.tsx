@@ -1,3 +1,4 @@
+import { inWords } from '@maquette/words';
 import { StyleSheet, View } from 'react-native';
 import { ruleWords } from '@maquette/core/coverings';
 import type { Certificate } from '@maquette/core/levelling';
@@ -11,6 +12,7 @@ import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 import { hoursWords, moneyWords } from '../amounts.ts';
 import type { ShownWay } from './shown-ways.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   room: RoomFacts;
@@ -21,6 +23,7 @@ interface Props {
 
 /** What stands behind the chosen way: certificate, cost line by line, rise at each opening, and how near it is to the cheapest. */
 export function Proof({ room, way, planned, currency }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const { units } = room;
   const unit = unitLabel(units);
@@ -34,19 +37,19 @@ export function Proof({ room, way, planned, currency }: Props) {
           <Words
             bold
           >{`Filling gaps is not the cure: an edge still rocks by ${formatGap(rocking.valueMm, units)} ${unit}`}</Words>
-          <Words>{`At ${placeWords(room, planOf(room), rocking.at)}. Take that high down, or pour to one level.`}</Words>
+          <Words>{`At ${say(placeWords(room, planOf(room), rocking.at))}. Take that high down, or pour to one level.`}</Words>
         </View>
       ) : null}
       {from.certificates.map((certificate) => (
-        <Words key={ruleWords(certificate.rule, units)} testID="certificate">
+        <Words key={say(ruleWords(certificate.rule))} testID="certificate">
           {certificateWords(room, certificate)}
         </Words>
       ))}
       {way.programmed ? <Nearness room={room} way={way} planned={planned} currency={currency} /> : null}
       <Fold title="Cost and hours, line by line" aside={hoursWords(from.hours)}>
         {from.costLines.map((line) => (
-          <View key={line.words} style={styles.line}>
-            <Words style={styles.grow}>{line.words}</Words>
+          <View key={say(line.words)} style={styles.line}>
+            <Words style={styles.grow}>{say(line.words)}</Words>
             <Words figure>{`${roundTo(line.amount, 0.01)} ${line.unit} × ${roundTo(line.rate, 0.01)}`}</Words>
             <Words figure bold style={styles.cost}>
               {moneyWords(line.cost, currency)}
@@ -62,7 +65,7 @@ export function Proof({ room, way, planned, currency }: Props) {
         <Fold title="Rise at each opening">
           {from.rises.map((rise) => (
             <Words key={rise.id} figure>
-              {`${rise.name}: ${Math.abs(rise.mostMm) < 0.05 && Math.abs(rise.leastMm) < 0.05 ? 'none' : `${formatGap(rise.leastMm, units)} to ${formatGap(rise.mostMm, units)} ${unit}`}`}
+              {`${say(rise.name)}: ${Math.abs(rise.mostMm) < 0.05 && Math.abs(rise.leastMm) < 0.05 ? 'none' : `${formatGap(rise.leastMm, units)} to ${formatGap(rise.mostMm, units)} ${unit}`}`}
             </Words>
           ))}
           <Words size="small" quiet>
@@ -96,8 +99,9 @@ export function Proof({ room, way, planned, currency }: Props) {
 function certificateWords(room: RoomFacts, certificate: Certificate): string {
   const { units } = room;
   const { directions, cellMm, worstGap, worstGapMm, worstCrownMm, rule, holds } = certificate;
-  const where = worstGap && worstGapMm > 0.05 ? ` at ${placeWords(room, planOf(room), worstGap.at)}` : '';
-  return `Checked afterwards at ${directions} directions on ${formatReach(cellMm, units)}: worst gap left ${formatGap(worstGapMm, units)} ${unitLabel(units)}${where}; worst rocking ${formatGap(worstCrownMm, units)}. Allowed ${ruleWords(rule, units)}. ${holds ? 'The rule holds.' : 'The rule does not hold yet.'}`;
+  const where =
+    worstGap && worstGapMm > 0.05 ? ` at ${inWords(placeWords(room, planOf(room), worstGap.at), units)}` : '';
+  return `Checked afterwards at ${directions} directions on ${formatReach(cellMm, units)}: worst gap left ${formatGap(worstGapMm, units)} ${unitLabel(units)}${where}; worst rocking ${formatGap(worstCrownMm, units)}. Allowed ${inWords(ruleWords(rule), units)}. ${holds ? 'The rule holds.' : 'The rule does not hold yet.'}`;
 }
 
 /** How far the plan is from the cheapest that its programme allows, and the key to look closer. */

@@ -9,6 +9,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 import { bagsWords, moneyWords } from '../amounts.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   room: RoomFacts;
@@ -18,6 +19,7 @@ interface Props {
 
 /** The same floor under other rules, which coverings ask for each, and what filling to it would cost. */
 export function RulesFold({ room, planned, currency }: Props) {
+  const say = useSay();
   const book = useBook();
   const [costs, setCosts] = useState<RuleCost[] | 'working' | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
@@ -34,8 +36,8 @@ export function RulesFold({ room, planned, currency }: Props) {
         const cost = Array.isArray(costs) ? costs.find((c) => sameRule(c.rule, r.rule)) : null;
         const names = asking(r.rule).map((card) => card.name);
         return (
-          <Words key={ruleWords(r.rule, units)} figure bold={r.chosen}>
-            {`${ruleWords(r.rule, units)}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${cost ? `, fill only ${moneyWords(cost.cost, currency)}, ${bagsWords(cost.bags)}` : ''}${r.chosen ? ', this covering' : ''}${names.length > 0 ? ` (${names.join('; ')})` : ''}`}
+          <Words key={say(ruleWords(r.rule))} figure bold={r.chosen}>
+            {`${say(ruleWords(r.rule))}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${cost ? `, fill only ${moneyWords(cost.cost, currency)}, ${bagsWords(cost.bags)}` : ''}${r.chosen ? ', this covering' : ''}${names.length > 0 ? ` (${names.join('; ')})` : ''}`}
           </Words>
         );
       })}

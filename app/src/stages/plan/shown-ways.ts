@@ -1,3 +1,4 @@
+import { inWords } from '@maquette/words';
 import type { LevellingPlan, PlaneChoice, Programmed, Refusal, Way, WayId } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { planOf } from '@maquette/core/room';
@@ -132,7 +133,7 @@ function refusalOf(room: RoomFacts, id: WayId, programmed: Programmed | null, wa
 
 function refusedWords(room: RoomFacts, { words, takesMm, allowedMm, at }: Refusal): string {
   const mm = (value: number) => formatGap(value, room.units);
-  return `held back by ${words}: it would take ${mm(takesMm)} ${unitLabel(room.units)} at ${placeWords(room, planOf(room), at)}, ${mm(allowedMm)} allowed`;
+  return `held back by ${inWords(words, room.units)}: it would take ${mm(takesMm)} ${unitLabel(room.units)} at ${inWords(placeWords(room, planOf(room), at), room.units)}, ${mm(allowedMm)} allowed`;
 }
 
 /** `no rise at doors`, `+3.0 mm at a door`. */

@@ -5,9 +5,11 @@ import { formatGap, unitLabel } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 /** Places smaller than a trowel, together: each needs its depth and where it is, no volume and no outline. */
 export function Spots({ room, spots }: { room: RoomFacts; spots: readonly { area: Patch; what: 'fill' | 'grind' }[] }) {
+  const say = useSay();
   const palette = usePalette();
   if (spots.length === 0) return null;
   const mm = unitLabel(room.units);
@@ -16,7 +18,7 @@ export function Spots({ room, spots }: { room: RoomFacts; spots: readonly { area
       <Words bold>{spots.length === 1 ? 'One spot, smaller than a trowel' : 'Spots, each smaller than a trowel'}</Words>
       {spots.map(({ area, what }) => (
         <Words key={area.label} size="small" figure>
-          {`${area.label} · ${what === 'fill' ? 'skim' : 'rub down'} ${formatGap(area.deepestMm, room.units)} ${mm} · ${placeWords(room, planOf(room), area.deepestAt)}`}
+          {`${area.label} · ${what === 'fill' ? 'skim' : 'rub down'} ${formatGap(area.deepestMm, room.units)} ${mm} · ${say(placeWords(room, planOf(room), area.deepestAt))}`}
         </Words>
       ))}
     </View>

@@ -9,11 +9,13 @@ import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const RISE_MM = { min: -20, max: 60 } as const;
 
 /** How far the floor is to rise at each opening, and at what stands on it: a threshold, a stair, a tray may ask for a height. */
 export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFacts }) {
+  const say = useSay();
   const { units } = room;
   const held = (id: string) => shown.rises.findLast(({ placeId }) => placeId === id);
   const asked = (id: string) => held(id)?.riseMm ?? null;
@@ -23,12 +25,12 @@ export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFac
   const places = [
     ...room.openings.map((opening) => ({
       id: opening.id,
-      name: openingName(room, opening),
+      name: say(openingName(room, opening)),
       suggestion: wanted(opening.beyondLevelMm),
     })),
     ...room.fixtures
       .filter(({ kind }) => STOOD_ON.includes(kind))
-      .map(({ id, kind }) => ({ id, name: FIXTURES[kind].words.toLowerCase(), suggestion: null })),
+      .map(({ id, kind }) => ({ id, name: say(FIXTURES[kind].words).toLowerCase(), suggestion: null })),
   ];
   const set = places.filter(({ id }) => asked(id) !== null).length;
   if (places.length === 0) return null;

@@ -19,6 +19,7 @@ import { Proof } from './proof.tsx';
 import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -35,6 +36,7 @@ interface Props {
 
 /** The ways to make the floor keep its rule, side by side, and what the chosen one stands on. */
 export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt, onPlane, onMark }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const { plan } = planned;
   const { units } = room;
@@ -54,9 +56,14 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
         <Words color={palette.verdict.work}>Provisional: the readings do not cover the floor yet.</Words>
       ) : null}
       {gates.prime.stops.concat(gates.prime.allowed ? gates.grind.stops : []).map((stop) => (
-        <View key={stop.words} role="alert" style={[styles.warn, { backgroundColor: palette.highWash }]} testID="shut">
+        <View
+          key={say(stop.words)}
+          role="alert"
+          style={[styles.warn, { backgroundColor: palette.highWash }]}
+          testID="shut"
+        >
           <Words bold>{gates.prime.allowed ? 'No grinding here' : 'No grinding and no priming here'}</Words>
-          <Words size="small">{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+          <Words size="small">{`${say(stop.words)}. Who decides: ${say(stop.decides)}.`}</Words>
         </View>
       ))}
       <View role="radiogroup" accessibilityLabel="Ways to level" style={styles.ways}>

@@ -22,6 +22,7 @@ import { Needs } from './needs.tsx';
 import { Bays } from './bays.tsx';
 import type { ShownWay } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -35,6 +36,7 @@ interface Props {
 
 /** The chosen way as work: what to fill and to grind and how deep, bags, water, and a pour in its bays. */
 export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }: Props) {
+  const say = useSay();
   const figure = figuresOf(shown.plain.figures);
   const { units } = room;
   const areas = areasOf(way);
@@ -67,7 +69,7 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
       </View>
       {areas.some(({ what }) => what === 'grind') ? (
         <Words size="small">
-          {grindingTask(areas.find(({ what }) => what === 'grind')!.area, timber, figure).dust}
+          {say(grindingTask(areas.find(({ what }) => what === 'grind')!.area, timber, figure).dust)}
         </Words>
       ) : null}
       {needs.length > 0 ? <Needs needs={needs} units={units} /> : null}
@@ -111,6 +113,7 @@ function AreaRow({
   chosen: boolean;
   onPress: () => void;
 }) {
+  const say = useSay();
   const palette = usePalette();
   const { units } = room;
   const task = grindingTask(area, timber, figure);
@@ -136,12 +139,12 @@ function AreaRow({
         <View style={styles.grow}>
           <Words
             bold
-          >{`${verb} up to ${formatGap(area.deepestMm, units)} ${unitLabel(units)}, mean ${formatGap(area.meanMm, units)}`}</Words>
+          >{`${say(verb)} up to ${formatGap(area.deepestMm, units)} ${unitLabel(units)}, mean ${formatGap(area.meanMm, units)}`}</Words>
           <Words
             size="small"
             quiet
             figure
-          >{`${formatArea(area.areaM2, units)} · ${more} · deepest ${placeWords(room, planOf(room), area.deepestAt)}`}</Words>
+          >{`${formatArea(area.areaM2, units)} · ${more} · deepest ${say(placeWords(room, planOf(room), area.deepestAt))}`}</Words>
           {area.classes.length > 1 ? (
             <Words size="small" quiet figure>
               {`By depth: ${area.classes.map((c) => `${formatGap(c.fromMm, units)}–${formatGap(Math.min(c.toMm, area.deepestMm), units)} ${unitLabel(units)} ${formatArea(c.areaM2, units)}`).join(', ')}`}

@@ -22,16 +22,18 @@ import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** What the planks will lie over, with what is known of it; and a second base beyond a dividing line. */
 export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {
+  const say = useSay();
   const { baseKind, base, secondBase, lines, units } = room;
   return (
     <View style={{ gap: 12 }}>
       <Choice
         label="What the planks will lie over"
         value={baseKind}
-        options={BASE_KINDS.map((kind) => ({ value: kind, label: BASE_WORDS[kind] }))}
+        options={BASE_KINDS.map((kind) => ({ value: kind, label: say(BASE_WORDS[kind]) }))}
         onChange={(kind) => void change('Base changed', { baseKind: kind })}
       />
       <Details
@@ -41,11 +43,11 @@ export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChan
         onTaken={(part) => void change('Base changed', { base: { ...base, ...part } })}
       />
       {secondBase ? (
-        <Fold title="Second base, beyond the line" aside={BASE_WORDS[secondBase.kind]} open>
+        <Fold title="Second base, beyond the line" aside={say(BASE_WORDS[secondBase.kind])} open>
           <Choice
             label="What lies there"
             value={secondBase.kind}
-            options={BASE_KINDS.map((kind) => ({ value: kind, label: BASE_WORDS[kind] }))}
+            options={BASE_KINDS.map((kind) => ({ value: kind, label: say(BASE_WORDS[kind]) }))}
             onChange={(kind) => void change('Second base changed', { secondBase: { ...secondBase, kind } })}
           />
           <Choice
@@ -107,9 +109,10 @@ function Details({
   units: UnitSystem;
   onTaken: (part: Partial<BaseDetails>) => void;
 }) {
+  const say = useSay();
   const field = (name: Exclude<keyof typeof BASE_RANGES, 'joistDeg'>) => (
     <LengthField
-      label={BASE_RANGES[name].words}
+      label={say(BASE_RANGES[name].words)}
       mm={base[name]}
       units={units}
       range={BASE_RANGES[name]}
@@ -123,21 +126,21 @@ function Details({
         label="Beneath it"
         inline
         value={base.beneath}
-        options={BENEATH_KINDS.map((value) => ({ value, label: BENEATH_WORDS[value] }))}
+        options={BENEATH_KINDS.map((value) => ({ value, label: say(BENEATH_WORDS[value]) }))}
         onChange={(beneath) => onTaken({ beneath })}
       />
       <Choice
         label="Place"
         inline
         value={base.grade}
-        options={GRADES.map((value) => ({ value, label: GRADE_WORDS[value] }))}
+        options={GRADES.map((value) => ({ value, label: say(GRADE_WORDS[value]) }))}
         onChange={(grade) => onTaken({ grade })}
       />
       <Choice
         label="Heating in the floor"
         inline
         value={base.heating}
-        options={HEATINGS.map((value) => ({ value, label: HEATING_WORDS[value] }))}
+        options={HEATINGS.map((value) => ({ value, label: say(HEATING_WORDS[value]) }))}
         onChange={(heating) => onTaken({ heating })}
       />
       {base.heating === 'water' || base.heating === 'electric' ? field('heatingDepthMm') : null}

@@ -23,6 +23,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   room: RoomFacts;
@@ -36,6 +37,7 @@ const FIRST_OFF_MM: Partial<Record<FixtureKind, number>> = { register: 60, pipe:
 
 /** Fixtures with their sizes, each placed as it is taped: along a wall and off it. Or pull it on the sheet. */
 export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
+  const say = useSay();
   const { fixtures, walls } = room;
   const { corners } = planOf(room);
   const fixture = fixtures.find((f) => f.id === chosen) ?? fixtures[fixtures.length - 1] ?? null;
@@ -49,7 +51,7 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
       true,
     );
     onChoose(made.id);
-    put([...fixtures, made], `${FIXTURES[kind].words} put in`);
+    put([...fixtures, made], `${say(FIXTURES[kind].words)} put in`);
   };
   return (
     <View style={{ gap: 12 }}>
@@ -58,7 +60,10 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
           label="Fixture to change"
           inline
           value={fixture?.id ?? ''}
-          options={fixtures.map((f, i) => ({ value: f.id, label: f.name ? f.name : `${i + 1} ${fixtureName(f)}` }))}
+          options={fixtures.map((f, i) => ({
+            value: f.id,
+            label: f.name ? f.name : `${i + 1} ${say(fixtureName(f))}`,
+          }))}
           onChange={onChoose}
         />
       ) : null}
@@ -76,7 +81,7 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
           onRemove={() =>
             put(
               fixtures.filter((f) => f.id !== fixture.id),
-              `${fixtureName(fixture)} taken out`,
+              `${say(fixtureName(fixture))} taken out`,
             )
           }
         />
@@ -88,7 +93,7 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
       </Words>
       <ButtonRow>
         {FIXTURE_KINDS.map((kind) => (
-          <Button key={kind} label={FIXTURES[kind].words} hint="Add one" onPress={() => add(kind)} />
+          <Button key={kind} label={say(FIXTURES[kind].words)} hint="Add one" onPress={() => add(kind)} />
         ))}
       </ButtonRow>
       <Words size="small" quiet>
@@ -109,12 +114,13 @@ function FixtureFields({
   onTaken: (fixture: Fixture, words: string) => void;
   onRemove: () => void;
 }) {
+  const say = useSay();
   const { walls, units } = room;
   const { corners } = planOf(room);
   const spec = FIXTURES[fixture.kind];
   const place = placeOnWall(corners, fixture, nearestWall(corners, fixture.xMm, fixture.yMm));
   const [name, setName] = useFollowing(fixture.name);
-  const words = `${fixtureName(fixture)} changed`;
+  const words = `${say(fixtureName(fixture))} changed`;
   const size = (part: Partial<Fixture>) => {
     // The edge that was taped stays where it is; the thing grows away from it.
     const grown = { ...fixture, ...part };
@@ -124,7 +130,7 @@ function FixtureFields({
   const to = fixture.round ? 'middle' : 'near edge';
   return (
     <View style={{ gap: 12 }}>
-      <Words bold>{fixtureName(fixture)}</Words>
+      <Words bold>{say(fixtureName(fixture))}</Words>
       <Choice
         label="Taped from wall"
         inline
@@ -174,7 +180,7 @@ function FixtureFields({
       )}
       {spec.height ? (
         <LengthField
-          label={spec.height.words}
+          label={say(spec.height.words)}
           mm={fixture.heightMm}
           units={units}
           range={FIXTURE_MM.height}

@@ -1,3 +1,4 @@
+import { useSay } from '../../ui/use-say.ts';
 import { View } from 'react-native';
 import {
   adjustmentOf,
@@ -22,6 +23,7 @@ import type { RoomChange } from './room-change.ts';
 /** Measured diagonals: the drawn room is fitted to them, and it is said by how much it is out of square. */
 export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {
   const { walls, diagonals, units } = room;
+  const say = useSay();
   const n = walls.length;
   const [fromAsked, setFrom] = useState(0);
   const [toAsked, setTo] = useState(2);
@@ -34,7 +36,7 @@ export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: Roo
   const take = (lengthMm: number) => {
     const diagonal: Diagonal = { from, to, lengthMm };
     const wrong = diagonalProblem(taped, diagonal);
-    setProblem(wrong);
+    setProblem(wrong && say(wrong));
     if (!wrong) void change('Diagonal measured', { diagonals: [...diagonals.filter((d) => d !== held), diagonal] });
   };
   const corner = (label: string, value: number, set: (corner: number) => void) => (

@@ -21,6 +21,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { isFarSide, type RoomChange } from './room-change.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   room: RoomFacts;
@@ -47,12 +48,13 @@ function freePlace(room: RoomFacts, first: number): { wall: number; fromMm: numb
 
 /** Openings: kind, wall, place, what lies beyond. The first door is where the walk begins. */
 export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
+  const say = useSay();
   const [problem, setProblem] = useState<string | null>(null);
   const { openings, walls, units } = room;
   const opening = openings.find((o) => o.id === chosen) ?? openings[0] ?? null;
   const put = (next: Opening[], words: string) => {
     const wrong = next.map((o) => openingProblem(walls, o)).find(Boolean) ?? overlapProblem({ walls, openings: next });
-    setProblem(wrong ?? null);
+    setProblem(wrong ? say(wrong) : null);
     if (!wrong) void change(words, { openings: next });
   };
   const add = (kind: Opening['kind']) => {
@@ -64,7 +66,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
       beyond: kind === 'stair' ? 'stair' : 'unknown',
     };
     onChoose(made.id);
-    return put([...openings, made], `${OPENING_WORDS[kind]} put in`);
+    return put([...openings, made], `${say(OPENING_WORDS[kind])} put in`);
   };
   const edit = (part: Partial<Opening>, words = 'Opening changed') =>
     opening &&
@@ -88,7 +90,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
           label="Opening to change"
           inline
           value={opening?.id ?? ''}
-          options={openings.map((o) => ({ value: o.id, label: openingName(room, o) }))}
+          options={openings.map((o) => ({ value: o.id, label: say(openingName(room, o)) }))}
           onChange={onChoose}
         />
       ) : null}
@@ -98,7 +100,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
             label="Kind"
             inline
             value={opening.kind}
-            options={OPENING_KINDS.map((kind) => ({ value: kind, label: OPENING_WORDS[kind] }))}
+            options={OPENING_KINDS.map((kind) => ({ value: kind, label: say(OPENING_WORDS[kind]) }))}
             onChange={(kind) => edit({ kind })}
           />
           <Choice
@@ -151,7 +153,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
             label="What lies beyond"
             inline
             value={opening.beyond}
-            options={BEYOND_KINDS.map((kind) => ({ value: kind, label: BEYOND_WORDS[kind] }))}
+            options={BEYOND_KINDS.map((kind) => ({ value: kind, label: say(BEYOND_WORDS[kind]) }))}
             onChange={(beyond) => edit({ beyond })}
           />
           <LengthField
@@ -182,7 +184,9 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
           <Button
             key={kind}
             label={
-              openings.length === 0 && kind === 'door' ? 'Put a door in W1' : `Add ${OPENING_WORDS[kind].toLowerCase()}`
+              openings.length === 0 && kind === 'door'
+                ? 'Put a door in W1'
+                : `Add ${say(OPENING_WORDS[kind]).toLowerCase()}`
             }
             {...(openings.length === 0 && kind === 'door' ? { kind: 'main' as const } : {})}
             onPress={() => add(kind)}
@@ -203,6 +207,7 @@ function SharedWith({
   opening: Opening;
   onShare: (sharedId: string | null, words: string) => void;
 }) {
+  const say = useSay();
   const book = useBook();
   const others = book.rooms.filter((r) => r.id !== room.id && r.jobId === room.jobId);
   const partner = others
@@ -211,7 +216,7 @@ function SharedWith({
   if (partner) {
     return (
       <>
-        <Words size="small">{`Shared with ${partner.other.name}, ${openingName(partner.other, partner.o)}: kind, width, swing and level go together.`}</Words>
+        <Words size="small">{`Shared with ${partner.other.name}, ${say(openingName(partner.other, partner.o))}: kind, width, swing and level go together.`}</Words>
         <Button label="No longer shared" onPress={() => onShare(null, 'Opening no longer shared')} />
       </>
     );
@@ -219,7 +224,7 @@ function SharedWith({
   const free = others.flatMap((other) =>
     (other.openings as Opening[]).map((o) => ({
       value: o.sharedId ?? o.id,
-      label: `${other.name}: ${openingName(other, o)}`,
+      label: `${other.name}: ${say(openingName(other, o))}`,
     })),
   );
   if (free.length === 0) return null;

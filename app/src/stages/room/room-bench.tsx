@@ -29,6 +29,7 @@ import { DiagonalsEditor, LinesEditor } from './lines-editor.tsx';
 import { OpeningsEditor } from './openings-editor.tsx';
 import { onWalls, type Renumber, type RoomChange } from './room-change.ts';
 import { WallsEditor } from './walls-editor.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -45,6 +46,7 @@ interface Props {
 
 /** What the room is: outline, openings, fixtures, base, covering, units. */
 export function RoomBench({ shown, room, card, change, problem, chosen, onChoose, onDraft, onWalk, onNext }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
@@ -130,13 +132,13 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
           options={cards.map((c) => ({
             value: c.id,
             label: c.name,
-            note: c.rules.map((rule) => ruleWords(rule, units)).join(' and '),
+            note: c.rules.map((rule) => say(ruleWords(rule))).join(' and '),
           }))}
           onChange={(cardId) => void change('Covering changed', { cardId })}
         />
         <Button label="See, copy or edit cards" onPress={() => router.push('/cards')} />
       </Fold>
-      <Fold title="Base" aside={BASE_WORDS[room.baseKind]}>
+      <Fold title="Base" aside={say(BASE_WORDS[room.baseKind])}>
         <BaseEditor room={room} change={change} />
       </Fold>
       <Fold title="Name and units" aside={units === 'metric' ? 'mm' : 'inches'}>

@@ -12,6 +12,7 @@ import {
 import { bodyOf } from '@maquette/facts';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 /** Where an opening is after walls were divided or taken out; null where it went with its wall. */
 export type Renumber = (opening: Pick<Opening, 'wall' | 'fromMm'>) => { wall: number; fromMm: number } | null;
@@ -62,6 +63,7 @@ export function seenFromBeyond(own: Opening, other: Opening): Opening {
 
 /** Writes parts of a room as one step; openings shared with other rooms of the job are changed there too. */
 export function useRoomChange(shown: ShownRoom) {
+  const say = useSay();
   const book = useBook();
   const [problem, setProblem] = useState<string | null>(null);
   const change = async (words: string, part: Partial<RoomFacts>): Promise<boolean> => {
@@ -79,9 +81,12 @@ export function useRoomChange(shown: ShownRoom) {
       });
       if (next.every((o, i) => o === far[i])) continue;
       const there = other;
-      const wrong = next.find((o) => openingProblem(there.walls, o) !== null);
+      const wrong = next.flatMap((o) => {
+        const why = openingProblem(there.walls, o);
+        return why ? [{ o, why }] : [];
+      })[0];
       if (wrong) {
-        setProblem(`${other.name}, ${openingName(there, wrong)}: ${openingProblem(there.walls, wrong)}`);
+        setProblem(`${other.name}, ${say(openingName(there, wrong.o))}: ${say(wrong.why)}`);
         return false;
       }
       changes.push({ kind: 'rooms', id: other.id, body: { ...bodyOf(other), openings: next } });

@@ -19,11 +19,13 @@ import type { StageProps } from '../stage-props.ts';
 import { RoomBench } from './room-bench.tsx';
 import { onWalls, useRoomChange } from './room-change.ts';
 import { WalkClosing, WalkWalls } from './walk-walls.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const REACH_PX = 26;
 
 /** The room as it is: drawn, pulled and keyed. */
 export function RoomStage(props: StageProps) {
+  const say = useSay();
   const { shown, room, go } = props;
   const { change, problem } = useRoomChange(shown);
   const [draft, setDraft] = useState<Wall[] | null>(null);
@@ -41,7 +43,7 @@ export function RoomStage(props: StageProps) {
               void change(changed.words, changed.part);
             },
             onMoveFixture: (fixture: Fixture) =>
-              void change(`${fixtureName(fixture)} moved`, {
+              void change(`${say(fixtureName(fixture))} moved`, {
                 fixtures: room.fixtures.map((f) => (f.id === fixture.id ? fixture : f)),
               }),
           },

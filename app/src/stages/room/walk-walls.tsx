@@ -8,6 +8,7 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   units: UnitSystem;
@@ -24,6 +25,7 @@ const TURNS = [
 
 /** Walls one after another, the room on the left hand: key a length, say the turn, go on until it closes. */
 export function WalkWalls({ units, walls, onWalls, onLeave }: Props) {
+  const say = useSay();
   const [length, setLength] = useState<number | null>(null);
   const [other, setOther] = useState<string | null>(null);
   const [metering, setMetering] = useState(false);
@@ -79,7 +81,7 @@ export function WalkWalls({ units, walls, onWalls, onLeave }: Props) {
   const lines = [
     walls.length === 0
       ? 'Start at any corner, the room on your left'
-      : `After W${walls.length}: ${turnWords(walls[walls.length - 1]!.turnDeg)}`,
+      : `After W${walls.length}: ${say(turnWords(walls[walls.length - 1]!.turnDeg))}`,
     ...(metering
       ? [
           meter.lengthMm === null

@@ -19,6 +19,7 @@ import { Field } from '../../ui/field.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Renumber } from './room-change.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   walls: readonly Wall[];
@@ -39,6 +40,7 @@ const TURNS = [
 
 /** Walls by length and turn, walked with the room on the left hand. Edits stay as a draft until the outline closes and is sound. */
 export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const [draft, setDraft] = useState<Wall[] | null>(null);
   const [at, setAt] = useState(0);
@@ -132,7 +134,7 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
           <Button
             key={i}
             label={wallName(shown, i)}
-            hint={`${formatReach(w.lengthMm, units)}, then ${turnWords(w.turnDeg)}`}
+            hint={`${formatReach(w.lengthMm, units)}, then ${say(turnWords(w.turnDeg))}`}
             selected={i === index}
             onPress={() => setAt(i)}
             style={styles.chip}
@@ -174,7 +176,7 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
       </ButtonRow>
       {outline.problem ? (
         <View role="alert" style={[styles.alert, { backgroundColor: palette.highWash }]}>
-          <Words bold>{outline.problem.words}</Words>
+          <Words bold>{say(outline.problem.words)}</Words>
           <Words size="small">The room on record stays as it was until the walls close.</Words>
           <ButtonRow>
             <Button

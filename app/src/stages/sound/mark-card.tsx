@@ -24,6 +24,7 @@ import { Mark } from '../../ui/mark.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -58,46 +59,49 @@ const ASKED: Partial<Record<DamageMark['kind'], readonly (keyof typeof MARK_RANG
 
 /** One mark: its size, what is done about it with how much, who decides, and the tick when it is done. */
 export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const treatment = treatmentOf(mark, room, figure);
   const tick = shown.ticks.find((t) => t.key === markTick(mark.id));
   const place = tapeFrom(room, planOf(room), mark)
-    .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${d.name}`)
+    .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${say(d.name)}`)
     .join(', ');
   const change = (words: string, part: Partial<DamageMark>) =>
     void write(words, [{ kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), ...part } }]);
   const name = MARK_WORDS[mark.kind];
   return (
     <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`mark-${mark.kind}`}>
-      <Pressable role="button" aria-expanded={open} accessibilityLabel={`${name}. ${place}`} onPress={onOpen}>
+      <Pressable role="button" aria-expanded={open} accessibilityLabel={`${say(name)}. ${place}`} onPress={onOpen}>
         <View style={styles.head}>
           <Mark verdict={tick ? 'lay' : treatment.verdict} />
           <View style={styles.grow}>
-            <Words bold>{`${name}${tick ? ': done' : ''}`}</Words>
+            <Words bold>{`${say(name)}${tick ? ': done' : ''}`}</Words>
             <Words size="small" quiet>
               {place}
             </Words>
           </View>
         </View>
       </Pressable>
-      <Words>{treatment.words}</Words>
-      {treatment.decides ? <Words bold size="small">{`Who decides: ${treatment.decides}.`}</Words> : null}
+      <Words>{say(treatment.words)}</Words>
+      {treatment.decides ? <Words bold size="small">{`Who decides: ${say(treatment.decides)}.`}</Words> : null}
       {treatment.quantities.map((q) => (
-        <Fold key={q.words} title={q.words} aside={quantityWords(q, room.units)}>
-          <Words size="small">{q.formula}</Words>
+        <Fold key={say(q.words)} title={say(q.words)} aside={quantityWords(q, room.units)}>
+          <Words size="small">{say(q.formula)}</Words>
         </Fold>
       ))}
-      {treatment.asks ? <Words size="small" bold>{`Still to measure: ${treatment.asks.toLowerCase()}.`}</Words> : null}
+      {treatment.asks ? (
+        <Words size="small" bold>{`Still to measure: ${say(treatment.asks).toLowerCase()}.`}</Words>
+      ) : null}
       {open ? (
         <View style={styles.body}>
           {(ASKED[mark.kind] ?? ['sizeMm']).map((field) => (
             <LengthField
               key={field}
-              label={MARK_RANGES[field].words}
+              label={say(MARK_RANGES[field].words)}
               mm={mark[field]}
               units={room.units}
               range={MARK_RANGES[field]}
-              onTaken={(mm) => change(`${name}: size`, { [field]: mm })}
+              onTaken={(mm) => change(`${say(name)}: size`, { [field]: mm })}
             />
           ))}
           <Choice
@@ -105,7 +109,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
             inline
             value={mark.severity}
             options={SEVERITIES.map((s) => ({ value: s, label: s[0]!.toUpperCase() + s.slice(1) }))}
-            onChange={(severity) => change(`${name}: how bad`, { severity })}
+            onChange={(severity) => change(`${say(name)}: how bad`, { severity })}
           />
           {mark.kind === 'crack' || mark.kind === 'joint' ? (
             <Choice
@@ -116,23 +120,23 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
                 { value: 'no', label: 'No' },
                 { value: 'yes', label: 'Yes, or it is an expansion joint' },
               ]}
-              onChange={(v) => change(`${name}: moves`, { moving: v === 'yes' })}
+              onChange={(v) => change(`${say(name)}: moves`, { moving: v === 'yes' })}
             />
           ) : null}
           {treatment.cautions.map((c) => (
-            <Words key={c} size="small">
-              {c}
+            <Words key={say(c)} size="small">
+              {say(c)}
             </Words>
           ))}
           <PhotoStrip shown={shown} about={{ about: 'mark', aboutId: mark.id, at: { xMm: mark.xMm, yMm: mark.yMm } }} />
           <ButtonRow>
             <Button
               label={tick ? 'Not done after all' : 'Done'}
-              hint={name}
+              hint={say(name)}
               selected={Boolean(tick)}
               disabled={treatment.verdict === 'stop' && !tick}
               onPress={() =>
-                void write(tick ? `${name}: not done` : `${name}: done`, [
+                void write(tick ? `${say(name)}: not done` : `${say(name)}: done`, [
                   tick
                     ? { kind: 'ticks', id: tick.id, roomId: room.id, body: bodyOf(tick), deleted: true }
                     : {
@@ -146,9 +150,9 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
             />
             <Button
               label="Take it out"
-              hint={name}
+              hint={say(name)}
               onPress={() =>
-                void write(`${name} taken out`, [
+                void write(`${say(name)} taken out`, [
                   { kind: 'marks', id: mark.id, roomId: room.id, body: bodyOf(mark), deleted: true },
                 ])
               }

@@ -4,6 +4,7 @@ import { isTimber, type RoomFacts } from '@maquette/core/room';
 import { KEEP_OFF_KINDS, MARK_KINDS, MARK_WORDS, USUAL_SHAPE, type MarkKind } from '@maquette/core/soundness';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 /** Kinds met most often on each sort of base come first; the rest are one touch away. */
 const OFTEN: Record<'timber' | 'mineral', readonly MarkKind[]> = {
@@ -27,6 +28,7 @@ export function MarkKinds({
   kind: MarkKind | null;
   onKind: (kind: MarkKind | null) => void;
 }) {
+  const say = useSay();
   const [all, setAll] = useState(false);
   const often = OFTEN[isTimber(room.baseKind) ? 'timber' : 'mineral'];
   const listed = all ? MARK_KINDS : MARK_KINDS.filter((k) => often.includes(k) || k === kind);
@@ -35,7 +37,12 @@ export function MarkKinds({
       <Words bold>Found something? Mark it</Words>
       <ButtonRow>
         {listed.map((k) => (
-          <Button key={k} label={MARK_WORDS[k]} selected={kind === k} onPress={() => onKind(kind === k ? null : k)} />
+          <Button
+            key={k}
+            label={say(MARK_WORDS[k])}
+            selected={kind === k}
+            onPress={() => onKind(kind === k ? null : k)}
+          />
         ))}
         {!all ? <Button label="Other kinds" onPress={() => setAll(true)} /> : null}
       </ButtonRow>

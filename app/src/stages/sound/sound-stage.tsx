@@ -18,11 +18,13 @@ import type { StageProps } from '../stage-props.ts';
 import { MarkCard } from './mark-card.tsx';
 import { MarkKinds } from './mark-kinds.tsx';
 import { WalkTab } from './walk-tab.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const REACH_PX = 26;
 
 /** What is broken underfoot: the guided walk, the marks and what is done about each. */
 export function SoundStage(props: StageProps) {
+  const say = useSay();
   const { shown, room, picture, go } = props;
   const { marks, checks } = shown.plain;
   const figure = useMemo(() => figuresOf(shown.plain.figures), [shown.plain.figures]);
@@ -50,7 +52,7 @@ export function SoundStage(props: StageProps) {
     setDrawing([]);
     setOpen(id);
     setTab('marks');
-    void write(`Marked: ${MARK_WORDS[kind].toLowerCase()}`, [
+    void write(`Marked: ${say(MARK_WORDS[kind]).toLowerCase()}`, [
       { kind: 'marks', id, roomId: room.id, body: bodyOf(mark) },
     ]);
   };

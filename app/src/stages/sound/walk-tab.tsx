@@ -8,6 +8,7 @@ import { write } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const HOW: Record<WalkStep['kind'], string> = {
   joist: 'Slow steps with your weight on each heel. Listen for a squeak, feel for give.',
@@ -27,6 +28,7 @@ interface Props {
 
 /** The guided walk: one line after another, each with an answer, so that nothing found is on record too. */
 export function WalkTab({ shown, room, steps, step, onStep }: Props) {
+  const say = useSay();
   const record = (key: string, found: boolean) => {
     onStep(null);
     const held = shown.checks.find((c) => c.key === key);
@@ -45,7 +47,7 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
       {step ? (
         <>
           <Words bold size="large">
-            {step.words}
+            {say(step.words)}
           </Words>
           <Words>{HOW[step.kind]}</Words>
           <ButtonRow>
@@ -69,7 +71,7 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
         {steps.map((s) => (
           <Button
             key={s.key}
-            label={`${s.words}: ${s.done ? (s.done.found ? 'something found' : 'nothing found') : 'not yet'}`}
+            label={`${say(s.words)}: ${s.done ? (s.done.found ? 'something found' : 'nothing found') : 'not yet'}`}
             selected={s.key === step?.key}
             onPress={() => onStep(s.key)}
           />

@@ -26,6 +26,7 @@ import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { hoursWords, moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -35,6 +36,7 @@ interface Props {
 
 /** Keep, make good or take up, layer by layer, side by side. */
 export function ChooseTab({ shown, room, comparisons }: Props) {
+  const say = useSay();
   const answers = useAnswers(shown);
   const { layers } = shown.plain;
   return (
@@ -54,13 +56,13 @@ export function ChooseTab({ shown, room, comparisons }: Props) {
           return (
             <View key={school} style={styles.school}>
               <Choice
-                label={words}
+                label={say(words)}
                 inline
                 value={answers.to(asked) ?? entries[0]![0]}
-                options={entries.map(([value, label]) => ({ value, label }))}
-                onChange={(value) => void answers.set(asked, value, `${words}: ${value}`)}
+                options={entries.map(([value, label]) => ({ value, label: say(label) }))}
+                onChange={(value) => void answers.set(asked, value, `${say(words)}: ${value}`)}
               />
-              <Words size="small" quiet>{`Default: ${entries[0]![1].toLowerCase()}. ${why}`}</Words>
+              <Words size="small" quiet>{`Default: ${say(entries[0]![1]).toLowerCase()}. ${say(why)}`}</Words>
             </View>
           );
         })}
@@ -80,6 +82,7 @@ function LayerChoice({
   layer: Layer;
   comparison: Comparison;
 }) {
+  const say = useSay();
   const palette = usePalette();
   const { units } = room;
   const [note, setNote] = useFollowing(comparison.note);
@@ -95,7 +98,7 @@ function LayerChoice({
       },
     ]);
   const choose = (choice: Decision) =>
-    record(choice, `${layerName(layer)}: ${CHOICE_WORDS[choice].toLowerCase()}`, note);
+    record(choice, `${say(layerName(layer))}: ${say(CHOICE_WORDS[choice]).toLowerCase()}`, note);
   return (
     <View style={[styles.layer, { borderColor: palette.ink }]}>
       <View style={styles.line}>
@@ -105,21 +108,23 @@ function LayerChoice({
           }
         />
         <Words bold size="large" style={styles.grow}>
-          {layerName(layer)}
+          {say(layerName(layer))}
         </Words>
         <Words figure quiet>
           {formatArea(comparison.areaM2, units)}
         </Words>
       </View>
       <Words>
-        {comparison.forced
-          ? 'A layer under it goes, so it goes too.'
-          : comparison.recommended === null
-            ? comparison.because
-            : `${comparison.chosen === null ? 'Suggested' : 'The suggestion was'}: ${CHOICE_WORDS[comparison.recommended].toLowerCase()}. ${comparison.because}`}
+        {say(
+          comparison.forced
+            ? 'A layer under it goes, so it goes too.'
+            : comparison.recommended === null
+              ? comparison.because
+              : `${comparison.chosen === null ? 'Suggested' : 'The suggestion was'}: ${say(CHOICE_WORDS[comparison.recommended]).toLowerCase()}. ${say(comparison.because)}`,
+        )}
       </Words>
       {comparison.chosen !== null && !comparison.forced ? (
-        <Words bold>{`Chosen: ${CHOICE_WORDS[comparison.chosen].toLowerCase()}.`}</Words>
+        <Words bold>{`Chosen: ${say(CHOICE_WORDS[comparison.chosen]).toLowerCase()}.`}</Words>
       ) : null}
       {compare ? (
         <View style={styles.options}>
@@ -136,7 +141,7 @@ function LayerChoice({
           ))}
         </View>
       ) : (
-        <Button label="Compare again" hint={layerName(layer)} onPress={() => setCompare(true)} />
+        <Button label="Compare again" hint={say(layerName(layer))} onPress={() => setCompare(true)} />
       )}
       {comparison.chosen !== null ? (
         <Field
@@ -158,6 +163,7 @@ function LayerChoice({
 
 /** The three side by side: level and steps, hours, debris, dust, hire, cost. */
 function SideBySide({ options, room, currency }: { options: readonly Option[]; room: RoomFacts; currency: string }) {
+  const say = useSay();
   const palette = usePalette();
   const { units } = room;
   const signed = (mm: number) => `${mm > 0 ? '+' : ''}${formatGap(mm, units)}`;
@@ -168,7 +174,7 @@ function SideBySide({ options, room, currency }: { options: readonly Option[]; r
   const rows: { label: string; of: (option: Option) => string }[] = [
     { label: 'May it be?', of: (o) => (o.allowed ? 'yes' : o.stopped ? 'gate shut' : 'not here') },
     { label: `New level, ${unitLabel(units)}`, of: (o) => signed(o.levelMm) },
-    ...options[0]!.steps.map((s, i) => ({ label: `Step, ${s.name}`, of: step(i) })),
+    ...options[0]!.steps.map((s, i) => ({ label: `Step, ${say(s.name)}`, of: step(i) })),
     { label: 'Hours', of: (o) => hoursWords(o.hours) },
     { label: 'Debris', of: (o) => (o.debrisKg > 0 ? formatMass(o.debrisKg, units) : 'none') },
     { label: 'Dust', of: (o) => o.dust },
@@ -230,11 +236,12 @@ function OptionBlock({
   disabled: boolean;
   onChoose: () => void;
 }) {
+  const say = useSay();
   const palette = usePalette();
   const words = [
     option.flat,
     option.damp,
-    ...(option.hireWords.length > 0 ? [`Hire: ${option.hireWords.join(', ')}.`] : []),
+    ...(option.hireWords.length > 0 ? [`Hire: ${option.hireWords.map(say).join(', ')}.`] : []),
     option.risk,
   ];
   return (
@@ -243,13 +250,13 @@ function OptionBlock({
       testID={`option-${option.choice}`}
     >
       {option.refusals.map((refusal) => (
-        <Words key={refusal} size="small" color={option.stopped ? palette.verdict.stop : palette.ink}>
-          {refusal.endsWith('.') ? refusal : `${refusal}.`}
+        <Words key={say(refusal)} size="small" color={option.stopped ? palette.verdict.stop : palette.ink}>
+          {say(refusal).endsWith('.') ? say(refusal) : `${say(refusal)}.`}
         </Words>
       ))}
-      {option.allowed ? <Words size="small">{words.join(' ')}</Words> : null}
+      {option.allowed ? <Words size="small">{words.map(say).join(' ')}</Words> : null}
       <Button
-        label={`${chosen ? 'Chosen: ' : ''}${CHOICE_WORDS[option.choice]}${suggested && !chosen ? ' (suggested)' : ''}`}
+        label={`${chosen ? 'Chosen: ' : ''}${say(CHOICE_WORDS[option.choice])}${suggested && !chosen ? ' (suggested)' : ''}`}
         selected={chosen}
         disabled={disabled || !option.allowed}
         onPress={onChoose}

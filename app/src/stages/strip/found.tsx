@@ -12,6 +12,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -22,11 +23,12 @@ interface Props {
 
 /** Surprises: another layer than thought, damage, another base. What was found is what later stages work from. */
 export function Found({ shown, room, marking, onMarking }: Props) {
+  const say = useSay();
   const [adding, setAdding] = useState(false);
   const addLayer = (kind: LayerKind) => {
     setAdding(false);
     const rank = Math.max(0, ...shown.layers.map((l) => l.rank + 1));
-    void write(`Found: ${LAYERS[kind].words}`, [
+    void write(`Found: ${say(LAYERS[kind].words)}`, [
       {
         kind: 'layers',
         id: newId(),
@@ -40,9 +42,9 @@ export function Found({ shown, room, marking, onMarking }: Props) {
       <Choice
         label="The base that came to light"
         value={room.baseKind}
-        options={BASE_KINDS.map((kind) => ({ value: kind, label: BASE_WORDS[kind] }))}
+        options={BASE_KINDS.map((kind) => ({ value: kind, label: say(BASE_WORDS[kind]) }))}
         onChange={(baseKind) =>
-          void write(`Base found: ${BASE_WORDS[baseKind].toLowerCase()}`, [
+          void write(`Base found: ${say(BASE_WORDS[baseKind]).toLowerCase()}`, [
             { kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), baseKind } },
           ])
         }
@@ -51,7 +53,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
         <View style={styles.list}>
           <Words bold>Another layer came to light</Words>
           {LAYER_KINDS.map((kind) => (
-            <Button key={kind} label={LAYERS[kind].words} onPress={() => addLayer(kind)} />
+            <Button key={kind} label={say(LAYERS[kind].words)} onPress={() => addLayer(kind)} />
           ))}
         </View>
       ) : (
@@ -68,9 +70,9 @@ export function Found({ shown, room, marking, onMarking }: Props) {
             label={`Mark ${i + 1}`}
             inline
             value={mark.kind as MarkKind}
-            options={MARK_KINDS.map((kind) => ({ value: kind, label: MARK_WORDS[kind] }))}
+            options={MARK_KINDS.map((kind) => ({ value: kind, label: say(MARK_WORDS[kind]) }))}
             onChange={(kind) =>
-              void write(`Mark: ${MARK_WORDS[kind].toLowerCase()}`, [
+              void write(`Mark: ${say(MARK_WORDS[kind]).toLowerCase()}`, [
                 { kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), kind } },
               ])
             }

@@ -27,6 +27,7 @@ import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { SampleForm } from './sample-form.tsx';
 import { useAnswers } from '../use-answers.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -44,6 +45,7 @@ const STATE_WORDS = {
 
 /** The hazard gate: what is suspect, what a laboratory has said, what closes the room. */
 export function HazardsTab({ shown, room, gates }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const answers = useAnswers(shown);
   const [form, setForm] = useState<string | null>(null);
@@ -63,7 +65,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
             <View style={styles.line}>
               <Mark verdict={gate.open ? 'lay' : 'stop'} />
               <Words bold style={styles.grow}>
-                {`${layerName(layer)}: ${gate.open ? 'gate open' : gate.positive ? 'positive, stays shut' : 'gate shut'}`}
+                {`${say(layerName(layer))}: ${gate.open ? 'gate open' : gate.positive ? 'positive, stays shut' : 'gate shut'}`}
               </Words>
             </View>
             {gate.materials.map((m) => (
@@ -75,7 +77,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
                 >
                   {`${m.part[0]!.toUpperCase()}${m.part.slice(1)}, ${m.hazard.replace('-', ' ')}: ${STATE_WORDS[m.state]}`}
                 </Words>
-                <Words size="small">{`${m.words}.`}</Words>
+                <Words size="small">{`${say(m.words)}.`}</Words>
               </View>
             ))}
             {form === gate.layerId ? (
@@ -88,7 +90,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
             ) : (
               <Button
                 label="Record a laboratory result"
-                hint={layerName(layer)}
+                hint={say(layerName(layer))}
                 onPress={() => setForm(gate.layerId)}
               />
             )}
@@ -110,7 +112,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
         {SITE_HAZARD_IDS.map((id) => (
           <Choice
             key={id}
-            label={`${SITE_HAZARDS[id].words}. Who decides: ${SITE_HAZARDS[id].decides}`}
+            label={`${say(SITE_HAZARDS[id].words)}. Who decides: ${say(SITE_HAZARDS[id].decides)}`}
             inline
             value={answers.to(SITE[id]) ?? 'none'}
             options={[
@@ -150,7 +152,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
         />
       </Fold>
       <Fold title="Paint on skirting and frames" aside={STATE_WORDS[trim.state]}>
-        <Words size="small">{`${trim.words}. While suspect: hand tools only, no power sanding, flame or heat gun.`}</Words>
+        <Words size="small">{`${say(trim.words)}. While suspect: hand tools only, no power sanding, flame or heat gun.`}</Words>
         <TrimYear year={year} onTaken={(value) => void answers.set(TRIM_YEAR, value, 'Year of the trim')} />
         {form === 'trim' ? (
           <SampleForm shown={shown} layer={null} parts={['finish']} onDone={() => setForm(null)} />
@@ -187,6 +189,7 @@ function TrimYear({ year, onTaken }: { year: number | null; onTaken: (value: num
 
 /** The job's country and its years: nothing is let go by year while it is not set. */
 function Country({ shown }: { shown: ShownRoom }) {
+  const say = useSay();
   const job = shown.job;
   const [asbestos, setAsbestos] = useFollowing(job?.asbestosFrom == null ? '' : String(job.asbestosFrom));
   const [lead, setLead] = useFollowing(job?.leadFrom == null ? '' : String(job.leadFrom));
@@ -199,7 +202,7 @@ function Country({ shown }: { shown: ShownRoom }) {
   };
   const year = (text: string): number | null => (text.trim() === '' ? null : Number(text));
   const words = table
-    ? `${table.words}: asbestos ${job.asbestosFrom ?? table.asbestosFrom ?? 'never let go by year'}, lead ${job.leadFrom ?? table.leadFrom ?? 'never'}`
+    ? `${say(table.words)}: asbestos ${job.asbestosFrom ?? table.asbestosFrom ?? 'never let go by year'}, lead ${job.leadFrom ?? table.leadFrom ?? 'never'}`
     : 'Country not set: nothing is let go by its year';
   return (
     <Fold title="Country and cut-off years" aside={job.country ?? 'not set'} open={job.country === null}>
@@ -210,7 +213,7 @@ function Country({ shown }: { shown: ShownRoom }) {
         value={job.country ?? ''}
         options={[
           { value: '', label: 'Not set' },
-          ...Object.entries(CUT_OFFS).map(([code, { words: name }]) => ({ value: code, label: name })),
+          ...Object.entries(CUT_OFFS).map(([code, { words: name }]) => ({ value: code, label: say(name) })),
         ]}
         onChange={(code) => void change('Country of the job', { country: code === '' ? null : code })}
       />

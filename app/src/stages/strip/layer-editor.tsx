@@ -24,6 +24,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -38,11 +39,12 @@ interface Props {
 
 /** Everything that is recorded of one layer. */
 export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, onUp, onDown }: Props) {
+  const say = useSay();
   const { units } = room;
   const [year, setYear] = useFollowing(layer.year === null ? '' : String(layer.year));
   const [note, setNote] = useFollowing(layer.note);
   const [problem, setProblem] = useState<string | null>(null);
-  const change = async (part: Partial<Layer>, words = `${layerName(layer)} changed`) => {
+  const change = async (part: Partial<Layer>, words = `${say(layerName(layer))} changed`) => {
     const result = await write(words, [
       { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(layer), ...part } },
     ]);
@@ -79,7 +81,7 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
         label="Condition"
         inline
         value={layer.condition}
-        options={CONDITIONS.map((value) => ({ value, label: CONDITION_WORDS[value] }))}
+        options={CONDITIONS.map((value) => ({ value, label: say(CONDITION_WORDS[value]) }))}
         onChange={(condition) => void change({ condition })}
       />
       <Field
@@ -150,11 +152,11 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
           <Seams room={room} layer={layer} onTaken={(seams) => void change({ seams }, 'Seams changed')} />
         </Fold>
       ) : null}
-      <Fold title="What kind it is" aside={layerName(layer)}>
+      <Fold title="What kind it is" aside={say(layerName(layer))}>
         <Choice
           label="Kind"
           value={layer.kind}
-          options={LAYER_KINDS.map((kind) => ({ value: kind, label: LAYERS[kind].words }))}
+          options={LAYER_KINDS.map((kind) => ({ value: kind, label: say(LAYERS[kind].words) }))}
           onChange={(kind) => void change({ kind })}
         />
       </Fold>
@@ -171,7 +173,7 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
         <Button
           label="Take out of the list"
           onPress={() =>
-            void write(`${layerName(layer)} taken out`, [
+            void write(`${say(layerName(layer))} taken out`, [
               { kind: 'layers', id: layer.id, roomId: room.id, body: bodyOf(layer), deleted: true },
             ])
           }

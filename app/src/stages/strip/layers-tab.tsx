@@ -22,6 +22,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Words } from '../../ui/text.tsx';
 import { LayerEditor } from './layer-editor.tsx';
 import { Section } from './section.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -38,6 +39,7 @@ interface Props {
 
 /** What lies there, from the top down, drawn as a section and as a list. */
 export function LayersTab(props: Props) {
+  const say = useSay();
   const { shown, room, stacks, gates, area, onArea, open, onOpen } = props;
   const palette = usePalette();
   const [adding, setAdding] = useState(false);
@@ -48,7 +50,7 @@ export function LayersTab(props: Props) {
     const rank = Math.max(0, ...shown.layers.map((l) => l.rank + 1));
     setAdding(false);
     onOpen(id);
-    void write(`${LAYERS[kind].words} put in`, [
+    void write(`${say(LAYERS[kind].words)} put in`, [
       {
         kind: 'layers',
         id,
@@ -62,7 +64,7 @@ export function LayersTab(props: Props) {
     const other = stack!.layers[at + by];
     if (!other) return;
     const of = (id: string) => shown.layers.find((l) => l.id === id)!;
-    void write(`${layerName(layer)} moved`, [
+    void write(`${say(layerName(layer))} moved`, [
       { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(of(layer.id)), rank: other.rank } },
       { kind: 'layers', id: other.id, roomId: room.id, body: { ...bodyOf(of(other.id)), rank: layer.rank } },
     ]);
@@ -93,7 +95,7 @@ export function LayersTab(props: Props) {
             <Pressable
               role="button"
               aria-expanded={open === layer.id}
-              accessibilityLabel={`${layerName(layer)}, ${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}`}
+              accessibilityLabel={`${say(layerName(layer))}, ${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}`}
               onPress={() => onOpen(open === layer.id ? null : layer.id)}
               style={styles.head}
             >
@@ -101,7 +103,7 @@ export function LayersTab(props: Props) {
                 {String(i + 1)}
               </Words>
               <View style={styles.grow}>
-                <Words bold>{layerName(layer)}</Words>
+                <Words bold>{say(layerName(layer))}</Words>
                 <Words size="small" quiet>
                   {`${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}, ${layer.fixing}${layer.year ? `, ${layer.year}` : ', year unknown'}`}
                 </Words>
@@ -127,7 +129,7 @@ export function LayersTab(props: Props) {
         <View style={styles.kinds}>
           <Words bold>{stack.layers.length === 0 ? 'The layer on top is' : 'The layer under that is'}</Words>
           {LAYER_KINDS.map((kind) => (
-            <Button key={kind} label={LAYERS[kind].words} onPress={() => add(kind)} />
+            <Button key={kind} label={say(LAYERS[kind].words)} onPress={() => add(kind)} />
           ))}
           <Button kind="quiet" label="None of these now" onPress={() => setAdding(false)} />
         </View>

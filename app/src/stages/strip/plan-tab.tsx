@@ -24,6 +24,7 @@ import { FiguresFold } from '../figures-fold.tsx';
 import { Steps } from './steps.tsx';
 import { stripFigures } from './strip-figures.ts';
 import { Found } from './found.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -40,6 +41,7 @@ interface Props {
 
 /** Strip-out as work: what it takes, the steps in order, cuts, edges, debris; and what was found. */
 export function PlanTab(props: Props) {
+  const say = useSay();
   const { shown, room, plan, laidOver, pack, onPack, onSheet, onShow, marking, onMarking } = props;
   const palette = usePalette();
   const { units } = room;
@@ -56,7 +58,7 @@ export function PlanTab(props: Props) {
         <Words>
           {undecided > 0
             ? `${undecided} layer${undecided === 1 ? ' is' : 's are'} not decided: compare keeping, making good and taking up under Decide.`
-            : `The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}
+            : `The planks will lie over: ${say(BASE_WORDS[laidOver]).toLowerCase()}.`}
         </Words>
         <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
         <FiguresFold shown={shown} figures={stripFigures(shown.plain.layers)} />
@@ -88,7 +90,7 @@ export function PlanTab(props: Props) {
               label="Cut plan on the sheet"
               inline
               value={shownPack.key}
-              options={plan.packs.map((p) => ({ value: p.key, label: p.words }))}
+              options={plan.packs.map((p) => ({ value: p.key, label: say(p.words) }))}
               onChange={onPack}
             />
           ) : null}
@@ -109,13 +111,13 @@ export function PlanTab(props: Props) {
       ) : null}
       <Steps shown={shown} plan={plan} />
       {plan.left.map((l) => (
-        <Words key={l.key}>{`${l.words}.`}</Words>
+        <Words key={l.key}>{`${say(l.words)}.`}</Words>
       ))}
       {plan.leftInPlace.length > 0 ? (
         <View style={[styles.warn, { backgroundColor: palette.highWash }]}>
           <Words bold>Stays in place, goes into the hand-over</Words>
           {plan.leftInPlace.map((words) => (
-            <Words key={words} size="small">{`${words}.`}</Words>
+            <Words key={say(words)} size="small">{`${say(words)}.`}</Words>
           ))}
         </View>
       ) : null}
@@ -123,9 +125,9 @@ export function PlanTab(props: Props) {
       <Fold title="Debris" aside={`${plan.debris.carries} carries`}>
         {plan.debris.kinds.map((kind) => (
           <Words
-            key={kind.words}
+            key={say(kind.words)}
             figure
-          >{`${kind.words}: ${formatMass(kind.massKg, units)}, ${formatBulk(kind.volumeM3, units)}, ${kind.bags} bags`}</Words>
+          >{`${say(kind.words)}: ${formatMass(kind.massKg, units)}, ${formatBulk(kind.volumeM3, units)}, ${kind.bags} bags`}</Words>
         ))}
         <Words>{`${plan.debris.bags} bags, or ${plan.debris.skips} skip${plan.debris.skips === 1 ? '' : 's'} within its weight limit. ${plan.debris.carries} carries of one person.`}</Words>
         <Words size="small" quiet>
@@ -136,11 +138,11 @@ export function PlanTab(props: Props) {
       <Fold title="Tools and hire" aside={moneyWords(plan.cost.hire, currency)}>
         {plan.hire.map((h) => (
           <Words
-            key={h.words}
+            key={say(h.words)}
             figure
-          >{`${h.words}: ${h.days} day${h.days === 1 ? '' : 's'}, ${moneyWords(h.cost, currency)}`}</Words>
+          >{`${say(h.words)}: ${h.days} day${h.days === 1 ? '' : 's'}, ${moneyWords(h.cost, currency)}`}</Words>
         ))}
-        {plan.tools.length > 0 ? <Words>{plan.tools.join(', ')}</Words> : null}
+        {plan.tools.length > 0 ? <Words>{plan.tools.map(say).join(', ')}</Words> : null}
       </Fold>
       <Fold title="How the cost is made up" aside={moneyWords(plan.cost.total, currency)}>
         <Words figure>{`Labour ${hoursWords(plan.hours)}: ${moneyWords(plan.cost.labour, currency)}`}</Words>
@@ -153,7 +155,7 @@ export function PlanTab(props: Props) {
         </Words>
       </Fold>
       <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
-      <Words>{`The planks will lie over: ${BASE_WORDS[laidOver].toLowerCase()}.`}</Words>
+      <Words>{`The planks will lie over: ${say(BASE_WORDS[laidOver]).toLowerCase()}.`}</Words>
       <FiguresFold shown={shown} figures={stripFigures(shown.plain.layers)} />
     </View>
   );
@@ -177,6 +179,7 @@ function Sum({ label, value, aside }: { label: string; value: string; aside: str
 
 /** The cuts in words and figures, with where each figure comes from. */
 function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
+  const say = useSay();
   const palette = usePalette();
   const cut = pack.cut!;
   const side = formatReach(cut.limits.longMm, units);
@@ -193,7 +196,7 @@ function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
         >{`Saw depth ${gapWords(pack.saw.depthMm, units)}: ${formatGap(pack.saw.layersMm, units)} of layers and ${formatGap(pack.saw.allowanceMm, units)}`}</Words>
       ) : null}
       {[...(pack.saw?.warnings ?? []), ...(pack.saw?.stop ? [pack.saw.stop] : [])].map((warning) => (
-        <Words key={warning} color={palette.verdict.stop}>{`${warning}.`}</Words>
+        <Words key={say(warning)} color={palette.verdict.stop}>{`${say(warning)}.`}</Words>
       ))}
       <Words size="small" quiet>
         {`No side over ${side}${cut.limits.shortMm < cut.limits.longMm ? ` by ${formatReach(cut.limits.shortMm, units)}` : ''}, no piece over ${formatMass(cut.limits.massKg, units)} at ${formatMassPerArea(cut.limits.kgPerM2, units)}. Nothing stays threaded on a pipe.`}

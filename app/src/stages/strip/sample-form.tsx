@@ -10,6 +10,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -21,6 +22,7 @@ interface Props {
 
 /** A laboratory's answer as it stands on its sheet: material, sample, laboratory, date, result, the sheet itself as a picture. */
 export function SampleForm({ shown, layer, parts, onDone }: Props) {
+  const say = useSay();
   const palette = usePalette();
   const [id] = useState(newId);
   const [part, setPart] = useState<Part>(parts[0]!);
@@ -39,7 +41,7 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         : [`a date such as 2026-05-04 (${date || 'empty'})`]),
     ];
     if (missing.length > 0 || result === '') return setProblem(`Still needed: ${missing.join(', ')}`);
-    const written = await write(`Result for the ${PART_WORDS[part]}: ${result}`, [
+    const written = await write(`Result for the ${say(PART_WORDS[part])}: ${result}`, [
       {
         kind: 'samples',
         id,
@@ -65,7 +67,7 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         label="Which material was sampled"
         inline
         value={part}
-        options={parts.map((p) => ({ value: p, label: PART_WORDS[p] }))}
+        options={parts.map((p) => ({ value: p, label: say(PART_WORDS[p]) }))}
         onChange={setPart}
       />
       <Field label="Sample number" value={sampleNo} onChange={setSampleNo} />

@@ -4,6 +4,7 @@ import { layerName, type AreaStack } from '@maquette/core/layers';
 import { BASE_WORDS, type BaseKind } from '@maquette/core/room';
 import { gapWords, type UnitSystem } from '@maquette/core/units';
 import { FACE, usePalette } from '../../theme/theme.tsx';
+import { useSay } from '../../ui/use-say.ts';
 
 const WIDE_PX = 330;
 const TALL_PX = 150;
@@ -14,18 +15,19 @@ const NAME_PX = 22;
 
 /** A section through the floor, to scale in height: what lies where, from the top down to the base. */
 export function Section({ stack, baseKind, units }: { stack: AreaStack; baseKind: BaseKind; units: UnitSystem }) {
+  const say = useSay();
   const palette = usePalette();
   const scale = stack.thicknessMm > 0 ? (TALL_PX - BASE_PX - 10) / Math.max(stack.thicknessMm, 5) : 1;
   const rows = laidOut(stack, scale);
   const free = rows.at(-1)?.free ?? 4;
-  const words = stack.layers.map((l) => `${layerName(l)} ${gapWords(l.thicknessMm, units)}`).join(', ');
+  const words = stack.layers.map((l) => `${say(layerName(l))} ${gapWords(l.thicknessMm, units)}`).join(', ');
   return (
     <View style={styles.box}>
       <Svg
         width={WIDE_PX}
         height={Math.max(TALL_PX, free + 30)}
         role="img"
-        aria-label={`Section${stack.layers.length > 0 ? `: ${words}` : ''}, over ${BASE_WORDS[baseKind]}`}
+        aria-label={`Section${stack.layers.length > 0 ? `: ${words}` : ''}, over ${say(BASE_WORDS[baseKind])}`}
       >
         <Rect x={0} y={TALL_PX - BASE_PX} width={120} height={BASE_PX} fill={palette.plank} />
         {[0, 1, 2, 3, 4, 5].map((i) => (
@@ -57,13 +59,13 @@ export function Section({ stack, baseKind, units }: { stack: AreaStack; baseKind
               fill="none"
             />
             <SvgText x={146} y={at} fontFamily={FACE.text} fontSize={14} fill={palette.ink}>
-              {`${gapWords(layer.thicknessMm, units)}  ${layerName(layer)}`}
+              {`${gapWords(layer.thicknessMm, units)}  ${say(layerName(layer))}`}
             </SvgText>
           </G>
         ))}
         <Line x1={0} y1={TALL_PX - BASE_PX} x2={120} y2={TALL_PX - BASE_PX} stroke={palette.ink} strokeWidth={2.5} />
         <SvgText x={146} y={Math.max(TALL_PX - 8, free + 16)} fontFamily={FACE.text} fontSize={14} fill={palette.quiet}>
-          {BASE_WORDS[baseKind]}
+          {say(BASE_WORDS[baseKind])}
         </SvgText>
       </Svg>
     </View>

@@ -10,6 +10,7 @@ import { Button } from '../../ui/button.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 const GROUPS: Record<Step['group'], string> = {
   clear: 'Before anything is touched',
@@ -49,12 +50,13 @@ export function Steps({ shown, plan }: { shown: ShownRoom; plan: StripPlan }) {
 }
 
 function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; open: boolean; onOpen: () => void }) {
+  const say = useSay();
   const palette = usePalette();
   const done = step.doneAt !== null;
   const stopped = step.stops.length > 0 && !done;
   const tick = () => {
     const held = shown.ticks.find((t) => t.key === step.key);
-    void write(done ? `Not done after all: ${step.words}` : `Done: ${step.words}`, [
+    void write(done ? `Not done after all: ${say(step.words)}` : `Done: ${say(step.words)}`, [
       held
         ? { kind: 'ticks', id: held.id, roomId: shown.room!.id, body: bodyOf(held), deleted: true }
         : {
@@ -73,7 +75,7 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
           aria-checked={done}
           aria-disabled={stopped}
           disabled={stopped}
-          accessibilityLabel={`${step.words}${stopped ? ', stopped' : ''}`}
+          accessibilityLabel={`${say(step.words)}${stopped ? ', stopped' : ''}`}
           onPress={tick}
           style={[
             styles.tick,
@@ -90,12 +92,12 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
         <Pressable
           role="button"
           aria-expanded={open}
-          accessibilityLabel={`More of: ${step.words}`}
+          accessibilityLabel={`More of: ${say(step.words)}`}
           onPress={onOpen}
           style={styles.words}
         >
           <Words bold={!done} color={done ? palette.quiet : palette.ink}>
-            {step.words}
+            {say(step.words)}
           </Words>
           <Words size="small" quiet figure>
             {done
@@ -111,10 +113,10 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
       {stopped
         ? step.stops.map((stop) => (
             <Words
-              key={stop.words}
+              key={say(stop.words)}
               size="small"
               color={palette.verdict.stop}
-            >{`${stop.words}. Who decides: ${stop.decides}.`}</Words>
+            >{`${say(stop.words)}. Who decides: ${say(stop.decides)}.`}</Words>
           ))
         : null}
       {!done && !stopped
@@ -123,16 +125,16 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
               key={caution.id}
               size="small"
               color={palette.verdict.work}
-            >{`${caution.words} Who decides: ${caution.decides}.`}</Words>
+            >{`${say(caution.words)} Who decides: ${say(caution.decides)}.`}</Words>
           ))
         : null}
       {open ? (
         <View style={styles.more}>
           {step.lines.map((line) => (
-            <Words key={line}>{line}</Words>
+            <Words key={say(line)}>{say(line)}</Words>
           ))}
           <PhotoStrip shown={shown} about={{ about: 'step', aboutId: step.key, at: null }} />
-          {done ? <Button label="Not done after all" hint={step.words} onPress={tick} /> : null}
+          {done ? <Button label="Not done after all" hint={say(step.words)} onPress={tick} /> : null}
         </View>
       ) : null}
     </View>

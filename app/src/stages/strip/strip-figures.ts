@@ -1,6 +1,7 @@
 import { FIGURES, LEVELLING_FIGURES, type FigureName, type FigureSpec } from '@maquette/core/figures';
 import { LAYERS, type Layer } from '@maquette/core/layers';
 import type { NamedFigure } from '../figures-fold.tsx';
+import { say } from '@maquette/core/said';
 
 /** Figures strip-out works with: hours and debris of the kinds that lie there, then the job's own. */
 export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
@@ -9,23 +10,23 @@ export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
     [
       `hours/${kind}`,
       {
-        words: `${LAYERS[kind].words}, taking up`,
+        words: say('stripout.taking-up', { layer: LAYERS[kind].words }),
         value: LAYERS[kind].hoursM2,
         unit: 'h/m²',
         min: 0.005,
         max: 10,
-        source: 'Usual figure of the trade; your own timing wins.',
+        source: say('figures.usual'),
       },
     ],
     [
       `kg/${kind}`,
       {
-        words: `${LAYERS[kind].words}, debris`,
+        words: say('stripout.debris-of', { layer: LAYERS[kind].words }),
         value: LAYERS[kind].kgM2,
         unit: 'kg/m²',
         min: 0.1,
         max: 400,
-        source: 'Usual figure; weigh a piece.',
+        source: say('stripout.weigh-a-piece'),
       },
     ],
   ]);

@@ -24,6 +24,7 @@ import { HazardsTab } from './hazards-tab.tsx';
 import { LayersTab } from './layers-tab.tsx';
 import { PlanTab } from './plan-tab.tsx';
 import { tapChange } from './tap-change.ts';
+import { useSay } from '../../ui/use-say.ts';
 
 const TABS = [
   { tab: 'layers', label: 'Layers' },
@@ -37,6 +38,7 @@ const REACH_PX = 24;
 
 /** What lies on the floor, what may stay, and how the rest comes up. */
 export function StripStage(props: StageProps) {
+  const say = useSay();
   const { shown, room, picture, failed, go } = props;
   const { layers } = shown.plain;
   const decided = picture?.strip.comparisons.every((c) => c.chosen !== null || c.forced) ?? false;
@@ -79,7 +81,7 @@ export function StripStage(props: StageProps) {
     }
     if (marking) {
       setMarking(false);
-      return void write(`Mark: ${MARK_WORDS.other.toLowerCase()}`, [
+      return void write(`Mark: ${say(MARK_WORDS.other).toLowerCase()}`, [
         {
           kind: 'marks',
           id: newId(),
