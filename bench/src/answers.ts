@@ -45,7 +45,7 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
               plan: plan && plainOf(plan),
               evidence,
             },
-            (said) => inWords(said, set.room.units),
+            set.room.units,
           ),
         ];
       }),

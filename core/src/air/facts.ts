@@ -2,9 +2,9 @@ import { say } from '../said/index.ts';
 import { group, kind, list, moment, orNull, text, within, type FactOf, type Held } from '../fields/index.ts';
 
 export const AIR_RANGES = {
-  tempC: { min: -30, max: 60, unit: '°C', words: say('air.temp-c.words') },
-  rhPercent: { min: 1, max: 100, unit: '%RH', words: say('air.rh-percent.words') },
-  surfaceC: { min: -30, max: 80, unit: '°C', words: say('air.surface-c.words') },
+  tempC: { min: -30, max: 60, unit: '°C', words: say('air.tempC') },
+  rhPercent: { min: 1, max: 100, unit: '%RH', words: say('air.rhPercent') },
+  surfaceC: { min: -30, max: 80, unit: '°C', words: say('air.surfaceC') },
 } as const;
 /** Most samples one logger file may hold. */
 export const LOG_SAMPLES_MOST = 10_000;

@@ -44,10 +44,10 @@ export function inBand(sample: Pick<AirSample, 'tempC' | 'rhPercent'>, bands: Ai
 /** Which bound a sample breaks, worst share of its band first: `dry`, `damp`, `cold`, `warm`. */
 export function outWords(sample: Pick<AirSample, 'tempC' | 'rhPercent'>, bands: AirBands): Said[] {
   return [
-    sample.rhPercent > bands.airMaxRh ? say('air.too-damp') : null,
-    sample.rhPercent < bands.airMinRh ? say('air.too-dry') : null,
-    sample.tempC < bands.airMinC ? say('air.too-cold') : null,
-    sample.tempC > bands.airMaxC ? say('air.too-warm') : null,
+    sample.rhPercent > bands.airMaxRh ? say('air.tooDamp') : null,
+    sample.rhPercent < bands.airMinRh ? say('air.tooDry') : null,
+    sample.tempC < bands.airMinC ? say('air.tooCold') : null,
+    sample.tempC > bands.airMaxC ? say('air.tooWarm') : null,
   ].filter((w) => w !== null);
 }
 

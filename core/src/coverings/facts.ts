@@ -15,26 +15,26 @@ export type CoveringKind = (typeof COVERING_KINDS)[number];
 export const OLD_FLOORS = ['tile', 'resilient', 'wood', 'mineral'] as const;
 export type OldFloor = (typeof OLD_FLOORS)[number];
 export const OLD_FLOOR_WORDS: Record<OldFloor, Said> = {
-  tile: say('coverings.old-floor-words.tile'),
-  resilient: say('coverings.old-floor-words.resilient'),
-  wood: say('coverings.old-floor-words.wood'),
-  mineral: say('coverings.old-floor-words.mineral'),
+  tile: say('coverings.oldFloorWordsTile'),
+  resilient: say('coverings.oldFloorWordsResilient'),
+  wood: say('coverings.oldFloorWordsWood'),
+  mineral: say('coverings.oldFloorWordsMineral'),
 };
 
 /** Ranges a card's figures may take: what is physically sensible, wider than any shipped card. */
 export const CARD_RANGES = {
-  thicknessMm: { min: 1, max: 40, unit: 'mm', words: say('coverings.card-ranges.thickness-mm.words') },
-  cementLimitRh: { min: 30, max: 100, unit: '%RH', words: say('coverings.card-ranges.cement-limit-rh.words') },
-  timberLimitMc: { min: 4, max: 25, unit: '%', words: say('coverings.card-ranges.timber-limit-mc.words') },
-  airMinC: { min: 0, max: 40, unit: '°C', words: say('coverings.card-ranges.air-min-c.words') },
-  airMaxC: { min: 0, max: 50, unit: '°C', words: say('coverings.card-ranges.air-max-c.words') },
-  airMinRh: { min: 0, max: 100, unit: '%RH', words: say('coverings.card-ranges.air-min-rh.words') },
-  airMaxRh: { min: 0, max: 100, unit: '%RH', words: say('coverings.card-ranges.air-max-rh.words') },
-  acclimatiseH: { min: 0, max: 336, unit: 'h', words: say('coverings.card-ranges.acclimatise-h.words') },
-  perimeterGapMm: { min: 0, max: 40, unit: 'mm', words: say('coverings.card-ranges.perimeter-gap-mm.words') },
-  lastRowMm: { min: 0, max: 300, unit: 'mm', words: say('coverings.card-ranges.last-row-mm.words') },
-  endPieceMm: { min: 0, max: 1000, unit: 'mm', words: say('coverings.card-ranges.end-piece-mm.words') },
-  staggerMm: { min: 0, max: 1000, unit: 'mm', words: say('coverings.card-ranges.stagger-mm.words') },
+  thicknessMm: { min: 1, max: 40, unit: 'mm', words: say('coverings.cardRangesThicknessMm') },
+  cementLimitRh: { min: 30, max: 100, unit: '%RH', words: say('coverings.cardRangesCementLimitRh') },
+  timberLimitMc: { min: 4, max: 25, unit: '%', words: say('coverings.cardRangesTimberLimitMc') },
+  airMinC: { min: 0, max: 40, unit: '°C', words: say('coverings.cardRangesAirMinC') },
+  airMaxC: { min: 0, max: 50, unit: '°C', words: say('coverings.cardRangesAirMaxC') },
+  airMinRh: { min: 0, max: 100, unit: '%RH', words: say('coverings.cardRangesAirMinRh') },
+  airMaxRh: { min: 0, max: 100, unit: '%RH', words: say('coverings.cardRangesAirMaxRh') },
+  acclimatiseH: { min: 0, max: 336, unit: 'h', words: say('coverings.cardRangesAcclimatiseH') },
+  perimeterGapMm: { min: 0, max: 40, unit: 'mm', words: say('coverings.cardRangesPerimeterGapMm') },
+  lastRowMm: { min: 0, max: 300, unit: 'mm', words: say('coverings.cardRangesLastRowMm') },
+  endPieceMm: { min: 0, max: 1000, unit: 'mm', words: say('coverings.cardRangesEndPieceMm') },
+  staggerMm: { min: 0, max: 1000, unit: 'mm', words: say('coverings.cardRangesStaggerMm') },
 } as const;
 export type CardFigure = keyof typeof CARD_RANGES;
 

@@ -20,13 +20,13 @@ import { PLACE, type Plan, type RoomFacts } from '../room/index.ts';
 import { DAMP_METHODS, type DampMethod } from './method-names.ts';
 
 export const DAMP_RANGES = {
-  depthMm: { min: 1, max: 500, unit: 'mm', words: say('damp.depth-mm.words') },
-  startG: { min: 1, max: 500, unit: 'g', words: say('damp.start-g.words') },
-  areaM2: { min: 0.005, max: 1, unit: 'm²', words: say('damp.area-m2.words') },
-  offsetPercent: { min: -5, max: 5, unit: '%MC', words: say('damp.offset-percent.words') },
-  value: { min: 0, max: 3600, unit: '', words: say('damp.value.words') },
-  sampleG: { min: 5, max: 200, unit: 'g', words: say('damp.sample-g.words') },
-  tempC: { min: -10, max: 80, unit: '°C', words: say('damp.temp-c.words') },
+  depthMm: { min: 1, max: 500, unit: 'mm', words: say('damp.depthMm') },
+  startG: { min: 1, max: 500, unit: 'g', words: say('damp.startG') },
+  areaM2: { min: 0.005, max: 1, unit: 'm²', words: say('damp.areaM2') },
+  offsetPercent: { min: -5, max: 5, unit: '%MC', words: say('damp.offsetPercent') },
+  value: { min: 0, max: 3600, unit: '', words: say('damp.value') },
+  sampleG: { min: 5, max: 200, unit: 'g', words: say('damp.sampleG') },
+  tempC: { min: -10, max: 80, unit: '°C', words: say('damp.tempC') },
 } as const;
 
 /** One test: a method at a place, from the moment it is set. */

@@ -53,14 +53,14 @@ export function needOf(ctx: DampContext, method: DampMethod): DampNeed {
   const elsewhere = shared ? (otherTests[method] ?? 0) : 0;
   const why = [
     shared && otherAreaM2 > 0
-      ? say('damp.why.1', { byArea, area: decimals(area, 1), elsewhere })
-      : say('damp.why.1-2', { byArea, area: decimals(area, 1) }),
+      ? say('damp.why1', { byArea, area: decimals(area, 1), elsewhere })
+      : say('damp.why12', { byArea, area: decimals(area, 1) }),
   ];
   let count = Math.max(1, byArea - elsewhere);
   if (method !== 'probe' || !onGround(ctx)) return { count, outerWalls: [], why };
   const walls = outerWallsOf(ctx);
-  if (walls === null) why.push(say('damp.say-which-walls-are-outer-walls'));
-  else if (walls.length > 0) why.push(say('damp.one-within-1-m-of-each', { wallsCount: walls.length }));
+  if (walls === null) why.push(say('damp.sayWhichWallsAreOuterWalls'));
+  else if (walls.length > 0) why.push(say('damp.oneWithin1MOfEach', { wallsCount: walls.length }));
   count = Math.max(count, walls?.length ?? 0);
   return { count, outerWalls: walls ?? [], why };
 }

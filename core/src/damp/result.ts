@@ -15,7 +15,7 @@ const DAY_APART_H = { min: 20, max: 28 } as const;
 const DEPTH_TOLERANCE = 0.15;
 
 /** The fault of a reading that is only too old. */
-export const TOO_OLD = 'damp.days-old-days-are-taken-read';
+export const TOO_OLD = 'damp.daysOldDaysAreTakenRead';
 
 /** One reading with what it comes to and whether it counts. */
 export interface DampResult {
@@ -65,8 +65,8 @@ export function dampResults(ctx: DampContext): DampResult[] {
       const most = ctx.figure('damp-age-days');
       if (ageDays > most) result.faults.push(say(TOO_OLD, { ageDays: Math.floor(ageDays), most }));
       if (changedOn && reading.takenAt < changedOn)
-        result.faults.push(say('damp.taken-before-heating-or-weather-tightness'));
-      if (ageDays < -0.01) result.faults.push(say('damp.dated-in-the-future'));
+        result.faults.push(say('damp.takenBeforeHeatingOrWeatherTightness'));
+      if (ageDays < -0.01) result.faults.push(say('damp.datedInTheFuture'));
       if (['probe', 'hood', 'dish'].includes(test.method)) serviceConditions(ctx, samples, reading, result);
       return [{ ...result, valid: result.faults.length === 0, ageDays }];
     });
@@ -81,7 +81,7 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
   const done = (
     value: number,
     formula: Said,
-    text: Sayable = say('damp.value', { value: round(value), unit: spec.givesUnit }),
+    text: Sayable = say('damp.value2', { value: round(value), unit: spec.givesUnit }),
   ): Draft => ({
     reading,
     test,
@@ -92,36 +92,35 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     formula,
   });
   const stood = test.startedAt ? hoursBetween(test.startedAt, reading.takenAt) : null;
-  if (stood !== null && stood < 0) faults.push(say('damp.read-before-it-was-set'));
+  if (stood !== null && stood < 0) faults.push(say('damp.readBeforeItWasSet'));
   const waits = (hours: number, what: Said) => {
-    if (stood === null) faults.push(say('damp.no-time-is-recorded-for-when', { what }));
-    else if (stood < hours - 1e-9)
-      faults.push(say('damp.h-after-the-h-are-needed', { stood: round(stood), what, hours }));
+    if (stood === null) faults.push(say('damp.noTimeIsRecordedForWhen', { what }));
+    else if (stood < hours - 1e-9) faults.push(say('damp.hAfterTheHAreNeeded', { stood: round(stood), what, hours }));
   };
   if (test.method === 'probe') {
-    waits(probeWaitH(ctx), say('damp.hole-was-sealed'));
+    waits(probeWaitH(ctx), say('damp.holeWasSealed'));
     const slab = ctx.room.base.slabMm;
-    if (slab === null) remarks.push(say('damp.the-slabs-thickness-is-not-recorded'));
-    else if (test.depthMm === null) faults.push(say('damp.no-depth-is-recorded-for-the'));
+    if (slab === null) remarks.push(say('damp.theSlabsThicknessIsNotRecorded'));
+    else if (test.depthMm === null) faults.push(say('damp.noDepthIsRecordedForThe'));
     else {
       const asked = probeDepthMm(slab, facesOf(ctx));
       if (Math.abs(test.depthMm - asked) > DEPTH_TOLERANCE * asked)
         faults.push(
-          say('damp.hole-is-deep-of-a-slab', { depthMm: reach(test.depthMm), asked: reach(asked), slab: reach(slab) }),
+          say('damp.holeIsDeepOfASlab', { depthMm: reach(test.depthMm), asked: reach(asked), slab: reach(slab) }),
         );
     }
-    return done(reading.value, say('damp.as-read-rh', { reading: round(reading.value) }));
+    return done(reading.value, say('damp.asReadRh', { reading: round(reading.value) }));
   }
   if (test.method === 'hood') {
-    waits(hoodWaitH(ctx), say('damp.hood-was-set'));
+    waits(hoodWaitH(ctx), say('damp.hoodWasSet'));
     const pair = ctx.facts.dampReadings.find((other) => {
       const apart = hoursBetween(other.takenAt, reading.takenAt);
       return other.testId === test.id && apart >= DAY_APART_H.min && apart <= DAY_APART_H.max;
     });
-    if (!pair) faults.push(say('damp.no-reading-a-day-earlier-to'));
+    if (!pair) faults.push(say('damp.noReadingADayEarlierTo'));
     else if (Math.abs(pair.value - reading.value) > HOOD_AGREE_RH)
       faults.push(
-        say('damp.rh-from-the-reading-a-day', {
+        say('damp.rhFromTheReadingADay', {
           pair: round(Math.abs(pair.value - reading.value)),
           HOODAGREERH: HOOD_AGREE_RH,
         }),
@@ -129,63 +128,61 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     return done(
       reading.value,
       pair
-        ? say('damp.then-rh-a-day-later', { pair: round(pair.value), reading: round(reading.value) })
-        : say('damp.as-read-rh', { reading: round(reading.value) }),
+        ? say('damp.thenRhADayLater', { pair: round(pair.value), reading: round(reading.value) })
+        : say('damp.asReadRh', { reading: round(reading.value) }),
     );
   }
   if (test.method === 'dish') {
     if (test.startG === null || test.areaM2 === null || stood === null) {
-      faults.push(say('damp.weight-when-set-area-under-the'));
-      return done(0, say('damp.not-worked-out'), say('damp.not-worked-out-2'));
+      faults.push(say('damp.weightWhenSetAreaUnderThe'));
+      return done(0, say('damp.notWorkedOut'), say('damp.notWorkedOut2'));
     }
     if (stood < DISH_HOURS.min || stood > DISH_HOURS.max)
-      faults.push(
-        say('damp.exposed-h-to-h-else-the', { stood: round(stood), min: DISH_HOURS.min, max: DISH_HOURS.max }),
-      );
+      faults.push(say('damp.exposedHToHElseThe', { stood: round(stood), min: DISH_HOURS.min, max: DISH_HOURS.max }));
     const gain = reading.value - test.startG;
-    if (gain < 0) faults.push(say('damp.weighs-g-less-than-when-set', { gain: round(-gain, 2) }));
+    if (gain < 0) faults.push(say('damp.weighsGLessThanWhenSet', { gain: round(-gain, 2) }));
     const emission = stood > 0 ? emissionGM2Day(gain, test.areaM2, stood) : 0;
     return done(
       emission,
-      say('damp.g-24-m-h-g-m', {
+      say('damp.g24MHGM', {
         gain: round(gain, 2),
         areaM2: test.areaM2,
         stood: round(stood),
         emission: round(emission),
       }),
-      say('damp.g-m-24-h-lb-1000', { emission: round(emission), emissionLb: round(emissionLb(emission)) }),
+      say('damp.gM24HLb1000', { emission: round(emission), emissionLb: round(emissionLb(emission)) }),
     );
   }
   if (test.method === 'carbide') {
     const slab = ctx.room.base.slabMm;
     if (slab !== null && test.depthMm !== null && test.depthMm < slab / 2)
-      faults.push(say('damp.sample-from-the-lower-half-of', { depthMm: reach(test.depthMm), slab: reach(slab) }));
+      faults.push(say('damp.sampleFromTheLowerHalfOf', { depthMm: reach(test.depthMm), slab: reach(slab) }));
     if (reading.sampleG === null)
       return done(
         reading.value,
-        say('damp.as-the-instrument-shows-cm', { reading: round(reading.value, 2) }),
+        say('damp.asTheInstrumentShowsCm', { reading: round(reading.value, 2) }),
         say('damp.cm', { reading: round(reading.value, 2) }),
       );
     const percent = carbidePercent(reading.value, reading.sampleG);
     return done(
       percent,
-      say('damp.100-bar-g-cm-the-instruments', {
+      say('damp.100BarGCmTheInstruments', {
         reading: round(reading.value, 2),
         sampleG: round(reading.sampleG, 0),
         percent: round(percent, 2),
       }),
-      say('damp.cm-2', { percent: round(percent, 2) }),
+      say('damp.cm2', { percent: round(percent, 2) }),
     );
   }
   if (test.method === 'pin') {
     if (ctx.room.base.heating === 'water' || ctx.room.base.heating === 'electric')
-      if (test.of === 'base') faults.push(say('damp.heated-base-carbide-or-probe-never'));
+      if (test.of === 'base') faults.push(say('damp.heatedBaseCarbideOrProbeNever'));
     const value = pinPercent(reading.value, test.offsetPercent, reading.tempC, test.compensates);
-    if (!test.compensates && reading.tempC === null) remarks.push(say('damp.no-temperature-not-corrected-for-it'));
+    if (!test.compensates && reading.tempC === null) remarks.push(say('damp.noTemperatureNotCorrectedForIt'));
     const warmth = value - reading.value - test.offsetPercent;
     return done(
       value,
-      say('damp.for-the-species-for-temperature-mc', {
+      say('damp.forTheSpeciesForTemperatureMc', {
         reading: round(reading.value),
         sign: sign(test.offsetPercent),
         sign2: sign(warmth),
@@ -193,18 +190,18 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
       }),
     );
   }
-  if (test.method === 'film') waits(24, say('damp.film-was-taped'));
+  if (test.method === 'film') waits(24, say('damp.filmWasTaped'));
   if (test.method === 'film' || test.method === 'scratch')
-    return done(reading.value, say('damp.as-seen'), GRADES_OF[test.method][reading.value] ?? String(reading.value));
+    return done(reading.value, say('damp.asSeen'), GRADES_OF[test.method][reading.value] ?? String(reading.value));
   if (test.method === 'water-drop') {
     const kind = absorbencyOf(reading.value);
     return done(
       reading.value,
-      say('damp.soaked-in-after-s-within-a', { reading: round(reading.value, 0) }),
+      say('damp.soakedInAfterSWithinA', { reading: round(reading.value, 0) }),
       say('damp.s', { reading: round(reading.value, 0), kind }),
     );
   }
-  return done(reading.value, say('damp.as-read'), say('damp.value', { value: round(reading.value), unit: spec.unit }));
+  return done(reading.value, say('damp.asRead'), say('damp.value2', { value: round(reading.value), unit: spec.unit }));
 }
 
 const sign = (value: number) => `${value < 0 ? '−' : '+'} ${Math.abs(value).toFixed(1)}`;
@@ -218,16 +215,14 @@ function serviceConditions(
 ): void {
   const hours = ctx.figure('service-h');
   const before = samples.filter((s) => s.at <= reading.takenAt && hoursBetween(s.at, reading.takenAt) <= hours * 3);
-  if (before.length === 0) return void result.remarks.push(say('damp.no-air-was-recorded-before-it'));
+  if (before.length === 0) return void result.remarks.push(say('damp.noAirWasRecordedBeforeIt'));
   const history = airHistory(before, ctx.card, ctx.figure('air-gap-h'));
   const broken = history.excursions.find(
     (e) => (e.to === null || hoursBetween(e.to, reading.takenAt) < hours) && hoursBetween(e.from, reading.takenAt) >= 0,
   );
-  if (broken) result.faults.push(say('damp.air-was-within-h-before-the', { broken: broken.words, hours }));
+  if (broken) result.faults.push(say('damp.airWasWithinHBeforeThe', { broken: broken.words, hours }));
   else if (!bandClock(history, hours, null).done)
-    result.remarks.push(
-      say('damp.air-is-recorded-for-of-the', { inBandHours: Math.floor(history.inBandHours), hours }),
-    );
+    result.remarks.push(say('damp.airIsRecordedForOfThe', { inBandHours: Math.floor(history.inBandHours), hours }));
 }
 
 /** Margin of the surface over the dew point, C; null without both. */

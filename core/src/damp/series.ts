@@ -68,11 +68,11 @@ export function probeSeries(ctx: DampContext, results: readonly DampResult[]): P
           air: air.mean,
           assumptions: [
             said === since
-              ? say('damp.drying-began-on-the-day-recorded')
-              : say('damp.nobody-recorded-when-drying-began-days', { ASSUMEDAGEDAYS: ASSUMED_AGE_DAYS }),
+              ? say('damp.dryingBeganOnTheDayRecorded')
+              : say('damp.nobodyRecordedWhenDryingBeganDays', { ASSUMEDAGEDAYS: ASSUMED_AGE_DAYS }),
             air.words,
-            faces === 1 ? say('damp.it-dries-through-its-top-only') : say('damp.it-dries-through-both-faces'),
-            say('damp.no-new-damp-arrives'),
+            faces === 1 ? say('damp.itDriesThroughItsTopOnly') : say('damp.itDriesThroughBothFaces'),
+            say('damp.noNewDampArrives'),
           ],
           series: {
             thicknessMm: slabMm,
@@ -94,13 +94,13 @@ function meanAir(ctx: DampContext): { mean: { tempC: number; rhPercent: number }
   if (samples.length === 0)
     return {
       mean: ASSUMED_AIR,
-      words: say('damp.no-air-was-recorded-c-and', { tempC: ASSUMED_AIR.tempC, rhPercent: ASSUMED_AIR.rhPercent }),
+      words: say('damp.noAirWasRecordedCAnd', { tempC: ASSUMED_AIR.tempC, rhPercent: ASSUMED_AIR.rhPercent }),
     };
   const mean = (values: number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
   const [tempC, rhPercent] = [mean(samples.map((s) => s.tempC)), mean(samples.map((s) => s.rhPercent))];
   return {
     mean: { tempC, rhPercent },
-    words: say('damp.the-air-was-as-recorded-on', {
+    words: say('damp.theAirWasAsRecordedOn', {
       tempC: decimals(tempC, 1),
       rhPercent: decimals(rhPercent, 0),
       samplesCount: samples.length,
@@ -158,9 +158,9 @@ export function ruleOfThumb(ctx: DampContext): { days: number; readyUtc: string 
   return {
     days,
     readyUtc: since ? new Date(Date.parse(since) + days * DAY_MS).toISOString() : null,
-    words: say('damp.drying-through-about-days-at-20', {
+    words: say('damp.dryingThroughAboutDaysAt20', {
       slabMm: reach(slabMm),
-      what: faces === 1 ? say('damp.one-face') : say('damp.both-faces'),
+      what: faces === 1 ? say('damp.oneFace') : say('damp.bothFaces'),
       days: Math.round(days),
     }),
   };

@@ -9,10 +9,10 @@ import type { DampState } from './judge.ts';
 import { ruleOfThumb, type DryingForecast } from './series.ts';
 
 export const WAY_WORDS: Record<WayOut, Said> = {
-  wait: say('damp.way-words.wait'),
-  source: say('damp.way-words.source'),
-  membrane: say('damp.way-words.membrane'),
-  'other-covering': say('damp.way-words.other-covering'),
+  wait: say('damp.wayWordsWait'),
+  source: say('damp.wayWordsSource'),
+  membrane: say('damp.wayWordsMembrane'),
+  'other-covering': say('damp.wayWordsOtherCovering'),
 };
 
 /** A way out of a reading over its limit, side by side with the others. */
@@ -70,60 +70,60 @@ export function waysOut(
       allowed: source === 'no' || source === 'unknown',
       time: forecast
         ? forecast.lateUtc
-          ? say('damp.until-to', { day: day(forecast.earlyUtc), day2: day(forecast.lateUtc) })
-          : say('damp.not-within-three-years-as-things')
+          ? say('damp.untilTo', { day: day(forecast.earlyUtc), day2: day(forecast.lateUtc) })
+          : say('damp.notWithinThreeYearsAsThings')
         : rule
-          ? say('damp.about-days-from-weathertight-by-rule', { days: Math.round(rule.days) })
-          : say('damp.not-known-read-again-in-a'),
+          ? say('damp.aboutDaysFromWeathertightByRule', { days: Math.round(rule.days) })
+          : say('damp.notKnownReadAgainInA'),
       cost: dryer,
-      costWords: say('damp.a-dehumidifier-for-that-long-nothing'),
-      unknown: say('damp.whether-damp-still-arrives-from-below'),
+      costWords: say('damp.aDehumidifierForThatLongNothing'),
+      unknown: say('damp.whetherDampStillArrivesFromBelow'),
       why:
         source === 'no' || source === 'unknown'
-          ? say('damp.it-dries-if-nothing-feeds-it')
-          : say('damp.a-source-feeds-it-drying-does'),
+          ? say('damp.itDriesIfNothingFeedsIt')
+          : say('damp.aSourceFeedsItDryingDoes'),
     }),
     row('source', {
       allowed: true,
-      time: say('damp.not-known-until-it-is-found'),
+      time: say('damp.notKnownUntilItIsFound'),
       cost: null,
-      costWords: say('damp.by-who-finds-it-plumber-drainage'),
-      unknown: say('damp.everything-after-test-again-once-it'),
-      why: say('damp.a-leak-a-bridged-membrane-ground'),
+      costWords: say('damp.byWhoFindsItPlumberDrainage'),
+      unknown: say('damp.everythingAfterTestAgainOnceIt'),
+      why: say('damp.aLeakABridgedMembraneGround'),
     }),
     row('membrane', {
       allowed: !sulfate && !timber && byRh && over.result.value <= limit && source === 'no',
       time: say('damp.days', { membraneDays: figure('membrane-days') }),
       cost: areaM2 * figure('membrane-cost-m2'),
-      costWords: say('damp.m-two-coats', { areaM2: decimals(areaM2, 1) }),
-      unknown: say('damp.the-bond-to-this-slab-its'),
+      costWords: say('damp.mTwoCoats', { areaM2: decimals(areaM2, 1) }),
+      unknown: say('damp.theBondToThisSlabIts'),
       why: sulfate
-        ? say('damp.calcium-sulfate-goes-soft-behind-a')
+        ? say('damp.calciumSulfateGoesSoftBehindA')
         : timber
-          ? say('damp.timber-shut-in-rots-dry-it')
+          ? say('damp.timberShutInRotsDryIt')
           : !byRh
-            ? say('damp.membranes-are-rated-in-rh-test')
+            ? say('damp.membranesAreRatedInRhTest')
             : over.result.value > limit
-              ? say('damp.rated-up-to-rh-is-over', { limit, valueText: over.result.valueText })
+              ? say('damp.ratedUpToRhIsOver', { limit, valueText: over.result.valueText })
               : source === 'no'
-                ? say('damp.rated-up-to-rh', { limit })
-                : say('damp.first-say-that-no-water-is'),
+                ? say('damp.ratedUpToRh', { limit })
+                : say('damp.firstSayThatNoWaterIs'),
     }),
     row('other-covering', {
       allowed: tolerant.length > 0 && source === 'no',
       time: 'none',
       cost: null,
-      costWords: say('damp.by-what-is-chosen'),
-      unknown: say('damp.damp-stays-in-the-base-adhesive'),
+      costWords: say('damp.byWhatIsChosen'),
+      unknown: say('damp.dampStaysInTheBaseAdhesive'),
       why:
         tolerant.length > 0
-          ? say('damp.takes-this-reading', {
+          ? say('damp.takesThisReading', {
               tolerant: listed(
                 tolerant.map((c) => c.name),
                 ', ',
               ),
             })
-          : say('damp.none-of-the-cards-in-the'),
+          : say('damp.noneOfTheCardsInThe'),
     }),
   ];
 }

@@ -48,16 +48,16 @@ export function worstUnder(walk: EdgeWalk): { gapMm: number; atMm: number; rocks
 export function edgeProblem(walk: EdgeWalk): Said | null {
   const length = edgeLengthMm(walk);
   if (length < EDGE_RANGES.lengthMm.min || length > EDGE_RANGES.lengthMm.max)
-    return say('flat.mm-an-edge-of-to-mm', {
+    return say('flat.mmAnEdgeOfToMm', {
       length: Math.round(length),
       min: EDGE_RANGES.lengthMm.min,
       max: EDGE_RANGES.lengthMm.max,
     });
   const outside = [...walk.contactsMm, ...walk.gaps.map((g) => g.atMm)].find((at) => at < 0 || at > length + 1);
   if (outside !== undefined)
-    return say('flat.mm-lies-past-the-edge-which', { outside: Math.round(outside), length: Math.round(length) });
-  if (walk.rocksMm === null && walk.contactsMm.length < 2) return say('flat.an-edge-that-lies-still-touches');
-  if (walk.rocksMm !== null && walk.contactsMm.length !== 1) return say('flat.an-edge-that-rocks-touches-at');
+    return say('flat.mmLiesPastTheEdgeWhich', { outside: Math.round(outside), length: Math.round(length) });
+  if (walk.rocksMm === null && walk.contactsMm.length < 2) return say('flat.anEdgeThatLiesStillTouches');
+  if (walk.rocksMm !== null && walk.contactsMm.length !== 1) return say('flat.anEdgeThatRocksTouchesAt');
   return null;
 }
 

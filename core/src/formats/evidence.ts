@@ -81,8 +81,8 @@ export function evidenceOf({
         id: a.id,
         at: a.takenAt,
         what: say('formats.air'),
-        value: say('formats.c-rh', { tempC: decimals(a.tempC, 1), rhPercent: decimals(a.rhPercent, 1) }),
-        conditions: a.surfaceC === null ? '' : say('formats.surface-c', { surfaceC: decimals(a.surfaceC, 1) }),
+        value: say('formats.cRh', { tempC: decimals(a.tempC, 1), rhPercent: decimals(a.rhPercent, 1) }),
+        conditions: a.surfaceC === null ? '' : say('formats.surfaceC', { surfaceC: decimals(a.surfaceC, 1) }),
         instrument: a.instrument,
         who: a.who,
         note: a.note,
@@ -94,8 +94,8 @@ export function evidenceOf({
         kind: 'logger',
         id: l.id,
         at: l.samples[0]!.at,
-        what: say('formats.logger-file', { name: l.name }),
-        value: say('formats.samples-to', { samplesCount: l.samples.length, at: l.samples[l.samples.length - 1]!.at }),
+        what: say('formats.loggerFile', { name: l.name }),
+        value: say('formats.samplesTo', { samplesCount: l.samples.length, at: l.samples[l.samples.length - 1]!.at }),
         instrument: l.instrument,
         note: l.note,
       }),
@@ -128,7 +128,7 @@ export function evidenceOf({
         conditions: r.reading.tempC === null ? '' : say('formats.c', { tempC: decimals(r.reading.tempC, 1) }),
         instrument: instrumentOf(r.test),
         who: r.reading.who,
-        standing: r.valid ? say('formats.counts') : say('formats.does-not-count', { faults: listed(r.faults, '; ') }),
+        standing: r.valid ? say('formats.counts') : say('formats.doesNotCount', { faults: listed(r.faults, '; ') }),
         photographs: pictures(r.test.id),
         note: r.reading.note,
       }),
@@ -138,8 +138,8 @@ export function evidenceOf({
         kind: 'walk',
         id: c.id,
         at: c.takenAt,
-        what: say('formats.gone-over', { key: c.key }),
-        value: c.found ? say('formats.something-found') : say('formats.nothing-found'),
+        what: say('formats.goneOver', { key: c.key }),
+        value: c.found ? say('formats.somethingFound') : say('formats.nothingFound'),
         note: c.note,
       }),
     ),
@@ -149,11 +149,11 @@ export function evidenceOf({
         kind: 'edge',
         id: walk.id,
         at: walk.takenAt,
-        what: say('formats.of-laid', {
-          edge: walk.tool === 'plank' ? say('formats.spare-plank') : say('formats.straightedge'),
+        what: say('formats.ofLaid', {
+          edge: walk.tool === 'plank' ? say('formats.sparePlank') : say('formats.straightedge'),
           edgeLengthMm: reach(edgeLengthMm(walk)),
         }),
-        value: say(worst.rocks ? 'formats.rocks-by' : 'formats.largest-gap', { gapMm: reach(worst.gapMm) }),
+        value: say(worst.rocks ? 'formats.rocksBy' : 'formats.largestGap', { gapMm: reach(worst.gapMm) }),
         xMm: walk.fromXMm,
         yMm: walk.fromYMm,
         note: walk.note,
@@ -164,11 +164,11 @@ export function evidenceOf({
         kind: 'scan',
         id: scan.id,
         at: scan.takenAt,
-        what: say('formats.scan-laid-on-the-room', { fileName: scan.fileName }),
-        value: say('formats.points-on-the-floor', { points: scan.points }),
+        what: say('formats.scanLaidOnTheRoom', { fileName: scan.fileName }),
+        value: say('formats.pointsOnTheFloor', { points: scan.points }),
         xMm: scan.xMm,
         yMm: scan.yMm,
-        conditions: say('formats.noise-of-a-cell-mm', { noiseMm: decimals(scan.noiseMm, 2) }),
+        conditions: say('formats.noiseOfACellMm', { noiseMm: decimals(scan.noiseMm, 2) }),
         note: scan.note,
       }),
     ),
@@ -183,7 +183,7 @@ export function evidenceOf({
         value:
           w.bagsUsed === null
             ? ''
-            : say('formats.bags-used-planned', { bagsUsed: w.bagsUsed, bagsPlanned: w.bagsPlanned }),
+            : say('formats.bagsUsedPlanned', { bagsUsed: w.bagsUsed, bagsPlanned: w.bagsPlanned }),
         conditions: together([
           w.tempC !== null && say('formats.c', { tempC: decimals(w.tempC, 1) }),
           w.rhPercent !== null && say('formats.rh', { rhPercent: w.rhPercent }),
@@ -220,8 +220,8 @@ function together(parts: readonly (Sayable | false)[]): Sayable {
 function photographOf({ about, aboutId }: { about: string; aboutId: string }, { marks }: SoundFacts): Said {
   const mark = marks.find((m) => m.id === aboutId);
   return mark
-    ? say('formats.photograph-of-mark', { about, mark: lower(MARK_WORDS[mark.kind]) })
-    : say('formats.photograph-of', { about });
+    ? say('formats.photographOfMark', { about, mark: lower(MARK_WORDS[mark.kind]) })
+    : say('formats.photographOf', { about });
 }
 
 const COLUMNS = [

@@ -11,18 +11,18 @@ interface CutOff {
  * editable per job, and the local authority decides. A country without a figure releases nothing by year.
  */
 export const CUT_OFFS: Record<string, CutOff> = {
-  AT: { words: say('hazards.cut-offs.at.words'), asbestosFrom: 1995, leadFrom: null },
-  AU: { words: say('hazards.cut-offs.au.words'), asbestosFrom: 2004, leadFrom: 2011 },
-  CA: { words: say('hazards.cut-offs.ca.words'), asbestosFrom: 2019, leadFrom: 2011 },
-  CH: { words: say('hazards.cut-offs.ch.words'), asbestosFrom: 1995, leadFrom: null },
-  DE: { words: say('hazards.cut-offs.de.words'), asbestosFrom: 1994, leadFrom: null },
-  DK: { words: say('hazards.cut-offs.dk.words'), asbestosFrom: 1991, leadFrom: null },
-  FR: { words: say('hazards.cut-offs.fr.words'), asbestosFrom: 1998, leadFrom: null },
-  GB: { words: say('hazards.cut-offs.gb.words'), asbestosFrom: 2000, leadFrom: 1993 },
-  IE: { words: say('hazards.cut-offs.ie.words'), asbestosFrom: 2001, leadFrom: null },
-  NL: { words: say('hazards.cut-offs.nl.words'), asbestosFrom: 1994, leadFrom: null },
-  NZ: { words: say('hazards.cut-offs.nz.words'), asbestosFrom: 2017, leadFrom: null },
-  US: { words: say('hazards.cut-offs.us.words'), asbestosFrom: null, leadFrom: 1979 },
+  AT: { words: say('hazards.cutOffsAt'), asbestosFrom: 1995, leadFrom: null },
+  AU: { words: say('hazards.cutOffsAu'), asbestosFrom: 2004, leadFrom: 2011 },
+  CA: { words: say('hazards.cutOffsCa'), asbestosFrom: 2019, leadFrom: 2011 },
+  CH: { words: say('hazards.cutOffsCh'), asbestosFrom: 1995, leadFrom: null },
+  DE: { words: say('hazards.cutOffsDe'), asbestosFrom: 1994, leadFrom: null },
+  DK: { words: say('hazards.cutOffsDk'), asbestosFrom: 1991, leadFrom: null },
+  FR: { words: say('hazards.cutOffsFr'), asbestosFrom: 1998, leadFrom: null },
+  GB: { words: say('hazards.cutOffsGb'), asbestosFrom: 2000, leadFrom: 1993 },
+  IE: { words: say('hazards.cutOffsIe'), asbestosFrom: 2001, leadFrom: null },
+  NL: { words: say('hazards.cutOffsNl'), asbestosFrom: 1994, leadFrom: null },
+  NZ: { words: say('hazards.cutOffsNz'), asbestosFrom: 2017, leadFrom: null },
+  US: { words: say('hazards.cutOffsUs'), asbestosFrom: null, leadFrom: 1979 },
 };
 
 /** What a job says in the table's place. */

@@ -64,7 +64,7 @@ function stopsOfMaterials(method: Method, materials: readonly Material[]): Stop[
         ? [
             {
               hazard: 'lead',
-              words: say('hazards.no-power-sanding-flame-or-heat', { m: m.words }),
+              words: say('hazards.noPowerSandingFlameOrHeat', { m: m.words }),
               decides: LABORATORY,
             },
           ]
@@ -84,10 +84,8 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
     stops.push({
       hazard: 'tension',
       words:
-        tension === 'unknown'
-          ? say('hazards.whether-the-slab-is-post-tensioned')
-          : say('hazards.the-slab-is-post-tensioned'),
-      decides: say('hazards.structural-engineer'),
+        tension === 'unknown' ? say('hazards.whetherTheSlabIsPostTensioned') : say('hazards.theSlabIsPostTensioned'),
+      decides: say('hazards.structuralEngineer'),
     });
   }
   const located = answerTo(facts.answers, HEATING_LOCATED) === 'yes';
@@ -97,9 +95,9 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
       hazard: 'heating',
       words:
         heated.heating === 'unknown'
-          ? say('hazards.whether-the-floor-is-heated-is')
-          : say('hazards.heating-pipes-or-cables-are-not'),
-      decides: say('hazards.heating-or-electrical-trade'),
+          ? say('hazards.whetherTheFloorIsHeatedIs')
+          : say('hazards.heatingPipesOrCablesAreNot'),
+      decides: say('hazards.heatingOrElectricalTrade'),
     });
   }
   return stops;
@@ -139,7 +137,7 @@ function brokenSuspect(method: Method, target: Target, materials: readonly Mater
       ? [
           {
             hazard: shut.hazard,
-            words: say('hazards.and-it-is-broken-leave-it', { shut: shut.words }),
+            words: say('hazards.andItIsBrokenLeaveIt', { shut: shut.words }),
             decides: LABORATORY,
           },
         ]
@@ -160,57 +158,57 @@ function cautionsOf(spec: MethodSpec, method: Method, target: Target, materials:
   if (spec.dusty && mineral)
     cautions.push({
       id: 'silica',
-      words: say('hazards.silica-dust-shrouded-tool-on-a'),
-      decides: say('hazards.local-code'),
+      words: say('hazards.silicaDustShroudedToolOnA'),
+      decides: say('hazards.localCode'),
     });
   if (spec.dusty && families.some((f) => f === 'wood' || f === 'panel'))
     cautions.push({
       id: 'wood-dust',
-      words: say('hazards.wood-dust-extractor-and-mask-no'),
-      decides: say('hazards.local-code'),
+      words: say('hazards.woodDustExtractorAndMaskNo'),
+      decides: say('hazards.localCode'),
     });
   if (materials.some((m) => m.hazard === 'lead' && (m.state === 'shut' || m.state === 'positive')))
     cautions.push({
       id: 'lead',
-      words: say('hazards.paint-may-hold-lead-hand-tools'),
-      decides: say('hazards.local-code'),
+      words: say('hazards.paintMayHoldLeadHandTools'),
+      decides: say('hazards.localCode'),
     });
   if (method === 'saw')
     cautions.push({
       id: 'saw',
-      words: say('hazards.saw-kick-both-hands-depth-set'),
-      decides: say('hazards.maker-of-the-tool'),
+      words: say('hazards.sawKickBothHandsDepthSet'),
+      decides: say('hazards.makerOfTheTool'),
     });
   if (method === 'score')
-    cautions.push({ id: 'knife', words: say('hazards.cut-away-from-the-hand-long'), decides: 'employer' });
+    cautions.push({ id: 'knife', words: say('hazards.cutAwayFromTheHandLong'), decides: 'employer' });
   if (method === 'break' || method === 'chisel')
     cautions.push({
       id: 'chips',
-      words: say('hazards.flying-chips-sharp-edges-noise-goggles'),
+      words: say('hazards.flyingChipsSharpEdgesNoiseGoggles'),
       decides: 'employer',
     });
   if (target.layers.some((layer) => layer.kind === 'tile-mortar-bed'))
     cautions.push({
       id: 'mesh',
-      words: say('hazards.wire-mesh-cuts-gauntlets-bolt-cutters'),
+      words: say('hazards.wireMeshCutsGauntletsBoltCutters'),
       decides: 'employer',
     });
   if (spec.disturbs && target.layers.some((layer) => LAYERS[layer.kind].kgM2 >= HEAVY_KG_M2))
     cautions.push({
       id: 'weight',
-      words: say('hazards.weight-small-pieces-two-hands-a'),
-      decides: say('hazards.employer-structural-engineer-where-it-is'),
+      words: say('hazards.weightSmallPiecesTwoHandsA'),
+      decides: say('hazards.employerStructuralEngineerWhereItIs'),
     });
   if (target.layers.some((layer) => layer.kind === 'carpet'))
     cautions.push({
       id: 'gripper',
-      words: say('hazards.gripper-pins-knee-pads-off-the'),
+      words: say('hazards.gripperPinsKneePadsOffThe'),
       decides: 'employer',
     });
   if (materials.some((m) => m.hazard === 'coal-tar' && m.state !== 'negative'))
     cautions.push({
       id: 'coal-tar',
-      words: say('hazards.black-block-adhesive-may-be-coal'),
+      words: say('hazards.blackBlockAdhesiveMayBeCoal'),
       decides: LABORATORY,
     });
   return cautions;

@@ -6,32 +6,32 @@ const seen = (name: string) => question(name, oneOf('none', 'seen', 'made-safe')
 /** Dangers seen in the room that close it, each asked under a name of its own. */
 export const SITE_HAZARDS = {
   'site/sewage': {
-    words: say('hazards.site-hazards.site/sewage.words'),
-    decides: say('hazards.site-hazards.site/sewage.decides'),
+    words: say('hazards.siteHazardsSiteSewage'),
+    decides: say('hazards.siteHazardsSiteSewageDecides'),
   },
   'site/droppings': {
-    words: say('hazards.site-hazards.site/droppings.words'),
-    decides: say('hazards.site-hazards.site/droppings.decides'),
+    words: say('hazards.siteHazardsSiteDroppings'),
+    decides: say('hazards.siteHazardsSiteDroppingsDecides'),
   },
   'site/needles': {
-    words: say('hazards.site-hazards.site/needles.words'),
-    decides: say('hazards.site-hazards.site/needles.decides'),
+    words: say('hazards.siteHazardsSiteNeedles'),
+    decides: say('hazards.siteHazardsSiteNeedlesDecides'),
   },
   'site/mould': {
-    words: say('hazards.site-hazards.site/mould.words'),
-    decides: say('hazards.site-hazards.site/mould.decides'),
+    words: say('hazards.siteHazardsSiteMould'),
+    decides: say('hazards.siteHazardsSiteMouldDecides'),
   },
   'site/gas': {
-    words: say('hazards.site-hazards.site/gas.words'),
-    decides: say('hazards.site-hazards.site/gas.decides'),
+    words: say('hazards.siteHazardsSiteGas'),
+    decides: say('hazards.siteHazardsSiteGasDecides'),
   },
   'site/crawl': {
-    words: say('hazards.site-hazards.site/crawl.words'),
-    decides: say('hazards.site-hazards.site/crawl.decides'),
+    words: say('hazards.siteHazardsSiteCrawl'),
+    decides: say('hazards.siteHazardsSiteCrawlDecides'),
   },
   'site/debris': {
-    words: say('hazards.site-hazards.site/debris.words'),
-    decides: say('hazards.site-hazards.site/debris.decides'),
+    words: say('hazards.siteHazardsSiteDebris'),
+    decides: say('hazards.siteHazardsSiteDebrisDecides'),
   },
 } as const;
 export type SiteHazard = keyof typeof SITE_HAZARDS;

@@ -16,7 +16,7 @@ export interface Material {
   words: Said;
 }
 
-const HAZARD_WORDS = { asbestos: 'asbestos', 'coal-tar': say('hazards.hazard-words.coal-tar'), lead: 'lead' } as const;
+const HAZARD_WORDS = { asbestos: 'asbestos', 'coal-tar': say('hazards.hazardWordsCoalTar'), lead: 'lead' } as const;
 
 function bonded(layer: Layer): boolean {
   return layer.fixing === 'glued' || layer.fixing === 'unknown';
@@ -42,12 +42,12 @@ export function materialsOf(layer: Layer, samples: readonly Sample[], job: Count
         return {
           ...of,
           state: 'released',
-          words: say('hazards.made-or-later-is-let-go', { name, year: layer.year, from }),
+          words: say('hazards.madeOrLaterIsLetGo', { name, year: layer.year, from }),
         };
       return {
         ...of,
         state: 'shut',
-        words: say('hazards.suspect-for', {
+        words: say('hazards.suspectFor', {
           name,
           hazardwords: HAZARD_WORDS[hazard],
           whyShut: whyShut(layer, job, from),
@@ -58,18 +58,18 @@ export function materialsOf(layer: Layer, samples: readonly Sample[], job: Count
 
 function report(sample: Sample): Said {
   return say('hazards.sample', {
-    sampleNo: sample.sampleNo || say('hazards.without-number'),
-    laboratory: sample.laboratory || say('hazards.laboratory-not-named'),
+    sampleNo: sample.sampleNo || say('hazards.withoutNumber'),
+    laboratory: sample.laboratory || say('hazards.laboratoryNotNamed'),
     resultOn: sample.resultOn,
   });
 }
 
 function whyShut(layer: Layer, job: CountryFacts, from: number | null): Said {
-  if (job.country === null) return say('hazards.the-jobs-country-is-not-set');
-  if (from === null) return say('hazards.no-year-lets-it-go-here');
-  if (layer.year === null) return say('hazards.its-year-is-not-known');
-  if (layer.yearOf !== 'layer') return say('hazards.is-not-the-year-of-this', { year: layer.year });
-  return say('hazards.made-before', { year: layer.year, from });
+  if (job.country === null) return say('hazards.theJobsCountryIsNotSet');
+  if (from === null) return say('hazards.noYearLetsItGoHere');
+  if (layer.year === null) return say('hazards.itsYearIsNotKnown');
+  if (layer.yearOf !== 'layer') return say('hazards.isNotTheYearOfThis', { year: layer.year });
+  return say('hazards.madeBefore', { year: layer.year, from });
 }
 
 /** Painted skirting and frames: lead by the year written for them, or a result recorded for `trim`. */
@@ -81,10 +81,10 @@ export function trimState(samples: readonly Sample[], job: CountryFacts, year: n
     return {
       ...of,
       state: last.result,
-      words: say('hazards.paint-on-trim', { result: last.result, report: report(last) }),
+      words: say('hazards.paintOnTrim', { result: last.result, report: report(last) }),
     };
   const from = releasedFrom(job, 'lead');
   if (from !== null && year !== null && year >= from)
-    return { ...of, state: 'released', words: say('hazards.paint-on-trim-or-later-is', { year, from }) };
-  return { ...of, state: 'shut', words: say('hazards.paint-on-trim-suspect-for-lead') };
+    return { ...of, state: 'released', words: say('hazards.paintOnTrimOrLaterIs', { year, from }) };
+  return { ...of, state: 'shut', words: say('hazards.paintOnTrimSuspectForLead') };
 }

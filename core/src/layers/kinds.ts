@@ -23,7 +23,7 @@ export const PART_WORDS: Record<Part, Sayable> = {
   compound: 'compound',
   board: 'board',
   underlay: 'underlay',
-  finish: say('layers.part-words.finish'),
+  finish: say('layers.partWordsFinish'),
   fill: 'fill',
 };
 
@@ -66,10 +66,10 @@ type Fixing = (typeof FIXINGS)[number];
 export const CONDITIONS = ['sound', 'worn', 'loose', 'broken'] as const;
 type Condition = (typeof CONDITIONS)[number];
 export const CONDITION_WORDS: Record<Condition, Said> = {
-  sound: say('layers.condition-words.sound'),
-  worn: say('layers.condition-words.worn'),
-  loose: say('layers.condition-words.loose'),
-  broken: say('layers.condition-words.broken'),
+  sound: say('layers.conditionWordsSound'),
+  worn: say('layers.conditionWordsWorn'),
+  loose: say('layers.conditionWordsLoose'),
+  broken: say('layers.conditionWordsBroken'),
 };
 
 /** What a layer is in the trade: thickness it usually has, what it is made of, how it comes up and what that takes. */

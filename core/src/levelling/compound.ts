@@ -28,7 +28,7 @@ const GENERIC = say('levelling.generic');
 export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   {
     id: 'patching',
-    name: say('levelling.shipped-compounds.1.name'),
+    name: say('levelling.shippedCompounds1Name'),
     kgPerM2Mm: 1.4,
     leastMm: 0,
     mostPerLiftMm: 10,
@@ -44,7 +44,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   },
   {
     id: 'self-levelling',
-    name: say('levelling.shipped-compounds.2.name'),
+    name: say('levelling.shippedCompounds2Name'),
     kgPerM2Mm: 1.7,
     leastMm: 3,
     mostPerLiftMm: 10,
@@ -60,7 +60,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   },
   {
     id: 'deep-levelling',
-    name: say('levelling.shipped-compounds.3.name'),
+    name: say('levelling.shippedCompounds3Name'),
     kgPerM2Mm: 1.7,
     leastMm: 5,
     mostPerLiftMm: 50,
@@ -76,7 +76,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   },
   {
     id: 'fibre-levelling',
-    name: say('levelling.shipped-compounds.4.name'),
+    name: say('levelling.shippedCompounds4Name'),
     kgPerM2Mm: 1.6,
     leastMm: 3,
     mostPerLiftMm: 30,
@@ -95,15 +95,15 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
 /** What of a product can be changed for a job, with the range taken. */
 const COMPOUND_FIGURES = {
   kgPerM2Mm: { words: 'covers', unit: 'kg/(m² mm)', min: 0.5, max: 3 },
-  leastMm: { words: say('levelling.compound-figures.least-mm.words'), unit: 'mm', min: 0, max: 20 },
-  mostPerLiftMm: { words: say('levelling.compound-figures.most-per-lift-mm.words'), unit: 'mm', min: 1, max: 100 },
+  leastMm: { words: say('levelling.compoundFiguresLeastMm'), unit: 'mm', min: 0, max: 20 },
+  mostPerLiftMm: { words: say('levelling.compoundFiguresMostPerLiftMm'), unit: 'mm', min: 1, max: 100 },
   bagKg: { words: 'bag', unit: 'kg', min: 1, max: 50 },
-  bagCost: { words: say('levelling.compound-figures.bag-cost.words'), unit: '', min: 0, max: 500 },
-  waterLPerKg: { words: say('levelling.compound-figures.water-lper-kg.words'), unit: 'l/kg', min: 0.05, max: 0.6 },
-  potLifeMin: { words: say('levelling.compound-figures.pot-life-min.words'), unit: 'min', min: 3, max: 120 },
-  walkH: { words: say('levelling.compound-figures.walk-h.words'), unit: 'h', min: 0.5, max: 72 },
-  coverH: { words: say('levelling.compound-figures.cover-h.words'), unit: 'h', min: 0.5, max: 336 },
-  coverHPerMm: { words: say('levelling.compound-figures.cover-hper-mm.words'), unit: 'h', min: 0, max: 72 },
+  bagCost: { words: say('levelling.compoundFiguresBagCost'), unit: '', min: 0, max: 500 },
+  waterLPerKg: { words: say('levelling.compoundFiguresWaterLperKg'), unit: 'l/kg', min: 0.05, max: 0.6 },
+  potLifeMin: { words: say('levelling.compoundFiguresPotLifeMin'), unit: 'min', min: 3, max: 120 },
+  walkH: { words: say('levelling.compoundFiguresWalkH'), unit: 'h', min: 0.5, max: 72 },
+  coverH: { words: say('levelling.compoundFiguresCoverH'), unit: 'h', min: 0.5, max: 336 },
+  coverHPerMm: { words: say('levelling.compoundFiguresCoverHperMm'), unit: 'h', min: 0, max: 72 },
 } as const;
 
 /** Figures of one product by the name a job keeps its own under. */
@@ -173,11 +173,11 @@ export function needOf(
     lifts,
     unsuited:
       compound.feathers && thinnestMm > 0
-        ? say('levelling.is-spread-by-trowel-it-does')
+        ? say('levelling.isSpreadByTrowelItDoes')
         : tooThin
-          ? say('levelling.needs-mm-everywhere-it-does-not', { leastMm: compound.leastMm })
+          ? say('levelling.needsMmEverywhereItDoesNot', { leastMm: compound.leastMm })
           : lifts > 3
-            ? say('levelling.would-take-lifts', { lifts })
+            ? say('levelling.wouldTakeLifts', { lifts })
             : null,
   };
 }

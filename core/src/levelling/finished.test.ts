@@ -68,7 +68,7 @@ test('a plan that would fill deeper than is allowed, or miss a height asked for,
   const shallow = floor();
   shallow.limits = limitsOf(shallow.heights.length, 1);
   expect(finished(shallow, nothing(shallow), null).keeps).toBe(false);
-  const high = { id: 'd', name: say('room.opening-words.door'), cells: [200], levelMm: 40, toleranceMm: 1, nowMm: 0 };
+  const high = { id: 'd', name: say('room.openingWordsDoor'), cells: [200], levelMm: 40, toleranceMm: 1, nowMm: 0 };
   const asked = floor({ targets: [high] });
   expect(finished(asked, nothing(asked), null).keeps).toBe(false);
 });

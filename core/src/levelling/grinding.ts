@@ -22,7 +22,7 @@ export function grindingTask(area: Patch, timber: boolean, figure: FigureOf): Gr
     hours: area.volumeL / figure('grind-l-h'),
     words: timber
       ? area.deepestMm > 1.5
-        ? say('levelling.plane-then-sand')
+        ? say('levelling.planeThenSand')
         : say('levelling.sand')
       : say('levelling.grind'),
     dust: timber ? WOOD : SILICA,

@@ -33,13 +33,13 @@ export interface KeepOff {
 export type LimitName = 'grind-depth' | 'fill-depth' | 'opening' | 'keep-off' | 'fixture' | 'heating' | 'gate';
 
 export const LIMIT_WORDS: Record<LimitName, Said> = {
-  'grind-depth': say('levelling.limit-words.grind-depth'),
-  'fill-depth': say('levelling.limit-words.fill-depth'),
-  opening: say('levelling.limit-words.opening'),
-  'keep-off': say('levelling.limit-words.keep-off'),
-  fixture: say('levelling.limit-words.fixture'),
-  heating: say('levelling.limit-words.heating'),
-  gate: say('levelling.limit-words.gate'),
+  'grind-depth': say('levelling.limitWordsGrindDepth'),
+  'fill-depth': say('levelling.limitWordsFillDepth'),
+  opening: say('levelling.limitWordsOpening'),
+  'keep-off': say('levelling.limitWordsKeepOff'),
+  fixture: say('levelling.limitWordsFixture'),
+  heating: say('levelling.limitWordsHeating'),
+  gate: say('levelling.limitWordsGate'),
 };
 
 /** An opening with the cells along it. */

@@ -14,7 +14,7 @@ beforeAll(async () => (open = highsModels(await loadHighs())));
 /** The strip of 150 mm along the short wall, to come to a height. */
 function strip(levelMm: number, toleranceMm = 0.5): LevelTarget {
   const cells = Array.from(grid.inside.keys()).filter((cell) => (cell % grid.nx) * grid.cellMm < 150);
-  return { id: 'door', name: say('room.opening-words.door'), cells, levelMm, toleranceMm, nowMm: 0 };
+  return { id: 'door', name: say('room.openingWordsDoor'), cells, levelMm, toleranceMm, nowMm: 0 };
 }
 const plan = (targets: LevelTarget[], fillMost = Infinity, heights = heightsFrom(grid, () => 0)) => {
   const made = mixedChange(

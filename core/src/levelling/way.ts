@@ -122,12 +122,12 @@ export function costOf(
     amount > 0 ? [{ words, amount, unit, rate, cost: amount * rate }] : [];
   const costLines = [
     ...(need ? line(need.compound.name, need.bags, 'bags', need.compound.bagCost) : []),
-    ...line(say('levelling.cost-lines.2'), primerL, 'l', figure('primer-cost-l')),
-    ...line(say('levelling.cost-lines.3'), mixingH, 'h', labour),
-    ...line(say('levelling.cost-lines.4'), grindingH, 'h', labour),
-    ...line(say('levelling.cost-lines.5'), touchH, 'h', labour),
+    ...line(say('levelling.costLines2'), primerL, 'l', figure('primer-cost-l')),
+    ...line(say('levelling.costLines3'), mixingH, 'h', labour),
+    ...line(say('levelling.costLines4'), grindingH, 'h', labour),
+    ...line(say('levelling.costLines5'), touchH, 'h', labour),
     ...(grindL > 0
-      ? line(say('levelling.cost-lines.6'), days, 'days', figure('grinder-day') + figure('extractor-day'))
+      ? line(say('levelling.costLines6'), days, 'days', figure('grinder-day') + figure('extractor-day'))
       : []),
   ];
   return {

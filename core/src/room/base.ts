@@ -16,54 +16,54 @@ export const BASE_KINDS = [
 export type BaseKind = (typeof BASE_KINDS)[number];
 
 export const BASE_WORDS: Record<BaseKind, Said> = {
-  'slab-on-ground': say('room.base-words.slab-on-ground'),
-  'suspended-concrete': say('room.base-words.suspended-concrete'),
-  'cement-screed': say('room.base-words.cement-screed'),
-  'calcium-sulfate-screed': say('room.base-words.calcium-sulfate-screed'),
-  'panels-on-joists': say('room.base-words.panels-on-joists'),
-  'floorboards-on-joists': say('room.base-words.floorboards-on-joists'),
-  'existing-tile': say('room.base-words.existing-tile'),
-  'existing-resilient': say('room.base-words.existing-resilient'),
+  'slab-on-ground': say('room.baseWordsSlabOnGround'),
+  'suspended-concrete': say('room.baseWordsSuspendedConcrete'),
+  'cement-screed': say('room.baseWordsCementScreed'),
+  'calcium-sulfate-screed': say('room.baseWordsCalciumSulfateScreed'),
+  'panels-on-joists': say('room.baseWordsPanelsOnJoists'),
+  'floorboards-on-joists': say('room.baseWordsFloorboardsOnJoists'),
+  'existing-tile': say('room.baseWordsExistingTile'),
+  'existing-resilient': say('room.baseWordsExistingResilient'),
 };
 
 export const BENEATH_KINDS = ['unknown', 'ground', 'crawl-space', 'heated-room', 'unheated-room', 'dwelling'] as const;
 type Beneath = (typeof BENEATH_KINDS)[number];
 export const BENEATH_WORDS: Record<Beneath, Said> = {
-  unknown: say('room.beneath-words.unknown'),
-  ground: say('room.beneath-words.ground'),
-  'crawl-space': say('room.beneath-words.crawl-space'),
-  'heated-room': say('room.beneath-words.heated-room'),
-  'unheated-room': say('room.beneath-words.unheated-room'),
-  dwelling: say('room.beneath-words.dwelling'),
+  unknown: say('room.beneathWordsUnknown'),
+  ground: say('room.beneathWordsGround'),
+  'crawl-space': say('room.beneathWordsCrawlSpace'),
+  'heated-room': say('room.beneathWordsHeatedRoom'),
+  'unheated-room': say('room.beneathWordsUnheatedRoom'),
+  dwelling: say('room.beneathWordsDwelling'),
 };
 
 export const GRADES = ['unknown', 'below', 'on', 'above'] as const;
 type Grade = (typeof GRADES)[number];
 export const GRADE_WORDS: Record<Grade, Said> = {
-  unknown: say('room.grade-words.unknown'),
-  below: say('room.grade-words.below'),
-  on: say('room.grade-words.on'),
-  above: say('room.grade-words.above'),
+  unknown: say('room.gradeWordsUnknown'),
+  below: say('room.gradeWordsBelow'),
+  on: say('room.gradeWordsOn'),
+  above: say('room.gradeWordsAbove'),
 };
 
 export const HEATINGS = ['unknown', 'none', 'water', 'electric'] as const;
 type Heating = (typeof HEATINGS)[number];
 export const HEATING_WORDS: Record<Heating, Said> = {
-  unknown: say('room.heating-words.unknown'),
-  none: say('room.heating-words.none'),
-  water: say('room.heating-words.water'),
-  electric: say('room.heating-words.electric'),
+  unknown: say('room.heatingWordsUnknown'),
+  none: say('room.heatingWordsNone'),
+  water: say('room.heatingWordsWater'),
+  electric: say('room.heatingWordsElectric'),
 };
 
 export const BASE_RANGES = {
-  slabMm: { min: 10, max: 1000, words: say('room.base-ranges.slab-mm.words') },
-  heatingDepthMm: { min: 0, max: 500, words: say('room.base-ranges.heating-depth-mm.words') },
-  joistDeg: { min: 0, max: 179, words: say('room.base-ranges.joist-deg.words') },
-  joistSpacingMm: { min: 150, max: 1500, words: say('room.base-ranges.joist-spacing-mm.words') },
-  panelLongMm: { min: 300, max: 6000, words: say('room.base-ranges.panel-long-mm.words') },
-  panelShortMm: { min: 200, max: 3000, words: say('room.base-ranges.panel-short-mm.words') },
-  seamXMm: { min: 0, max: 60_000, words: say('room.base-ranges.seam-xmm.words') },
-  seamYMm: { min: 0, max: 60_000, words: say('room.base-ranges.seam-ymm.words') },
+  slabMm: { min: 10, max: 1000, words: say('room.baseRangesSlabMm') },
+  heatingDepthMm: { min: 0, max: 500, words: say('room.baseRangesHeatingDepthMm') },
+  joistDeg: { min: 0, max: 179, words: say('room.baseRangesJoistDeg') },
+  joistSpacingMm: { min: 150, max: 1500, words: say('room.baseRangesJoistSpacingMm') },
+  panelLongMm: { min: 300, max: 6000, words: say('room.baseRangesPanelLongMm') },
+  panelShortMm: { min: 200, max: 3000, words: say('room.baseRangesPanelShortMm') },
+  seamXMm: { min: 0, max: 60_000, words: say('room.baseRangesSeamXmm') },
+  seamYMm: { min: 0, max: 60_000, words: say('room.baseRangesSeamYmm') },
 } as const;
 
 /** What is known of a base. Null or `unknown` means nobody has recorded it, and is never read as `none`. */

@@ -184,11 +184,11 @@ export function diagonalProblem(corners: Polygon, diagonal: Diagonal): Said | nu
   const n = corners.length;
   const { from, to, lengthMm } = diagonal;
   if (from < 0 || to < 0 || from >= n || to >= n)
-    return say('room.corner-does-not-exist-there-are', { from: Math.max(from, to) + 1, n });
+    return say('room.cornerDoesNotExistThereAre', { from: Math.max(from, to) + 1, n });
   const apart = Math.min((from - to + n) % n, (to - from + n) % n);
-  if (apart < 2) return say('room.corners-and-are-the-ends-of', { from: from + 1, to: to + 1 });
+  if (apart < 2) return say('room.cornersAndAreTheEndsOf', { from: from + 1, to: to + 1 });
   const drawnMm = distanceMm(corners[from]!, corners[to]!);
   if (Math.abs(drawnMm - lengthMm) > MISREAD_SHARE * drawnMm)
-    return say('room.mm-but-the-walls-make-it', { lengthMm: Math.round(lengthMm), drawnMm: Math.round(drawnMm) });
+    return say('room.mmButTheWallsMakeIt', { lengthMm: Math.round(lengthMm), drawnMm: Math.round(drawnMm) });
   return null;
 }

@@ -71,6 +71,6 @@ export function mayOverlap(a: Where, b: Where): boolean {
 /** Why a dividing line divides nothing, or null. */
 export function lineProblem(line: DividingLine): Said | null {
   return Math.hypot(line.bxMm - line.axMm, line.byMm - line.ayMm) < 100
-    ? say('room.a-dividing-line-needs-two-points')
+    ? say('room.aDividingLineNeedsTwoPoints')
     : null;
 }

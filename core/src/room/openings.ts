@@ -6,10 +6,10 @@ export const OPENING_KINDS = ['door', 'archway', 'stair', 'sliding'] as const;
 type OpeningKind = (typeof OPENING_KINDS)[number];
 
 export const OPENING_WORDS: Record<OpeningKind, Said> = {
-  door: say('room.opening-words.door'),
-  archway: say('room.opening-words.archway'),
-  stair: say('room.opening-words.stair'),
-  sliding: say('room.opening-words.sliding'),
+  door: say('room.openingWordsDoor'),
+  archway: say('room.openingWordsArchway'),
+  stair: say('room.openingWordsStair'),
+  sliding: say('room.openingWordsSliding'),
 };
 
 /** What one steps onto on the far side. */
@@ -17,11 +17,11 @@ export const BEYOND_KINDS = ['unknown', 'planks', 'carpet', 'tile', 'sheet', 'st
 type BeyondKind = (typeof BEYOND_KINDS)[number];
 
 export const BEYOND_WORDS: Record<BeyondKind, Sayable> = {
-  unknown: say('room.beyond-words.unknown'),
+  unknown: say('room.beyondWordsUnknown'),
   planks: 'planks',
   carpet: 'carpet',
   tile: 'tile',
-  sheet: say('room.beyond-words.sheet'),
+  sheet: say('room.beyondWordsSheet'),
   stair: 'stair',
   outside: 'outside',
 };
@@ -85,12 +85,12 @@ export function openingName(room: WithOpenings, opening: Opening): Said {
 export function openingProblem(walls: readonly Wall[], opening: Opening): Said | null {
   const wall = walls[opening.wall];
   const what = lower(OPENING_WORDS[opening.kind]);
-  if (!wall) return say('room.wall-does-not-exist-the-room', { wall: opening.wall + 1, wallsCount: walls.length });
-  if (opening.fromMm < 0) return say('room.mm-a-starts-at-0-or', { fromMm: opening.fromMm, what });
+  if (!wall) return say('room.wallDoesNotExistTheRoom', { wall: opening.wall + 1, wallsCount: walls.length });
+  if (opening.fromMm < 0) return say('room.mmAStartsAt0Or', { fromMm: opening.fromMm, what });
   if (opening.widthMm < OPENING_MM.width.min)
-    return say('room.mm-wide-or-more-is-taken', { widthMm: opening.widthMm, min: OPENING_MM.width.min });
+    return say('room.mmWideOrMoreIsTaken', { widthMm: opening.widthMm, min: OPENING_MM.width.min });
   if (opening.fromMm + opening.widthMm > wall.lengthMm + 1) {
-    return say('room.the-ends-at-mm-past-the', {
+    return say('room.theEndsAtMmPastThe', {
       what,
       fromMm: Math.round(opening.fromMm + opening.widthMm),
       lengthMm: Math.round(wall.lengthMm),
@@ -104,7 +104,7 @@ export function overlapProblem(room: WithOpenings): Said | null {
   for (const [i, a] of room.openings.entries()) {
     for (const b of room.openings.slice(i + 1)) {
       if (a.wall === b.wall && a.fromMm < b.fromMm + b.widthMm - 1 && b.fromMm < a.fromMm + a.widthMm - 1) {
-        return say('room.the-and-the-overlap', {
+        return say('room.theAndTheOverlap', {
           openingName: openingName(room, a),
           openingName2: openingName(room, b),
         });

@@ -57,9 +57,9 @@ export function rectangleWalls(widthMm: number, depthMm: number): Wall[] {
 
 /** Turns a signed turn into words a person on the floor can follow. */
 export function turnWords(turnDeg: number): Said {
-  if (turnDeg === 90) return say('room.turn-left');
-  if (turnDeg === -90) return say('room.turn-right');
-  if (turnDeg === 0) return say('room.straight-on');
+  if (turnDeg === 90) return say('room.turnLeft');
+  if (turnDeg === -90) return say('room.turnRight');
+  if (turnDeg === 0) return say('room.straightOn');
   return say('room.turn', { what: turnDeg > 0 ? say('room.left') : say('room.right'), turnDeg: Math.abs(turnDeg) });
 }
 
@@ -105,7 +105,7 @@ function problemOf(
   if (walls.length < WALL_COUNT.min) {
     return {
       kind: 'too-few-walls',
-      words: say('room.walls-a-room-needs-at-least', { wallsCount: walls.length, min: WALL_COUNT.min }),
+      words: say('room.wallsARoomNeedsAtLeast', { wallsCount: walls.length, min: WALL_COUNT.min }),
     };
   }
   const open = closingMm > CLOSING_FLOOR_MM && share > CLOSING_SHARE_LIMIT;
@@ -123,11 +123,11 @@ function problemOf(
   if (open) {
     return {
       kind: 'open',
-      words: say('room.the-last-wall-ends-mm-from', { closingMm: Math.round(closingMm) }),
+      words: say('room.theLastWallEndsMmFrom', { closingMm: Math.round(closingMm) }),
     };
   }
   if (signedAreaM2(closed) <= 0) {
-    return { kind: 'inside-out', words: say('room.the-walls-turn-right-all-round') };
+    return { kind: 'inside-out', words: say('room.theWallsTurnRightAllRound') };
   }
   return null;
 }

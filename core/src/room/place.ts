@@ -15,7 +15,7 @@ export interface WallDistance {
 function spokenWall(room: WithOpenings, wall: number): Sayable {
   const own = room.walls[wall]?.name?.trim();
   if (own) return say('room.wall', { own });
-  if (entryOf(room)?.wall === wall) return say('room.door-wall');
+  if (entryOf(room)?.wall === wall) return say('room.doorWall');
   return wallName(room.walls, wall);
 }
 

@@ -37,10 +37,10 @@ export const listed = (saids: readonly Sayable[], by = ', '): Listed => ({ liste
 export const lower = (said: Sayable): Lowered => ({ lowered: said });
 
 /** Several things as one saying. */
-export const allOf = (saids: readonly Sayable[], by = ', '): Said => say('said.as-it-is', { what: listed(saids, by) });
+export const allOf = (saids: readonly Sayable[], by = ', '): Said => say('said.asItIs', { what: listed(saids, by) });
 
 /** A saying as it stands within a sentence. */
-export const midSentence = (said: Sayable): Said => say('said.as-it-is', { what: lower(said) });
+export const midSentence = (said: Sayable): Said => say('said.asItIs', { what: lower(said) });
 
 /** A saying as a sentence of its own. */
 export const sentence = (said: Sayable): Said => say('said.sentence', { what: said });

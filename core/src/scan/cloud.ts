@@ -53,7 +53,7 @@ export function gathering(expected: number): Gathering {
   };
   const grow = () => {
     if (room >= POINTS_MOST)
-      throw new ScanProblem(say('scan.over-million-points-thin-the-scan', { POINTSMOST: POINTS_MOST / 1e6 }));
+      throw new ScanProblem(say('scan.overMillionPointsThinTheScan', { POINTSMOST: POINTS_MOST / 1e6 }));
     room = Math.min(POINTS_MOST, room * 2);
     for (const axis of ['x', 'y', 'z'] as const) {
       const wider = new Float32Array(room);

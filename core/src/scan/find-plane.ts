@@ -36,7 +36,7 @@ const LEAST_SUPPORT = 0.04;
 export function findPlane(cloud: Cloud, up: UpAxis, chance: () => number): FloorPlane {
   const { a, b, h } = axesOf(cloud, up);
   const n = Math.min(SAMPLE, cloud.count);
-  if (n < 3) throw new ScanProblem(say('scan.fewer-than-three-points-no-floor'));
+  if (n < 3) throw new ScanProblem(say('scan.fewerThanThreePointsNoFloor'));
   const sa = new Float32Array(n);
   const sb = new Float32Array(n);
   const sh = new Float32Array(n);
@@ -63,7 +63,7 @@ export function findPlane(cloud: Cloud, up: UpAxis, chance: () => number): Floor
     found.push({ up, levelM, slopeA, slopeB, support: near / n });
   }
   const largest = found.reduce((most, plane) => Math.max(most, plane.support), 0);
-  if (largest < LEAST_SUPPORT) throw new ScanProblem(say('scan.no-level-plane-with-enough-points'));
+  if (largest < LEAST_SUPPORT) throw new ScanProblem(say('scan.noLevelPlaneWithEnoughPoints'));
   const [ma, mb] = [mean(sa), mean(sb)];
   const height = (plane: FloorPlane) => plane.levelM + plane.slopeA * ma + plane.slopeB * mb;
   const large = found.filter((plane) => plane.support >= LARGE_SHARE * largest);

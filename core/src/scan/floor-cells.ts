@@ -57,7 +57,7 @@ export function floorCells(cloud: Cloud, plane: FloorPlane, share: Share = () =>
   const ny = Math.floor((maxB - minB) / cellM) + 1;
   if (!(nx * ny <= CELLS_MOST))
     throw new ScanProblem(
-      say('scan.the-scans-floor-reaches-over-by', { maxA: Math.round(maxA - minA), maxB: Math.round(maxB - minB) }),
+      say('scan.theScansFloorReachesOverBy', { maxA: Math.round(maxA - minA), maxB: Math.round(maxB - minB) }),
     );
   const counts = new Uint16Array(nx * ny * BINS);
   const near = new Uint32Array(nx * ny);
@@ -95,7 +95,7 @@ export function floorCells(cloud: Cloud, plane: FloorPlane, share: Share = () =>
     const tiltMm = (slopeA * (a0 - middle[0]) + slopeB * (b0 - middle[1])) * 1000;
     heights[cell] = Math.round((medianOf(counts, cell * BINS, near[cell]!) + tiltMm) * 10);
   }
-  if (points === 0) throw new ScanProblem(say('scan.no-floor-with-enough-points-on'));
+  if (points === 0) throw new ScanProblem(say('scan.noFloorWithEnoughPointsOn'));
   return {
     cellMm: SCAN_CELL_MM,
     nx,

@@ -40,7 +40,7 @@ interface Header {
 function headerOf(bytes: Uint8Array): Header {
   const text = new TextDecoder('latin1').decode(bytes.subarray(0, HEADER_MOST));
   const end = /(^|\n)end_header\r?\n/.exec(text);
-  if (!/^ply\r?\n/.test(text) || !end) throw new ScanProblem(say('scan.no-ply-heading-the-file-is'));
+  if (!/^ply\r?\n/.test(text) || !end) throw new ScanProblem(say('scan.noPlyHeadingTheFileIs'));
   const header: Partial<Header> & { elements: Element[] } = { elements: [], bodyAt: end.index + end[0].length };
   for (const line of text.slice(0, end.index).split(/\r?\n/)) {
     const words = line.trim().split(/\s+/);
@@ -54,13 +54,13 @@ function headerOf(bytes: Uint8Array): Header {
     }
   }
   if (header.format !== 'ascii' && header.format !== 'binary_little_endian' && header.format !== 'binary_big_endian')
-    throw new ScanProblem(say('scan.is-no-ply-format-ascii-or', { format: header.format ?? say('scan.nothing') }));
+    throw new ScanProblem(say('scan.isNoPlyFormatAsciiOr', { format: header.format ?? say('scan.nothing') }));
   return header as Header;
 }
 
 const sizeOf = ({ properties }: Element) =>
   properties.reduce((sum, { type }) => {
-    if (!SIZES[type]) throw new ScanProblem(say('scan.is-no-ply-type', { type }));
+    if (!SIZES[type]) throw new ScanProblem(say('scan.isNoPlyType', { type }));
     return sum + SIZES[type];
   }, 0);
 
@@ -72,20 +72,20 @@ export function readPly(bytes: Uint8Array, share: Share = () => undefined): Clou
   const { format, elements, bodyAt } = headerOf(bytes);
   const index = elements.findIndex(({ name }) => name === 'vertex');
   const vertex = elements[index];
-  if (!vertex || !(vertex.count > 0)) throw new ScanProblem(say('scan.the-ply-file-holds-no-points'));
+  if (!vertex || !(vertex.count > 0)) throw new ScanProblem(say('scan.thePlyFileHoldsNoPoints'));
   if (vertex.count > POINTS_MOST)
     throw new ScanProblem(
-      say('scan.million-points-million-at-most-are', {
+      say('scan.millionPointsMillionAtMostAre', {
         count: decimals(vertex.count / 1e6, 1),
         POINTSMOST: POINTS_MOST / 1e6,
       }),
     );
   const before = elements.slice(0, index);
   if (vertex.hasList || before.some(({ hasList }) => hasList))
-    throw new ScanProblem(say('scan.the-ply-file-keeps-lists-before'));
+    throw new ScanProblem(say('scan.thePlyFileKeepsListsBefore'));
   const column = (name: string) => {
     const found = vertex.properties.findIndex((property) => property.name === name);
-    if (found < 0) throw new ScanProblem(say('scan.the-ply-files-points-have-no', { name }));
+    if (found < 0) throw new ScanProblem(say('scan.thePlyFilesPointsHaveNo', { name }));
     return found;
   };
   const [x, y, z] = [column('x'), column('y'), column('z')];
@@ -107,7 +107,7 @@ export function readPly(bytes: Uint8Array, share: Share = () => undefined): Clou
     const { type } = vertex.properties[at]!;
     if (type === 'float' || type === 'float32') return (byte) => view.getFloat32(byte + from, little);
     if (type === 'double' || type === 'float64') return (byte) => view.getFloat64(byte + from, little);
-    throw new ScanProblem(say('scan.places-of-type-are-not-taken', { type }));
+    throw new ScanProblem(say('scan.placesOfTypeAreNotTaken', { type }));
   };
   const [readX, readY, readZ] = [reader(x), reader(y), reader(z)];
   const cloud = gathering(vertex.count);
@@ -119,7 +119,7 @@ export function readPly(bytes: Uint8Array, share: Share = () => undefined): Clou
   return cloud;
 }
 
-const short = (declared: number, there: number) => say('scan.the-file-is-cut-off-its', { declared, there });
+const short = (declared: number, there: number) => say('scan.theFileIsCutOffIts', { declared, there });
 
 function pastLines(bytes: Uint8Array, start: number, lines: number): number {
   let at = start;

@@ -31,7 +31,7 @@ const looksLikePly = (bytes: Uint8Array) => bytes[0] === 112 && bytes[1] === 108
 export function readScan(bytes: Uint8Array, up: UpAxis | null, share: Share = () => undefined): ReadScan {
   const parsing = (done: number) => share(done * PARSED);
   const cloud: Cloud = looksLikePly(bytes) ? readPly(bytes, parsing) : readXyz(bytes, parsing);
-  if (cloud.count < 100) throw new ScanProblem(say('scan.points-a-scan-of-a-floor', { count: cloud.count }));
+  if (cloud.count < 100) throw new ScanProblem(say('scan.pointsAScanOfAFloor', { count: cloud.count }));
   share(PARSED);
   const wasMm = inMetres(cloud);
   const upright = up ?? likelyUp(cloud, seeded(SEED));

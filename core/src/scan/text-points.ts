@@ -97,6 +97,6 @@ function firstLineHas(bytes: Uint8Array, start: number, wanted: number): boolean
 /** An XYZ file: places in the first three columns, whatever follows them passed over. Throws `ScanProblem` where it holds none. */
 export function readXyz(bytes: Uint8Array, share?: Share): Cloud {
   const cloud = readTextPoints(bytes, 0, { x: 0, y: 1, z: 2 }, share);
-  if (cloud.count === 0) throw new ScanProblem(say('scan.no-line-with-three-numbers-an'));
+  if (cloud.count === 0) throw new ScanProblem(say('scan.noLineWithThreeNumbersAn'));
   return cloud;
 }

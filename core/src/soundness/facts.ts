@@ -31,29 +31,29 @@ export const MARK_KINDS = [
 export type MarkKind = (typeof MARK_KINDS)[number];
 
 export const MARK_WORDS: Record<MarkKind, Said> = {
-  squeak: say('soundness.mark-words.squeak'),
-  rot: say('soundness.mark-words.rot'),
-  soft: say('soundness.mark-words.soft'),
-  'proud-fixing': say('soundness.mark-words.proud-fixing'),
-  staples: say('soundness.mark-words.staples'),
-  'board-ridge': say('soundness.mark-words.board-ridge'),
-  hole: say('soundness.mark-words.hole'),
-  crack: say('soundness.mark-words.crack'),
-  joint: say('soundness.mark-words.joint'),
-  hollow: say('soundness.mark-words.hollow'),
-  'weak-surface': say('soundness.mark-words.weak-surface'),
-  residue: say('soundness.mark-words.residue'),
-  contamination: say('soundness.mark-words.contamination'),
-  stain: say('soundness.mark-words.stain'),
-  efflorescence: say('soundness.mark-words.efflorescence'),
-  'mortar-residue': say('soundness.mark-words.mortar-residue'),
-  'wide-grout': say('soundness.mark-words.wide-grout'),
-  lippage: say('soundness.mark-words.lippage'),
-  damp: say('soundness.mark-words.damp'),
-  insect: say('soundness.mark-words.insect'),
-  'no-grind': say('soundness.mark-words.no-grind'),
-  'no-fill': say('soundness.mark-words.no-fill'),
-  other: say('soundness.mark-words.other'),
+  squeak: say('soundness.markWordsSqueak'),
+  rot: say('soundness.markWordsRot'),
+  soft: say('soundness.markWordsSoft'),
+  'proud-fixing': say('soundness.markWordsProudFixing'),
+  staples: say('soundness.markWordsStaples'),
+  'board-ridge': say('soundness.markWordsBoardRidge'),
+  hole: say('soundness.markWordsHole'),
+  crack: say('soundness.markWordsCrack'),
+  joint: say('soundness.markWordsJoint'),
+  hollow: say('soundness.markWordsHollow'),
+  'weak-surface': say('soundness.markWordsWeakSurface'),
+  residue: say('soundness.markWordsResidue'),
+  contamination: say('soundness.markWordsContamination'),
+  stain: say('soundness.markWordsStain'),
+  efflorescence: say('soundness.markWordsEfflorescence'),
+  'mortar-residue': say('soundness.markWordsMortarResidue'),
+  'wide-grout': say('soundness.markWordsWideGrout'),
+  lippage: say('soundness.markWordsLippage'),
+  damp: say('soundness.markWordsDamp'),
+  insect: say('soundness.markWordsInsect'),
+  'no-grind': say('soundness.markWordsNoGrind'),
+  'no-fill': say('soundness.markWordsNoFill'),
+  other: say('soundness.markWordsOther'),
 };
 
 /** Marks that find no damage: levelling works round them. */
@@ -93,10 +93,10 @@ export const SEVERITIES = ['slight', 'clear', 'severe'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 export const MARK_RANGES = {
-  sizeMm: { min: 0.1, max: 20_000, words: say('soundness.mark-ranges.size-mm.words') },
-  depthMm: { min: 0.5, max: 500, words: say('soundness.mark-ranges.depth-mm.words') },
-  stepMm: { min: 0, max: 50, words: say('soundness.mark-ranges.step-mm.words') },
-  moveMm: { min: 0, max: 50, words: say('soundness.mark-ranges.move-mm.words') },
+  sizeMm: { min: 0.1, max: 20_000, words: say('soundness.markRangesSizeMm') },
+  depthMm: { min: 0.5, max: 500, words: say('soundness.markRangesDepthMm') },
+  stepMm: { min: 0, max: 50, words: say('soundness.markRangesStepMm') },
+  moveMm: { min: 0, max: 50, words: say('soundness.markRangesMoveMm') },
 } as const;
 /** Corners a line or area may have. */
 export const MARK_POINTS_MOST = 60;

@@ -42,7 +42,7 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
   if (mark.moveMm !== null && mark.moveMm > figure('bounce-mm') && mark.kind !== 'squeak')
     return {
       verdict: 'stop',
-      words: say('soundness.moves-under-a-person-over-joists', {
+      words: say('soundness.movesUnderAPersonOverJoists', {
         moveMm: reach(mark.moveMm),
         bounceMm: reach(figure('bounce-mm')),
       }),
@@ -55,18 +55,18 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
       return rot(mark, room);
     case 'soft':
       return mark.severity === 'severe'
-        ? { verdict: 'stop', words: say('soundness.soft-underfoot-the-structure-is-looked'), decides: ENGINEER }
+        ? { verdict: 'stop', words: say('soundness.softUnderfootTheStructureIsLooked'), decides: ENGINEER }
         : {
-            words: say('soundness.find-why-it-gives-span-notches'),
-            asks: mark.moveMm === null ? say('soundness.movement-under-a-person-mm') : null,
+            words: say('soundness.findWhyItGivesSpanNotches'),
+            asks: mark.moveMm === null ? say('soundness.movementUnderAPersonMm') : null,
           };
     case 'proud-fixing':
-      return { words: say('soundness.sink-it-or-pull-it-and', { what: reach(2) }) };
+      return { words: say('soundness.sinkItOrPullItAnd', { what: reach(2) }) };
     case 'staples':
       return {
-        words: say('soundness.pull-by-rocking-with-pliers-sink'),
+        words: say('soundness.pullByRockingWithPliersSink'),
         quantities: area === null ? [] : [hours(area, figure('staples-h-m2'), say('soundness.pulling'))],
-        cautions: [say('soundness.knees-pads-and-a-magnet-over')],
+        cautions: [say('soundness.kneesPadsAndAMagnetOver')],
         asks: area === null ? say('soundness.area') : null,
       };
     case 'board-ridge':
@@ -80,85 +80,79 @@ function byKind(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
       return {
         verdict: mark.moving ? 'work' : 'measure',
         words: mark.moving
-          ? say('soundness.expansion-or-isolation-joint-it-goes')
-          : say('soundness.dormant-contraction-joint-filled-once-damp'),
-        quantities: lengthMm === null ? [] : [metres(say('soundness.profile-over-the-joint'), lengthMm)],
+          ? say('soundness.expansionOrIsolationJointItGoes')
+          : say('soundness.dormantContractionJointFilledOnceDamp'),
+        quantities: lengthMm === null ? [] : [metres(say('soundness.profileOverTheJoint'), lengthMm)],
       };
     case 'hollow':
       return {
-        words: timber
-          ? say('soundness.panel-hollow-over-its-bed-screw')
-          : say('soundness.remove-what-is-loose-back-to'),
+        words: timber ? say('soundness.panelHollowOverItsBedScrew') : say('soundness.removeWhatIsLooseBackTo'),
         quantities: area === null ? [] : mortar(area, mark.depthMm, figure),
         cautions: timber ? [] : [DUST],
         asks:
-          area === null
-            ? say('soundness.outline-of-the-hollow')
-            : mark.depthMm === null
-              ? say('soundness.depth')
-              : null,
+          area === null ? say('soundness.outlineOfTheHollow') : mark.depthMm === null ? say('soundness.depth') : null,
       };
     case 'weak-surface':
       return {
-        words: say('soundness.grind-back-to-sound-material-vacuum'),
-        quantities: area === null ? [] : [square(say('soundness.grind-and-prime'), area)],
+        words: say('soundness.grindBackToSoundMaterialVacuum'),
+        quantities: area === null ? [] : [square(say('soundness.grindAndPrime'), area)],
         cautions: [DUST],
         asks: area === null ? say('soundness.area') : null,
       };
     case 'residue':
       return {
-        words: say('soundness.name-the-residue-first-old-black'),
-        decides: say('soundness.licensed-contractor-and-laboratory-where-it'),
+        words: say('soundness.nameTheResidueFirstOldBlack'),
+        decides: say('soundness.licensedContractorAndLaboratoryWhereIt'),
         quantities: area === null ? [] : [square(say('soundness.residue'), area)],
       };
     case 'contamination':
       return {
-        words: say('soundness.mechanical-cleaning-to-a-clean-open'),
+        words: say('soundness.mechanicalCleaningToACleanOpen'),
         quantities: area === null ? [] : [square(say('soundness.clean'), area)],
         cautions: timber ? [] : [DUST],
       };
     case 'stain':
       return {
         verdict: mark.severity === 'severe' ? 'stop' : 'work',
-        words: say('soundness.find-the-cause-before-anything-covers'),
-        decides: mark.severity === 'severe' ? say('soundness.specialist-cleaner-for-mould') : null,
+        words: say('soundness.findTheCauseBeforeAnythingCovers'),
+        decides: mark.severity === 'severe' ? say('soundness.specialistCleanerForMould') : null,
         quantities: area === null ? [] : [square(say('soundness.stain'), area)],
       };
     case 'efflorescence':
       return {
         verdict: 'stop',
-        words: say('soundness.salts-mean-water-is-moving-through'),
-        decides: say('soundness.damp-surveyor'),
+        words: say('soundness.saltsMeanWaterIsMovingThrough'),
+        decides: say('soundness.dampSurveyor'),
       };
     case 'damp':
       return {
         verdict: 'stop',
-        words: say('soundness.wet-find-the-source-and-stop'),
-        decides: say('soundness.plumber-drainage-or-damp-surveyor'),
+        words: say('soundness.wetFindTheSourceAndStop'),
+        decides: say('soundness.plumberDrainageOrDampSurveyor'),
       };
     case 'mortar-residue':
       return {
-        words: say('soundness.chisel-or-grind-flush'),
-        quantities: area === null ? [] : [square(say('soundness.grind-flush'), area)],
+        words: say('soundness.chiselOrGrindFlush'),
+        quantities: area === null ? [] : [square(say('soundness.grindFlush'), area)],
         cautions: [DUST],
       };
     case 'wide-grout':
       return {
-        words: say('soundness.fill-the-grout-lines-flush-or'),
+        words: say('soundness.fillTheGroutLinesFlushOr'),
         quantities: area === null ? [] : [square(say('soundness.skim'), area)],
       };
     case 'insect':
       return {
         verdict: mark.severity === 'slight' ? 'work' : 'stop',
-        words: say('soundness.fresh-dust-or-soft-wood-treatment'),
-        decides: say('soundness.timber-treatment-specialist-structural-engineer-where'),
+        words: say('soundness.freshDustOrSoftWoodTreatment'),
+        decides: say('soundness.timberTreatmentSpecialistStructuralEngineerWhere'),
       };
     case 'no-grind':
-      return { verdict: 'lay', words: say('soundness.the-levelling-plan-grinds-nothing-here') };
+      return { verdict: 'lay', words: say('soundness.theLevellingPlanGrindsNothingHere') };
     case 'no-fill':
-      return { verdict: 'lay', words: say('soundness.the-levelling-plan-pours-and-fills') };
+      return { verdict: 'lay', words: say('soundness.theLevellingPlanPoursAndFills') };
     default:
-      return { verdict: 'measure', words: say('soundness.say-what-it-is-so-that') };
+      return { verdict: 'measure', words: say('soundness.sayWhatItIsSoThat') };
   }
 }
 
@@ -169,8 +163,8 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
   const along = extentAlongMm(mark, deg);
   const pitch = figure('screw-mm');
   const words = say('soundness.words', { pitch: reach(pitch) });
-  const cautions = [say('soundness.cautions.1')];
-  if (across === null || along === null) return { words, cautions, asks: say('soundness.outline-of-the-loose-part') };
+  const cautions = [say('soundness.cautions1')];
+  if (across === null || along === null) return { words, cautions, asks: say('soundness.outlineOfTheLoosePart') };
   const joists = Math.floor(across / spacing) + 1;
   const screws = joists * (Math.floor(along / pitch) + 1);
   return {
@@ -181,7 +175,7 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
         words: say('soundness.screws'),
         value: screws,
         unit: '',
-        formula: say('soundness.joists-across-every-every', {
+        formula: say('soundness.joistsAcrossEveryEvery', {
           joists,
           across: reach(across),
           spacing: reach(spacing),
@@ -197,13 +191,13 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
 
 /** A rotten patch is cut back to joist centres both ways, and its free edges are blocked. */
 function rot(mark: Mark, room: RoomFacts): Plain {
-  const words = say('soundness.words-2');
+  const words = say('soundness.words2');
   const decides = mark.severity === 'severe' ? ENGINEER : null;
   const verdict = mark.severity === 'severe' ? 'stop' : 'work';
   const deg = room.base.joistDeg ?? 0;
   const spacing = room.base.joistSpacingMm ?? DEFAULT_JOISTS_MM;
   const [along, across] = [extentAlongMm(mark, deg), extentAlongMm(mark, deg + 90)];
-  if (along === null || across === null) return { verdict, words, decides, asks: say('soundness.outline-of-the-rot') };
+  if (along === null || across === null) return { verdict, words, decides, asks: say('soundness.outlineOfTheRot') };
   // Out to the joist beyond on each side: the cut falls on joist centres.
   const bays = Math.ceil(across / spacing) + 1;
   const cutM2 = (bays * spacing * (along + 2 * REACH_MM)) / 1e6;
@@ -211,13 +205,13 @@ function rot(mark: Mark, room: RoomFacts): Plain {
     verdict,
     words,
     decides,
-    cautions: [say('soundness.rot-in-a-joist-stop-structural')],
+    cautions: [say('soundness.rotInAJoistStopStructural')],
     quantities: [
       {
-        words: say('soundness.board-or-panel'),
+        words: say('soundness.boardOrPanel'),
         value: cutM2,
         unit: 'm²',
-        formula: say('soundness.bays-2-into-sound-wood', {
+        formula: say('soundness.bays2IntoSoundWood', {
           bays,
           spacing: reach(spacing),
           along: reach(along),
@@ -228,7 +222,7 @@ function rot(mark: Mark, room: RoomFacts): Plain {
         words: say('soundness.blocks'),
         value: bays * 2,
         unit: '',
-        formula: say('soundness.bays-2-free-edges', { bays }),
+        formula: say('soundness.bays2FreeEdges', { bays }),
       },
     ],
   };
@@ -236,17 +230,17 @@ function rot(mark: Mark, room: RoomFacts): Plain {
 const REACH_MM = 150;
 
 function lip(mark: Mark, timber: boolean, lengthMm: number | null): Plain {
-  const words = timber ? say('soundness.words-3') : say('soundness.words-4');
+  const words = timber ? say('soundness.words3') : say('soundness.words4');
   return {
     words,
     quantities:
-      lengthMm === null ? [] : [metres(timber ? say('soundness.sand-or-plane') : say('soundness.grind'), lengthMm)],
-    cautions: timber ? [say('soundness.old-varnish-may-hold-lead-no')] : [DUST],
+      lengthMm === null ? [] : [metres(timber ? say('soundness.sandOrPlane') : say('soundness.grind'), lengthMm)],
+    cautions: timber ? [say('soundness.oldVarnishMayHoldLeadNo')] : [DUST],
     asks:
       mark.stepMm === null
-        ? say('soundness.step-from-side-to-side-mm')
+        ? say('soundness.stepFromSideToSideMm')
         : lengthMm === null
-          ? say('soundness.its-line-on-the-sheet')
+          ? say('soundness.itsLineOnTheSheet')
           : null,
   };
 }
@@ -254,14 +248,14 @@ function lip(mark: Mark, timber: boolean, lengthMm: number | null): Plain {
 function hole(mark: Mark, timber: boolean, area: number | null, figure: FigureOf): Plain {
   if (timber)
     return {
-      words: say('soundness.let-in-a-piece-of-the'),
+      words: say('soundness.letInAPieceOfThe'),
       quantities: area === null ? [] : [square(say('soundness.piece'), area)],
-      asks: area === null ? say('soundness.its-outline-or-size') : null,
+      asks: area === null ? say('soundness.itsOutlineOrSize') : null,
     };
   return {
-    words: say('soundness.clean-prime-fill-with-repair-mortar'),
+    words: say('soundness.cleanPrimeFillWithRepairMortar'),
     quantities: area === null ? [] : mortar(area, mark.depthMm, figure),
-    asks: area === null ? say('soundness.its-outline-or-size') : mark.depthMm === null ? say('soundness.depth') : null,
+    asks: area === null ? say('soundness.itsOutlineOrSize') : mark.depthMm === null ? say('soundness.depth') : null,
   };
 }
 
@@ -269,25 +263,25 @@ function crack(mark: Mark, lengthMm: number | null, figure: FigureOf): Plain {
   if (mark.sizeMm === null)
     return {
       verdict: 'measure',
-      words: say('soundness.measure-how-wide-it-is'),
-      asks: say('soundness.width-of-the-crack-mm'),
+      words: say('soundness.measureHowWideItIs'),
+      asks: say('soundness.widthOfTheCrackMm'),
     };
   const wide = mark.sizeMm > figure('crack-mm');
   if (mark.moving || (mark.stepMm ?? 0) > 2)
     return {
       verdict: 'stop',
-      words: say('soundness.it-moves-or-one-side-stands'),
+      words: say('soundness.itMovesOrOneSideStands'),
       decides: ENGINEER,
     };
   if (!wide && (mark.stepMm ?? 0) === 0)
     return {
-      words: say('soundness.hairline-open-slightly-fill'),
+      words: say('soundness.hairlineOpenSlightlyFill'),
       quantities: lengthMm === null ? [] : [metres(say('soundness.fill'), lengthMm)],
     };
   const stitches = lengthMm === null ? null : Math.floor(lengthMm / figure('stitch-mm')) + 1;
   return {
-    words: say('soundness.cut-across-every-so-often-lay'),
-    cautions: [DUST, say('soundness.resin-burns-and-sensitises-gloves-goggles')],
+    words: say('soundness.cutAcrossEverySoOftenLay'),
+    cautions: [DUST, say('soundness.resinBurnsAndSensitisesGlovesGoggles')],
     quantities:
       lengthMm === null
         ? []
@@ -297,19 +291,19 @@ function crack(mark: Mark, lengthMm: number | null, figure: FigureOf): Plain {
               words: say('soundness.resin'),
               value: (lengthMm / 1000) * figure('resin-l-m'),
               unit: 'l',
-              formula: say('soundness.m-l-m', { lengthMm: decimals(lengthMm / 1000, 2), resinLM: figure('resin-l-m') }),
+              formula: say('soundness.mLM', { lengthMm: decimals(lengthMm / 1000, 2), resinLM: figure('resin-l-m') }),
             },
             {
               words: say('soundness.stitches'),
               value: stitches!,
               unit: '',
-              formula: say('soundness.mm-every-mm-and-one', {
+              formula: say('soundness.mmEveryMmAndOne', {
                 lengthMm: Math.round(lengthMm),
                 stitchMm: figure('stitch-mm'),
               }),
             },
           ],
-    asks: lengthMm === null ? say('soundness.its-line-on-the-sheet') : null,
+    asks: lengthMm === null ? say('soundness.itsLineOnTheSheet') : null,
   };
 }
 
@@ -317,19 +311,19 @@ const metres = (words: Said, lengthMm: number): Quantity => ({
   words,
   value: lengthMm / 1000,
   unit: 'm',
-  formula: say('soundness.length-of-the-line-on-the'),
+  formula: say('soundness.lengthOfTheLineOnThe'),
 });
 const square = (words: Said, area: number): Quantity => ({
   words,
   value: area,
   unit: 'm²',
-  formula: say('soundness.area-on-the-sheet'),
+  formula: say('soundness.areaOnTheSheet'),
 });
 const hours = (area: number, rate: number, words: Said): Quantity => ({
   words,
   value: area * rate,
   unit: 'h',
-  formula: say('soundness.m-h-m', { area: decimals(area, 2), rate }),
+  formula: say('soundness.mHM', { area: decimals(area, 2), rate }),
 });
 
 function mortar(area: number, depthMm: number | null, figure: FigureOf): Quantity[] {
@@ -337,10 +331,10 @@ function mortar(area: number, depthMm: number | null, figure: FigureOf): Quantit
   return [
     square(say('soundness.patch'), area),
     {
-      words: say('soundness.repair-mortar'),
+      words: say('soundness.repairMortar'),
       value: area * depthMm * figure('fill-kg-l'),
       unit: 'kg',
-      formula: say('soundness.m-mm-kg-l', { area: decimals(area, 3), depthMm, fillKgL: figure('fill-kg-l') }),
+      formula: say('soundness.mMmKgL', { area: decimals(area, 3), depthMm, fillKgL: figure('fill-kg-l') }),
     },
   ];
 }

@@ -60,11 +60,11 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
       n++;
       steps.push(
         timber
-          ? { key: `joist/${n}`, kind: 'joist', words: say('soundness.walk-joist-line-heel-to-toe', { n }), from, to }
+          ? { key: `joist/${n}`, kind: 'joist', words: say('soundness.walkJoistLineHeelToToe', { n }), from, to }
           : {
               key: `tap/${n}`,
               kind: 'tap',
-              words: say('soundness.tap-along-row-every', { n, tapMm: reach(tapMm) }),
+              words: say('soundness.tapAlongRowEvery', { n, tapMm: reach(tapMm) }),
               from,
               to,
             },
@@ -76,7 +76,7 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
       steps.push({
         key: `bounce/${i + 1}`,
         kind: 'bounce',
-        words: say('soundness.drop-on-your-heels-at-spot', { i: i + 1 }),
+        words: say('soundness.dropOnYourHeelsAtSpot', { i: i + 1 }),
         from: p,
         to: p,
       });
@@ -84,14 +84,14 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
       steps.push({
         key: `scratch/${i + 1}`,
         kind: 'scratch',
-        words: say('soundness.scratch-the-surface-at-spot', { i: i + 1 }),
+        words: say('soundness.scratchTheSurfaceAtSpot', { i: i + 1 }),
         from: p,
         to: p,
       });
       steps.push({
         key: `drop/${i + 1}`,
         kind: 'drop',
-        words: say('soundness.let-a-drop-stand-at-spot', { i: i + 1 }),
+        words: say('soundness.letADropStandAtSpot', { i: i + 1 }),
         from: p,
         to: p,
       });

@@ -10,9 +10,9 @@ import type { Mark } from '../soundness/index.ts';
 export const CHOICES = ['keep', 'make-good', 'remove'] as const;
 export type Choice = (typeof CHOICES)[number];
 export const CHOICE_WORDS: Record<Choice, Said> = {
-  keep: say('stripout.choice-words.keep'),
-  'make-good': say('stripout.choice-words.make-good'),
-  remove: say('stripout.choice-words.remove'),
+  keep: say('stripout.choiceWordsKeep'),
+  'make-good': say('stripout.choiceWordsMakeGood'),
+  remove: say('stripout.choiceWordsRemove'),
 };
 
 /** What is done about one layer, with the reason. The newest counts. */

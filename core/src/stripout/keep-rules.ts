@@ -13,40 +13,39 @@ function tooHigh(ctx: StripContext, steps: readonly StepAt[]): Said[] {
   const most = ctx.figure('height-mm');
   return steps
     .filter((s) => s.stepMm !== null && s.stepMm > most)
-    .map((s) => say('stripout.up-at-the-over', { stepMm: gap(s.stepMm!), s: s.name, most: gap(most) }));
+    .map((s) => say('stripout.upAtTheOver', { stepMm: gap(s.stepMm!), s: s.name, most: gap(most) }));
 }
 
 /** What stands against covering a layer whichever way, before its surface is looked at. */
 function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
   const spec = LAYERS[layer.kind];
-  if (spec.family === 'soft') return [say('stripout.is-never-covered-a-floor-on', { spec: spec.words })];
-  if (spec.family === 'floating') return [say('stripout.a-floating-floor-must-not-lie')];
-  if (spec.family === 'fill') return [say('stripout.loose-fill-carries-nothing')];
+  if (spec.family === 'soft') return [say('stripout.isNeverCoveredAFloorOn', { spec: spec.words })];
+  if (spec.family === 'floating') return [say('stripout.aFloatingFloorMustNotLie')];
+  if (spec.family === 'fill') return [say('stripout.looseFillCarriesNothing')];
   const refusals: Said[] = [];
   const family = CARD_FAMILY[spec.family];
   if (!ctx.card.layOver.includes(family))
-    refusals.push(say('stripout.its-sheet-does-not-allow-beneath', { card: ctx.card.name, family }));
-  if (layer.condition === 'loose' || layer.condition === 'broken')
-    refusals.push(say('stripout.it-is-not-firm-what-is'));
+    refusals.push(say('stripout.itsSheetDoesNotAllowBeneath', { card: ctx.card.name, family }));
+  if (layer.condition === 'loose' || layer.condition === 'broken') refusals.push(say('stripout.itIsNotFirmWhatIs'));
   if (spec.family === 'resilient') {
     const others = fromTheTop(ctx.facts.layers).filter(
       (l) => l.id !== layer.id && LAYERS[l.kind].family === 'resilient' && mayOverlap(l.where, layer.where),
     );
     if (others.length > 0)
-      refusals.push(say('stripout.there-is-more-than-one-resilient', { layerName: lower(layerName(others[0]!)) }));
+      refusals.push(say('stripout.thereIsMoreThanOneResilient', { layerName: lower(layerName(others[0]!)) }));
     if (layer.kind === 'sheet-resilient' && layer.thicknessMm > ctx.figure('vinyl-keep-mm'))
       refusals.push(
-        say('stripout.thick-up-to-may-be-covered', {
+        say('stripout.thickUpToMayBeCovered', {
           thicknessMm: gap(layer.thicknessMm),
           vinylKeepMm: gap(ctx.figure('vinyl-keep-mm')),
         }),
       );
     if (layer.fixing !== 'glued' && layer.kind === 'sheet-resilient')
-      refusals.push(say('stripout.it-is-not-bonded-all-over'));
+      refusals.push(say('stripout.itIsNotBondedAllOver'));
   }
   if (spec.family === 'tile') refusals.push(...tileRefusals(ctx, layer));
   if (layer.kind === 'adhesive-residue' && ctx.card.kind === 'glue-down-vinyl')
-    refusals.push(say('stripout.old-adhesive-under-new-bond-and'));
+    refusals.push(say('stripout.oldAdhesiveUnderNewBondAnd'));
   return [...refusals, ...tooHigh(ctx, steps)];
 }
 
@@ -54,18 +53,18 @@ function tileRefusals(ctx: StripContext, layer: Layer): Said[] {
   const region = regionAt(floorOf(ctx.plan), ctx.room.lines, layer.where);
   const taps = tapResult(region, layer, ctx.facts.taps, ctx.figure('tap-mm'));
   const most = ctx.figure('tile-hollow-pct');
-  if (taps.hollowPct === null) return [say('stripout.not-tapped-yet-how-much-of')];
+  if (taps.hollowPct === null) return [say('stripout.notTappedYetHowMuchOf')];
   const refusals: Said[] = [];
   if (taps.hollowPct > most)
     refusals.push(
-      say('stripout.hollow-of-taps-over', {
+      say('stripout.hollowOfTapsOver', {
         hollowPct: roundTo(taps.hollowPct, 0.1),
         hollow: taps.hollow,
         tapped: taps.tapped,
         most,
       }),
     );
-  if (taps.field) refusals.push(say('stripout.a-loose-field-hollow-taps-side'));
+  if (taps.field) refusals.push(say('stripout.aLooseFieldHollowTapsSide'));
   return refusals;
 }
 
@@ -80,29 +79,29 @@ export function keepRefusals(ctx: StripContext, layer: Layer, steps: readonly St
   const { family } = LAYERS[layer.kind];
   if (family === 'tile') {
     const wide = ctx.figure('tile-grout-mm');
-    if (layer.groutMm === null) refusals.push(say('stripout.grout-line-width-is-not-measured'));
+    if (layer.groutMm === null) refusals.push(say('stripout.groutLineWidthIsNotMeasured'));
     else if (layer.groutMm > wide)
-      refusals.push(say('stripout.grout-lines-wide-over-they-are', { groutMm: gap(layer.groutMm), wide: gap(wide) }));
-    if (layer.lippageMm === null) refusals.push(say('stripout.lippage-is-not-measured'));
+      refusals.push(say('stripout.groutLinesWideOverTheyAre', { groutMm: gap(layer.groutMm), wide: gap(wide) }));
+    if (layer.lippageMm === null) refusals.push(say('stripout.lippageIsNotMeasured'));
     else if (layer.lippageMm > lippageLimit(ctx))
       refusals.push(
-        say('stripout.lippage-the-card-lets-stand', {
+        say('stripout.lippageTheCardLetsStand', {
           lippageMm: gap(layer.lippageMm),
           lippageLimit: gap(lippageLimit(ctx)),
         }),
       );
   }
   if (layer.kind === 'sheet-resilient' && layer.condition === 'worn')
-    refusals.push(say('stripout.worn-through-or-textured-skim-it'));
+    refusals.push(say('stripout.wornThroughOrTexturedSkimIt'));
   if (layer.kind === 'nailed-boards' && layer.condition === 'worn')
-    refusals.push(say('stripout.boards-work-screw-them-down-first'));
+    refusals.push(say('stripout.boardsWorkScrewThemDownFirst'));
   if (ctx.card.kind === 'glue-down-vinyl' && (family === 'resilient' || family === 'tile'))
-    refusals.push(say('stripout.a-glued-floor-shows-every-joint'));
+    refusals.push(say('stripout.aGluedFloorShowsEveryJoint'));
   return refusals;
 }
 
 /** Why a layer may not be made good and covered. Empty: it may. */
 export function makeGoodRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[], known: boolean): Sayable[] {
-  if (!known) return [...common(ctx, layer, steps), say('stripout.there-is-no-usual-way-to')].slice(0, 2);
+  if (!known) return [...common(ctx, layer, steps), say('stripout.thereIsNoUsualWayTo')].slice(0, 2);
   return common(ctx, layer, steps);
 }

@@ -86,29 +86,29 @@ export function hireDaysOf(ctx: StripContext, hours: number): number {
 }
 
 const DAMP: Record<string, Said> = {
-  soft: say('stripout.damp.soft'),
-  floating: say('stripout.damp.floating'),
-  resilient: say('stripout.damp.resilient'),
-  tile: say('stripout.damp.tile'),
-  wood: say('stripout.damp.wood'),
-  panel: say('stripout.damp.panel'),
-  mineral: say('stripout.damp.mineral'),
-  fill: say('stripout.damp.fill'),
+  soft: say('stripout.dampSoft'),
+  floating: say('stripout.dampFloating'),
+  resilient: say('stripout.dampResilient'),
+  tile: say('stripout.dampTile'),
+  wood: say('stripout.dampWood'),
+  panel: say('stripout.dampPanel'),
+  mineral: say('stripout.dampMineral'),
+  fill: say('stripout.dampFill'),
 };
 
 function hireOf(ctx: StripContext, names: ReturnType<typeof removalOf>['hire'], hours: number) {
   const days = hireDaysOf(ctx, hours);
   const cost = names.reduce((sum, name) => sum + ctx.figure(name) * days, 0);
-  const words = names.map((name) => say('stripout.days-plural-one-other', { hirewords: HIRE_WORDS[name], days }));
+  const words = names.map((name) => say('stripout.daysPluralOneOther', { hirewords: HIRE_WORDS[name], days }));
   return { cost, words };
 }
 
 export const HIRE_WORDS = {
-  'extractor-day': say('stripout.hire-words.extractor-day'),
-  'hammer-day': say('stripout.hire-words.hammer-day'),
-  'saw-day': say('stripout.hire-words.saw-day'),
-  'grinder-day': say('stripout.hire-words.grinder-day'),
-  'stripper-day': say('stripout.hire-words.stripper-day'),
+  'extractor-day': say('stripout.hireWordsExtractorDay'),
+  'hammer-day': say('stripout.hireWordsHammerDay'),
+  'saw-day': say('stripout.hireWordsSawDay'),
+  'grinder-day': say('stripout.hireWordsGrinderDay'),
+  'stripper-day': say('stripout.hireWordsStripperDay'),
 } as const;
 
 /** A rate of hours or kilograms for a kind of layer: the job's own where one is written, else the kind's. */
@@ -135,9 +135,9 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
       ...base,
       allowed: gate.allowed,
       stopped: !gate.allowed,
-      refusals: gate.stops.map((s) => say('stripout.who-decides', { s: s.words, decides: s.decides })),
-      flat: say('stripout.what-lies-below-is-read-bare'),
-      damp: say('stripout.the-base-below-can-be-tested'),
+      refusals: gate.stops.map((s) => say('stripout.whoDecides', { s: s.words, decides: s.decides })),
+      flat: say('stripout.whatLiesBelowIsReadBare'),
+      damp: say('stripout.theBaseBelowCanBeTested'),
       hours,
       debrisKg,
       dust: spec.dust,
@@ -157,10 +157,8 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
     ...base,
     allowed: gate.allowed && unsuited.length === 0,
     stopped: !gate.allowed,
-    refusals: [...gate.stops.map((s) => say('stripout.who-decides', { s: s.words, decides: s.decides })), ...unsuited],
-    flat: good
-      ? say('stripout.then-read-flatness-on-it', { good: good.words })
-      : say('stripout.read-flatness-on-it-as-it'),
+    refusals: [...gate.stops.map((s) => say('stripout.whoDecides', { s: s.words, decides: s.decides })), ...unsuited],
+    flat: good ? say('stripout.thenReadFlatnessOnIt', { good: good.words }) : say('stripout.readFlatnessOnItAsIt'),
     damp: DAMP[spec.family] ?? '',
     hours,
     debrisKg: 0,
@@ -169,10 +167,10 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
     cost: good ? hours * ctx.figure('labour-h') + areaM2 * ctx.figure(good.cost) : 0,
     risk:
       spec.family === 'tile'
-        ? say('stripout.a-tile-that-lets-go-later')
+        ? say('stripout.aTileThatLetsGoLater')
         : spec.family === 'resilient'
-          ? say('stripout.whatever-is-wrong-beneath-stays-unseen')
-          : say('stripout.its-own-fixings-and-movement-stay'),
+          ? say('stripout.whateverIsWrongBeneathStaysUnseen')
+          : say('stripout.itsOwnFixingsAndMovementStay'),
   };
 }
 
@@ -188,33 +186,33 @@ function recommend(
   if (remove.stopped && covered)
     return {
       choice: covered.choice,
-      because: say('stripout.taking-it-up-is-shut-left'),
+      because: say('stripout.takingItUpIsShutLeft'),
     };
   if (remove.stopped)
     return {
       choice: null,
-      because: say('stripout.it-may-not-be-covered-and'),
+      because: say('stripout.itMayNotBeCoveredAnd'),
     };
-  if (!covered) return { choice: 'remove', because: keep.refusals[0] ?? say('stripout.it-may-not-be-covered') };
+  if (!covered) return { choice: 'remove', because: keep.refusals[0] ?? say('stripout.itMayNotBeCovered') };
   if (family === 'tile') {
     return answerTo(ctx.facts.answers, SCHOOL['school/tile']) === 'lift'
-      ? { choice: 'remove', because: say('stripout.your-school-lifts-tile') }
+      ? { choice: 'remove', because: say('stripout.yourSchoolLiftsTile') }
       : {
           choice: covered.choice,
-          because: say('stripout.sound-tile-is-a-stiff-base'),
+          because: say('stripout.soundTileIsAStiffBase'),
         };
   }
   if (layer.kind === 'sheet-resilient') {
     return answerTo(ctx.facts.answers, SCHOOL['school/vinyl']) === 'remove'
-      ? { choice: 'remove', because: say('stripout.your-school-takes-thin-vinyl-up') }
+      ? { choice: 'remove', because: say('stripout.yourSchoolTakesThinVinylUp') }
       : {
           choice: good.allowed ? 'make-good' : covered.choice,
-          because: say('stripout.firm-thin-and-single-a-skim'),
+          because: say('stripout.firmThinAndSingleASkim'),
         };
   }
   return covered.cost <= remove.cost
-    ? { choice: covered.choice, because: say('stripout.it-may-be-covered-and-that') }
-    : { choice: 'remove', because: say('stripout.taking-it-up-costs-less-than') };
+    ? { choice: covered.choice, because: say('stripout.itMayBeCoveredAndThat') }
+    : { choice: 'remove', because: say('stripout.takingItUpCostsLessThan') };
 }
 
 /** Keep, make good or remove for every layer, side by side. A layer over one that goes must go too. */

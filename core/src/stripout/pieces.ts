@@ -169,18 +169,18 @@ export function sawDepthOf(ctx: StripContext, layers: readonly Layer[]): SawDept
   const warnings: Said[] = [];
   if (allowanceMm > MARKS_BASE_MM)
     warnings.push(
-      say('stripout.past-the-layers-marks-the-base', {
+      say('stripout.pastTheLayersMarksTheBase', {
         allowanceMm: gap(allowanceMm),
         MARKSBASEMM: gap(MARKS_BASE_MM),
       }),
     );
   let stop: Said | null = null;
   for (const { heating, heatingDepthMm } of bases) {
-    if (heating === 'unknown') warnings.push(say('stripout.whether-the-floor-is-heated-is'));
+    if (heating === 'unknown') warnings.push(say('stripout.whetherTheFloorIsHeatedIs'));
     if (heating !== 'water' && heating !== 'electric') continue;
-    if (heatingDepthMm === null) stop = say('stripout.the-depth-of-the-heating-is');
+    if (heatingDepthMm === null) stop = say('stripout.theDepthOfTheHeatingIs');
     else if (heatingDepthMm - allowanceMm < clear)
-      stop ??= say('stripout.heating-under-the-base-the-saw', {
+      stop ??= say('stripout.heatingUnderTheBaseTheSaw', {
         heatingDepthMm: gap(heatingDepthMm),
         clear: gap(clear),
       });

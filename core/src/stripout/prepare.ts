@@ -19,24 +19,24 @@ export function dustPlan(ctx: StripContext, dusty: boolean): Ask[] {
     key: `dust/opening/${opening.id}`,
     words:
       opening.kind === 'door' || opening.kind === 'sliding'
-        ? say('stripout.close-and-tape-the', { openingName: openingName(room, opening) })
-        : say('stripout.hang-sheeting-with-a-zip-in', { openingName: openingName(room, opening) }),
-    lines: opening.kind === 'door' ? [say('stripout.leave-one-door-as-the-way')] : [],
+        ? say('stripout.closeAndTapeThe', { openingName: openingName(room, opening) })
+        : say('stripout.hangSheetingWithAZipIn', { openingName: openingName(room, opening) }),
+    lines: opening.kind === 'door' ? [say('stripout.leaveOneDoorAsTheWay')] : [],
     hours: 0.1,
   }));
   for (const fixture of room.fixtures.filter((f) => f.kind === 'register'))
     asks.push({
       key: `dust/register/${fixture.id}`,
-      words: say('stripout.cover-the-from-inside-and-on', { fixtureName: lower(fixtureName(fixture)) }),
-      lines: [say('stripout.lift-the-grille-tape-film-in')],
+      words: say('stripout.coverTheFromInsideAndOn', { fixtureName: lower(fixtureName(fixture)) }),
+      lines: [say('stripout.liftTheGrilleTapeFilmIn')],
       hours: 0.1,
     });
-  asks.push({ key: 'dust/sheet', words: say('stripout.sheet-what-stays-in-the-room'), lines: [], hours: 0.2 });
+  asks.push({ key: 'dust/sheet', words: say('stripout.sheetWhatStaysInTheRoom'), lines: [], hours: 0.2 });
   if (dusty)
     asks.push({
       key: 'dust/air',
-      words: say('stripout.extractor-running-air-blown-out-of'),
-      lines: [say('stripout.class-m-or-h-vacuum-between')],
+      words: say('stripout.extractorRunningAirBlownOutOf'),
+      lines: [say('stripout.classMOrHVacuumBetween')],
       hours: 0.1,
     });
   return asks;
@@ -44,33 +44,33 @@ export function dustPlan(ctx: StripContext, dusty: boolean): Ask[] {
 
 const LIFT: Partial<Record<Fixture['kind'], { words: Said; lines: Said[]; hours: number }>> = {
   toilet: {
-    words: say('stripout.lift.toilet.words'),
+    words: say('stripout.liftToilet'),
     lines: [
-      say('stripout.lift.toilet.lines.1'),
-      say('stripout.lift.toilet.lines.2'),
-      say('stripout.lift.toilet.lines.3'),
-      say('stripout.lift.toilet.lines.4'),
+      say('stripout.liftToiletLines1'),
+      say('stripout.liftToiletLines2'),
+      say('stripout.liftToiletLines3'),
+      say('stripout.liftToiletLines4'),
     ],
     hours: 0.75,
   },
-  register: { words: say('stripout.lift.register.words'), lines: [say('stripout.lift.register.lines.1')], hours: 0.05 },
+  register: { words: say('stripout.liftRegister'), lines: [say('stripout.liftRegisterLines1')], hours: 0.05 },
   appliance: {
-    words: say('stripout.lift.appliance.words'),
-    lines: [say('stripout.lift.appliance.lines.1'), say('stripout.lift.appliance.lines.2')],
+    words: say('stripout.liftAppliance'),
+    lines: [say('stripout.liftApplianceLines1'), say('stripout.liftApplianceLines2')],
     hours: 0.4,
   },
   radiator: {
-    words: say('stripout.lift.radiator.words'),
-    lines: [say('stripout.lift.radiator.lines.1')],
+    words: say('stripout.liftRadiator'),
+    lines: [say('stripout.liftRadiatorLines1')],
     hours: 0.1,
   },
-  bath: { words: say('stripout.lift.bath.words'), lines: [say('stripout.lift.bath.lines.1')], hours: 0.2 },
+  bath: { words: say('stripout.liftBath'), lines: [say('stripout.liftBathLines1')], hours: 0.2 },
 };
 
 const SEWAGE: Caution = {
   id: 'sewage',
-  words: say('stripout.sewage.words'),
-  decides: say('stripout.sewage.decides'),
+  words: say('stripout.sewage'),
+  decides: say('stripout.sewageDecides'),
 };
 
 /** Fixtures to lift or shift, each with its steps, and the bars at openings. */
@@ -92,7 +92,7 @@ export function fixturesOut(ctx: StripContext): Ask[] {
   for (const opening of ctx.room.openings)
     asks.push({
       key: `lift/bar/${opening.id}`,
-      words: say('stripout.take-up-the-bar-at-the', { openingName: openingName(ctx.room, opening) }),
+      words: say('stripout.takeUpTheBarAtThe', { openingName: openingName(ctx.room, opening) }),
       lines: [],
       hours: 0.1,
     });
@@ -112,7 +112,7 @@ export function leftAtOpenings(
     .filter((o) => same[o.beyond] !== undefined && removedFamilies.includes(same[o.beyond]!))
     .map((o) => ({
       key: `left/${o.id}`,
-      words: say('stripout.at-the-the-stays-beyond-cut', {
+      words: say('stripout.atTheTheStaysBeyondCut', {
         openingName: openingName(ctx.room, o),
         what: o.beyond === 'sheet' ? say('stripout.sheet') : o.beyond,
         TUCKMM: gap(TUCK_MM),

@@ -17,12 +17,8 @@ const BOX = say('stripout.box');
 function bondedRemoval(layer: Layer): Removal {
   return {
     methods: ['score', 'lift-bonded', 'scrape'],
-    steps: [
-      say('stripout.score-into-strips'),
-      say('stripout.peel-each-strip-scrape-what-stays'),
-      say('stripout.roll-and-tie'),
-    ],
-    tools: [say('stripout.hooked-knife'), say('stripout.long-scraper')],
+    steps: [say('stripout.scoreIntoStrips'), say('stripout.peelEachStripScrapeWhatStays'), say('stripout.rollAndTie')],
+    tools: [say('stripout.hookedKnife'), say('stripout.longScraper')],
     hire: layer.kind === 'glued-vinyl' ? ['stripper-day'] : [],
   };
 }
@@ -35,8 +31,8 @@ export function removalOf(layer: Layer): Removal {
         ? bondedRemoval(layer)
         : {
             methods: ['score', 'roll-up'],
-            steps: [say('stripout.cut-from-the-back-into-strips'), say('stripout.roll-each-strip-with-its-pad')],
-            tools: [say('stripout.hooked-knife'), say('stripout.string')],
+            steps: [say('stripout.cutFromTheBackIntoStrips'), say('stripout.rollEachStripWithItsPad')],
+            tools: [say('stripout.hookedKnife'), say('stripout.string')],
             hire: [],
           };
     case 'floating-laminate':
@@ -44,51 +40,51 @@ export function removalOf(layer: Layer): Removal {
       return {
         methods: ['unclick'],
         steps: [
-          say('stripout.start-at-the-last-row-or'),
-          say('stripout.unclick-row-by-row-keep-whole'),
-          say('stripout.lift-the-underlay'),
+          say('stripout.startAtTheLastRowOr'),
+          say('stripout.unclickRowByRowKeepWhole'),
+          say('stripout.liftTheUnderlay'),
         ],
-        tools: [say('stripout.pull-bar'), say('stripout.flat-bar')],
+        tools: [say('stripout.pullBar'), say('stripout.flatBar')],
         hire: [],
       };
     case 'sheet-on-panel':
       return {
         methods: ['saw', 'lift-bonded', 'pull-staples'],
         steps: [
-          say('stripout.saw-through-covering-and-panel-only'),
-          say('stripout.lever-each-piece-at-its-edge'),
-          say('stripout.look-for-staples-left-behind'),
+          say('stripout.sawThroughCoveringAndPanelOnly'),
+          say('stripout.leverEachPieceAtItsEdge'),
+          say('stripout.lookForStaplesLeftBehind'),
         ],
-        tools: [say('stripout.flat-bars'), say('stripout.pincers')],
+        tools: [say('stripout.flatBars'), say('stripout.pincers')],
         hire: ['saw-day', 'extractor-day'],
       };
     case 'overlay-panel':
       return {
         methods: ['saw', 'lift-bonded', 'pull-staples'],
-        steps: [say('stripout.saw-to-the-panels-depth'), say('stripout.lever-each-piece-at-its-edge')],
-        tools: [say('stripout.flat-bars'), say('stripout.pincers')],
+        steps: [say('stripout.sawToThePanelsDepth'), say('stripout.leverEachPieceAtItsEdge')],
+        tools: [say('stripout.flatBars'), say('stripout.pincers')],
         hire: ['saw-day', 'extractor-day'],
       };
     case 'resilient-tile':
       return {
         methods: ['heat', 'lift-bonded', 'scrape'],
         steps: [
-          say('stripout.warm-a-few-tiles-at-a'),
-          say('stripout.lift-with-a-wide-scraper'),
-          say('stripout.scrape-the-adhesive-while-warm'),
+          say('stripout.warmAFewTilesAtA'),
+          say('stripout.liftWithAWideScraper'),
+          say('stripout.scrapeTheAdhesiveWhileWarm'),
         ],
-        tools: [say('stripout.hot-air-gun'), say('stripout.wide-scraper')],
+        tools: [say('stripout.hotAirGun'), say('stripout.wideScraper')],
         hire: [],
       };
     case 'tile-thin-bed':
       return {
         methods: ['break', 'chisel', 'grind'],
         steps: [
-          say('stripout.start-at-a-loose-tile-or'),
-          say('stripout.lift-with-hammer-and-flat-chisel'),
-          say('stripout.grind-the-bed-down'),
+          say('stripout.startAtALooseTileOr'),
+          say('stripout.liftWithHammerAndFlatChisel'),
+          say('stripout.grindTheBedDown'),
         ],
-        tools: [say('stripout.goggles-ear-defenders'), say('stripout.buckets')],
+        tools: [say('stripout.gogglesEarDefenders'), say('stripout.buckets')],
         hire: ['hammer-day', 'grinder-day', 'extractor-day'],
       };
     case 'tile-mortar-bed':
@@ -96,60 +92,60 @@ export function removalOf(layer: Layer): Removal {
       return {
         methods: ['break', 'chisel'],
         steps: [
-          say('stripout.break-along-the-lines-drawn'),
-          say('stripout.cut-the-mesh'),
-          say('stripout.lift-piece-by-piece-two-hands'),
+          say('stripout.breakAlongTheLinesDrawn'),
+          say('stripout.cutTheMesh'),
+          say('stripout.liftPieceByPieceTwoHands'),
         ],
-        tools: [say('stripout.bolt-cutters'), say('stripout.gauntlets'), BOX],
+        tools: [say('stripout.boltCutters'), say('stripout.gauntlets'), BOX],
         hire: ['hammer-day', 'extractor-day'],
       };
     case 'glued-wood':
       return {
         methods: ['saw', 'lift-bonded', 'scrape'],
         steps: [
-          say('stripout.saw-into-strips-across-the-boards'),
-          say('stripout.lever-strip-by-strip'),
-          say('stripout.scrape-the-adhesive'),
+          say('stripout.sawIntoStripsAcrossTheBoards'),
+          say('stripout.leverStripByStrip'),
+          say('stripout.scrapeTheAdhesive'),
         ],
-        tools: [say('stripout.flat-bars'), say('stripout.long-scraper')],
+        tools: [say('stripout.flatBars'), say('stripout.longScraper')],
         hire: ['saw-day', 'stripper-day', 'extractor-day'],
       };
     case 'nailed-boards':
       return {
         methods: ['lift-bonded'],
         steps: [
-          say('stripout.find-services-beneath-first'),
-          say('stripout.lever-board-by-board'),
-          say('stripout.denail-from-the-back'),
+          say('stripout.findServicesBeneathFirst'),
+          say('stripout.leverBoardByBoard'),
+          say('stripout.denailFromTheBack'),
         ],
-        tools: [say('stripout.flat-bars'), say('stripout.nail-puller')],
+        tools: [say('stripout.flatBars'), say('stripout.nailPuller')],
         hire: [],
       };
     case 'felt-or-paper':
       return layer.fixing === 'loose'
-        ? { methods: ['roll-up'], steps: [say('stripout.roll-and-bag')], tools: [say('stripout.bags')], hire: [] }
+        ? { methods: ['roll-up'], steps: [say('stripout.rollAndBag')], tools: [say('stripout.bags')], hire: [] }
         : bondedRemoval(layer);
     case 'foam':
-      return { methods: ['roll-up'], steps: [say('stripout.roll-and-bag')], tools: [say('stripout.bags')], hire: [] };
+      return { methods: ['roll-up'], steps: [say('stripout.rollAndBag')], tools: [say('stripout.bags')], hire: [] };
     case 'compound':
     case 'adhesive-residue':
       return {
         methods: ['scrape', 'grind'],
-        steps: [say('stripout.scrape-what-is-loose'), say('stripout.grind-to-the-base')],
-        tools: [say('stripout.long-scraper')],
+        steps: [say('stripout.scrapeWhatIsLoose'), say('stripout.grindToTheBase')],
+        tools: [say('stripout.longScraper')],
         hire: ['grinder-day', 'extractor-day'],
       };
     case 'fibre-cement':
       return {
         methods: ['lift-bonded'],
-        steps: [say('stripout.undo-the-screws'), say('stripout.lift-the-boards-whole')],
+        steps: [say('stripout.undoTheScrews'), say('stripout.liftTheBoardsWhole')],
         tools: [say('stripout.driver'), say('stripout.sheeting')],
         hire: [],
       };
     case 'loose-fill':
       return {
         methods: ['vacuum-debris'],
-        steps: [say('stripout.bag-it-damp')],
+        steps: [say('stripout.bagItDamp')],
         tools: [say('stripout.bags')],
         hire: ['extractor-day'],
       };
@@ -170,7 +166,7 @@ export function makeGoodOf(layer: Layer): {
   if (layer.kind === 'nailed-boards' || layer.kind === 'overlay-panel')
     return {
       methods: ['screw'],
-      words: say('stripout.screw-down'),
+      words: say('stripout.screwDown'),
       hours: 'screw-h-m2',
       cost: 'screw-cost-m2',
       addsMm: 0,
@@ -178,7 +174,7 @@ export function makeGoodOf(layer: Layer): {
   if (family === 'resilient' || family === 'tile' || layer.kind === 'compound' || layer.kind === 'magnesite')
     return {
       methods: ['prime'],
-      words: say('stripout.clean-prime-and-skim'),
+      words: say('stripout.cleanPrimeAndSkim'),
       hours: 'skim-h-m2',
       cost: 'skim-cost-m2',
       addsMm: 1.5,

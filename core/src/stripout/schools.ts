@@ -4,36 +4,36 @@ import { oneOf, question } from '../fields/index.ts';
 /** Where practitioners differ: each school with its default first, and why that is the default. */
 export const SCHOOLS = {
   'school/vinyl': {
-    words: say('stripout.schools.school/vinyl.words'),
+    words: say('stripout.schoolsSchoolVinyl'),
     options: {
-      skim: say('stripout.schools.school/vinyl.options.skim'),
-      remove: say('stripout.schools.school/vinyl.options.remove'),
+      skim: say('stripout.schoolsSchoolVinylOptionsSkim'),
+      remove: say('stripout.schoolsSchoolVinylOptionsRemove'),
     },
-    why: say('stripout.schools.school/vinyl.why'),
+    why: say('stripout.schoolsSchoolVinylWhy'),
   },
   'school/tile': {
-    words: say('stripout.schools.school/tile.words'),
+    words: say('stripout.schoolsSchoolTile'),
     options: {
-      cover: say('stripout.schools.school/tile.options.cover'),
-      lift: say('stripout.schools.school/tile.options.lift'),
+      cover: say('stripout.schoolsSchoolTileOptionsCover'),
+      lift: say('stripout.schoolsSchoolTileOptionsLift'),
     },
-    why: say('stripout.schools.school/tile.why'),
+    why: say('stripout.schoolsSchoolTileWhy'),
   },
   'school/staples': {
-    words: say('stripout.schools.school/staples.words'),
+    words: say('stripout.schoolsSchoolStaples'),
     options: {
-      pull: say('stripout.schools.school/staples.options.pull'),
-      sink: say('stripout.schools.school/staples.options.sink'),
+      pull: say('stripout.schoolsSchoolStaplesOptionsPull'),
+      sink: say('stripout.schoolsSchoolStaplesOptionsSink'),
     },
-    why: say('stripout.schools.school/staples.why'),
+    why: say('stripout.schoolsSchoolStaplesWhy'),
   },
   'school/skirting': {
-    words: say('stripout.schools.school/skirting.words'),
+    words: say('stripout.schoolsSchoolSkirting'),
     options: {
-      off: say('stripout.schools.school/skirting.options.off'),
-      bead: say('stripout.schools.school/skirting.options.bead'),
+      off: say('stripout.schoolsSchoolSkirtingOptionsOff'),
+      bead: say('stripout.schoolsSchoolSkirtingOptionsBead'),
     },
-    why: say('stripout.schools.school/skirting.why'),
+    why: say('stripout.schoolsSchoolSkirtingWhy'),
   },
 } as const;
 export type School = keyof typeof SCHOOLS;

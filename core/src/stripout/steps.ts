@@ -53,8 +53,8 @@ export function clearing(ctx: StripContext, going: readonly Layer[]): Undone[] {
     steps.push({
       key: `clear/${layer.id}`,
       group: 'clear',
-      words: say('stripout.laboratory-result-for-the-before-it', { layerName: lower(layerName(layer)) }),
-      lines: [say('stripout.a-competent-person-takes-the-samples')],
+      words: say('stripout.laboratoryResultForTheBeforeIt', { layerName: lower(layerName(layer)) }),
+      lines: [say('stripout.aCompetentPersonTakesTheSamples')],
       hours: 0,
       stops: gate.stops,
       cautions: [],
@@ -66,7 +66,7 @@ export function clearing(ctx: StripContext, going: readonly Layer[]): Undone[] {
     steps.push({
       key: 'clear/services',
       group: 'clear',
-      words: say('stripout.gas-water-and-electricity-isolated-by'),
+      words: say('stripout.gasWaterAndElectricityIsolatedBy'),
       lines: [],
       hours: 0.25,
       stops: [],
@@ -87,14 +87,14 @@ export function trimSteps(ctx: StripContext, trim: readonly TrimPiece[]): Undone
       {
         key: `trim/W${wall + 1}`,
         group: 'trim',
-        words: say('stripout.skirting-off-wall-w', {
+        words: say('stripout.skirtingOffWallW', {
           wall: wall + 1,
           pieces: listed(
             pieces.map((p) => p.label),
             ', ',
           ),
         }),
-        lines: [say('stripout.score-paint-and-caulk-first-lever'), say('stripout.label-each-piece-on-its-back')],
+        lines: [say('stripout.scorePaintAndCaulkFirstLever'), say('stripout.labelEachPieceOnItsBack')],
         hours: metres * ctx.figure('skirting-h-m'),
         stops: gate.stops,
         cautions: gate.cautions,
@@ -111,14 +111,14 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
   const gates = layers.map((layer) => mayAll(ctx, removalOf(layer).methods, layer));
   const shut = gates.find((gate) => !gate.allowed);
   const sawStop = pack.saw?.stop
-    ? [{ hazard: 'heating', words: pack.saw.stop, decides: say('stripout.saw-stop.1.decides') }]
+    ? [{ hazard: 'heating', words: pack.saw.stop, decides: say('stripout.sawStop1Decides') }]
     : [];
   const lines: Said[] = [];
   if (!shut) {
-    if (pack.saw) lines.push(say('stripout.saw-set-to', { depthMm: gap(pack.saw.depthMm) }));
+    if (pack.saw) lines.push(say('stripout.sawSetTo', { depthMm: gap(pack.saw.depthMm) }));
     if (pack.cut)
       lines.push(
-        say('stripout.pieces-heaviest', { piecesCount: pack.cut.pieces.length, heaviestKg: mass(pack.cut.heaviestKg) }),
+        say('stripout.piecesHeaviest', { piecesCount: pack.cut.pieces.length, heaviestKg: mass(pack.cut.heaviestKg) }),
       );
     lines.push(...removalOf(lead).steps);
   }
@@ -126,7 +126,7 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     {
       key: `${TAKEN_UP}${pack.key}`,
       group: 'layer',
-      words: say('stripout.steps.1.words', { pack: pack.words }),
+      words: say('stripout.steps1', { pack: pack.words }),
       lines,
       hours:
         layers.reduce((sum, l) => sum + layerAreaM2(ctx, l) * rateOf(ctx, l, 'hours'), 0) +
@@ -142,8 +142,8 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     steps.push({
       key: `edges/gripper/${pack.key}`,
       group: 'edges',
-      words: say('stripout.lever-of-gripper-off-at-its', { roundM: reach(roundM * 1000) }),
-      lines: [say('stripout.pieces-into-a-rigid-box'), say('stripout.staples-scraped-or-pulled')],
+      words: say('stripout.leverOfGripperOffAtIts', { roundM: reach(roundM * 1000) }),
+      lines: [say('stripout.piecesIntoARigidBox'), say('stripout.staplesScrapedOrPulled')],
       hours: roundM * ctx.figure('gripper-h-m'),
       stops: [],
       cautions: gates[0]!.cautions.filter((c) => c.id === 'gripper'),
@@ -154,8 +154,8 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     steps.push({
       key: `edges/staples/${pack.key}`,
       group: 'edges',
-      words: pull ? say('stripout.pull-the-staples-left-behind-rocking') : say('stripout.sink-the-staples-left-behind'),
-      lines: pull ? [] : [say('stripout.only-under-a-panel-or-a')],
+      words: pull ? say('stripout.pullTheStaplesLeftBehindRocking') : say('stripout.sinkTheStaplesLeftBehind'),
+      lines: pull ? [] : [say('stripout.onlyUnderAPanelOrA')],
       hours: pack.areaM2 * ctx.figure(pull ? 'staples-h-m2' : 'sink-h-m2'),
       stops: [],
       cautions: [],
@@ -173,7 +173,7 @@ export function mendStep(ctx: StripContext, layer: Layer): Undone {
     key: `good/${layer.id}`,
     group: 'layer',
     words: allOf([good.words, midSentence(layerName(layer))], ': '),
-    lines: ctx.card.kind === 'glue-down-vinyl' ? [say('stripout.rub-down-any-trowel-mark-it')] : [],
+    lines: ctx.card.kind === 'glue-down-vinyl' ? [say('stripout.rubDownAnyTrowelMarkIt')] : [],
     hours: layerAreaM2(ctx, layer) * ctx.figure(good.hours),
     stops: gate.stops,
     cautions: gate.cautions,
@@ -187,8 +187,8 @@ export function cleanStep(ctx: StripContext, going: readonly Layer[]): Undone {
   return {
     key: 'clean/vacuum',
     group: 'clean',
-    words: say('stripout.vacuum-the-base-mark-what-is'),
-    lines: [mineral ? say('stripout.class-m-or-h-vacuum-never') : say('stripout.vacuum-then-look-along-a-low')],
+    words: say('stripout.vacuumTheBaseMarkWhatIs'),
+    lines: [mineral ? say('stripout.classMOrHVacuumNever') : say('stripout.vacuumThenLookAlongALow')],
     hours: 0.02 * ctx.plan.corners.length + 0.3,
     stops: [],
     cautions: [],

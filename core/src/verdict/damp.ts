@@ -22,9 +22,9 @@ import type { OwnCriterion } from './words.ts';
 
 /** Signs that damp is still arriving: nothing is laid and nothing is measured away. */
 const ARRIVING: Record<string, Said> = {
-  leak: say('verdict.arriving.leak'),
-  pressure: say('verdict.arriving.pressure'),
-  efflorescence: say('verdict.arriving.efflorescence'),
+  leak: say('verdict.arrivingLeak'),
+  pressure: say('verdict.arrivingPressure'),
+  efflorescence: say('verdict.arrivingEfflorescence'),
 };
 
 /** Criteria of damp and air. `memo` keeps the forecast from one call to the next; no answer depends on it. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
@@ -38,10 +38,10 @@ export function dampCriteria(
   if (source in ARRIVING)
     criteria.push({
       id: 'damp-source',
-      title: say('verdict.damp-source'),
+      title: say('verdict.dampSource'),
       verdict: 'stop',
       margin: sentence(ARRIVING[source]!),
-      next: say('verdict.who-decides-plumber-drainage-or-damp'),
+      next: say('verdict.whoDecidesPlumberDrainageOrDamp'),
     });
   const judged = state.methods.filter((m) => m.limit && m.governing);
   for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo));
@@ -57,13 +57,13 @@ export function dampCriteria(
   if (open.length > 0)
     criteria.push({
       id: 'damp-survey',
-      title: say('verdict.damp-survey'),
+      title: say('verdict.dampSurvey'),
       verdict: 'measure',
-      margin: say('verdict.opencount-plural-one-other-opencount-plural', {
+      margin: say('verdict.opencountPluralOneOtherOpencountPlural', {
         openCount: open.length,
         most: decimals(Math.max(...open.map((o) => o.value)), 1),
       }),
-      next: say('verdict.test-there', {
+      next: say('verdict.testThere', {
         place: placeWords(ctx.room, ctx.plan, [open[0]!.test.xMm, open[0]!.test.yMm]),
       }),
     });
@@ -82,9 +82,9 @@ function methodCriterion(
   const { governing, limit, margin } = method;
   const spec = METHOD_SPECS[method.method];
   const digits = method.method === 'carbide' ? 2 : 1;
-  const apart = say(margin! < 0 ? 'verdict.damp-over' : 'verdict.damp-under', {
+  const apart = say(margin! < 0 ? 'verdict.dampOver' : 'verdict.dampUnder', {
     value: governing!.test.name
-      ? say('verdict.value-at-test', { value: governing!.valueText, test: governing!.test.name })
+      ? say('verdict.valueAtTest', { value: governing!.valueText, test: governing!.test.name })
       : governing!.valueText,
     apart: decimals(Math.abs(margin!), digits),
     limit: limit!.value,
@@ -93,49 +93,49 @@ function methodCriterion(
   });
   const base = {
     id: `damp-${method.method}`,
-    title: say('verdict.base.title', { spec: lower(spec.words) }),
+    title: say('verdict.baseTitle', { spec: lower(spec.words) }),
     margin: apart,
   };
   if (margin! >= 0) {
     const missing = method.method === state.chosen && !method.complete;
-    if (!missing) return { ...base, verdict: 'lay', next: say('verdict.evidence-complete-it-grows-old-read') };
+    if (!missing) return { ...base, verdict: 'lay', next: say('verdict.evidenceCompleteItGrowsOldRead') };
     return {
       ...base,
       verdict: 'measure',
       next:
         method.missing > 0
-          ? say('verdict.more-to-make', { count: count(method.missing) })
-          : say('verdict.an-outer-wall-has-no-test'),
+          ? say('verdict.moreToMake', { count: count(method.missing) })
+          : say('verdict.anOuterWallHasNoTest'),
     };
   }
   if (source in ARRIVING || source === 'suspected')
     return {
       ...base,
       verdict: 'stop',
-      next: say('verdict.find-the-source-first-who-decides'),
+      next: say('verdict.findTheSourceFirstWhoDecides'),
     };
   const way = answerTo(ctx.answers, WAY_OUT);
   if (way === 'membrane')
     return {
       ...base,
       verdict: 'work',
-      next: say('verdict.surface-membrane-chosen-two-coats-by'),
+      next: say('verdict.surfaceMembraneChosenTwoCoatsBy'),
     };
   if (way === 'other-covering')
-    return { ...base, verdict: 'work', next: say('verdict.choose-the-coverings-card-that-takes') };
+    return { ...base, verdict: 'work', next: say('verdict.chooseTheCoveringsCardThatTakes') };
   const wanted = answerTo(ctx.answers, LAYING_DAY);
   const forecast = wanted ? waitForecast(ctx, state, memo) : null;
   if (wanted && forecast?.lateUtc && forecast.lateUtc.slice(0, 10) <= wanted)
     return {
       ...base,
       verdict: 'wait',
-      next: say('verdict.dry-between-and-by-forecast-before', {
+      next: say('verdict.dryBetweenAndByForecastBefore', {
         earlyUtc: forecast.earlyUtc!.slice(0, 10),
         lateUtc: forecast.lateUtc.slice(0, 10),
         wanted,
       }),
     };
-  return { ...base, verdict: 'work', next: say('verdict.compare-the-ways-out-and-choose') };
+  return { ...base, verdict: 'work', next: say('verdict.compareTheWaysOutAndChoose') };
 }
 
 function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodState): OwnCriterion {
@@ -143,16 +143,16 @@ function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodStat
   const spec = METHOD_SPECS[chosen.method];
   return {
     id: 'damp-tests',
-    title: say('verdict.damp-tests'),
+    title: say('verdict.dampTests'),
     verdict: 'measure',
-    margin: say('verdict.of-tests-read-and-valid-by', {
+    margin: say('verdict.ofTestsReadAndValidBy', {
       validCount: chosen.valid.length,
       count: chosen.need.count,
       spec: lower(spec.words),
     }),
     next:
       due && due.from > ctx.atUtc
-        ? say('verdict.may-be-read-from-utc', { due: due.words, replace: due.from.slice(0, 16).replace('T', ' ') })
+        ? say('verdict.mayBeReadFromUtc', { due: due.words, replace: due.from.slice(0, 16).replace('T', ' ') })
         : due
           ? say('verdict.read', { due: lower(due.words) })
           : say('verdict.make', { count: count(Math.max(1, chosen.missing)), how: lower(spec.how[0]!) }),
@@ -164,19 +164,19 @@ function boardsCriterion({ basePercent, boardsPercent, allowed }: NonNullable<Da
   const apart = Math.abs(basePercent - boardsPercent);
   return {
     id: 'damp-boards',
-    title: say('verdict.boards-against-base'),
+    title: say('verdict.boardsAgainstBase'),
     verdict: apart > allowed ? 'wait' : 'lay',
-    margin: say('verdict.boards-base-apart-allowed', {
+    margin: say('verdict.boardsBaseApartAllowed', {
       boardsPercent: decimals(boardsPercent, 1),
       basePercent: decimals(basePercent, 1),
       apart: decimals(apart, 1),
       allowed,
     }),
-    next: apart > allowed ? say('verdict.leave-the-boards-in-the-room') : say('verdict.lay-them-as-they-are'),
+    next: apart > allowed ? say('verdict.leaveTheBoardsInTheRoom') : say('verdict.layThemAsTheyAre'),
   };
 }
 
-const count = (n: number) => say('verdict.n-plural-one-other', { n });
+const count = (n: number) => say('verdict.nPluralOneOther', { n });
 
 /** Air of the room over time, as the criterion and the screens show it. */
 export function roomAir(ctx: DampContext): AirHistory {
@@ -185,13 +185,13 @@ export function roomAir(ctx: DampContext): AirHistory {
 
 function airCriterion(ctx: DampContext): OwnCriterion {
   const history = roomAir(ctx);
-  const base = { id: 'damp-air', title: say('verdict.base.title-2') };
+  const base = { id: 'damp-air', title: say('verdict.baseTitle2') };
   if (!history.last)
     return {
       ...base,
       verdict: 'measure',
-      margin: say('verdict.nothing-read'),
-      next: say('verdict.read-temperature-and-humidity-of-the'),
+      margin: say('verdict.nothingRead'),
+      next: say('verdict.readTemperatureAndHumidityOfThe'),
     };
   const { tempC, rhPercent } = history.last;
   const now = say('verdict.now', { tempC: decimals(tempC, 1), rhPercent: decimals(rhPercent, 0) });
@@ -199,8 +199,8 @@ function airCriterion(ctx: DampContext): OwnCriterion {
     return {
       ...base,
       verdict: 'wait',
-      margin: say('verdict.for-the-covering', { now, out: listed(outWords(history.last, ctx.card), ', ') }),
-      next: say('verdict.heat-ventilate-or-dry-the-room'),
+      margin: say('verdict.forTheCovering', { now, out: listed(outWords(history.last, ctx.card), ', ') }),
+      next: say('verdict.heatVentilateOrDryTheRoom'),
     };
   const age = (Date.parse(ctx.atUtc) - Date.parse(history.last.at)) / 3_600_000;
   const clock = bandClock(history, ctx.figure('service-h'), null);
@@ -208,25 +208,25 @@ function airCriterion(ctx: DampContext): OwnCriterion {
     return {
       ...base,
       verdict: 'measure',
-      margin: say('verdict.days-ago', { now, age: Math.round(age / 24) }),
-      next: say('verdict.read-the-rooms-air-again'),
+      margin: say('verdict.daysAgo', { now, age: Math.round(age / 24) }),
+      next: say('verdict.readTheRoomsAirAgain'),
     };
   if (!clock.done)
     return {
       ...base,
       verdict: 'wait',
-      margin: say('verdict.in-band-for-of-h', {
+      margin: say('verdict.inBandForOfH', {
         now,
         hoursDone: Math.floor(clock.hoursDone),
         hoursNeeded: clock.hoursNeeded,
       }),
-      next: say('verdict.keep-the-room-as-it-will'),
+      next: say('verdict.keepTheRoomAsItWill'),
     };
   return {
     ...base,
     verdict: 'lay',
-    margin: say('verdict.in-band-for-h', { now, hoursDone: Math.floor(clock.hoursDone) }),
-    next: say('verdict.hold-it'),
+    margin: say('verdict.inBandForH', { now, hoursDone: Math.floor(clock.hoursDone) }),
+    next: say('verdict.holdIt'),
   };
 }
 

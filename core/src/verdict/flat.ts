@@ -45,20 +45,19 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   let next: Said;
   if (worst && overMm > 0) {
     verdict = 'work';
-    const how = worst.kind === 'crown' ? say('verdict.how') : say('verdict.how-2');
-    margin = say('verdict.over-at-allowed', {
+    const how = worst.kind === 'crown' ? say('verdict.how') : say('verdict.how2');
+    margin = say('verdict.overAtAllowed', {
       overMm: gap(overMm),
       how,
       valueMm: gapFigure(worst.valueMm),
       place: placeWords(room, plan, worst.at),
       rule: ruleWords(rule),
     });
-    next =
-      worst.kind === 'crown' ? say('verdict.plan-the-levelling-the-high-place') : say('verdict.plan-the-levelling');
+    next = worst.kind === 'crown' ? say('verdict.planTheLevellingTheHighPlace') : say('verdict.planTheLevelling');
   } else {
-    margin = say('verdict.inside-at-the-worst-place-measured', { overMm: gap(-overMm), rule: ruleWords(rule) });
+    margin = say('verdict.insideAtTheWorstPlaceMeasured', { overMm: gap(-overMm), rule: ruleWords(rule) });
     verdict = 'lay';
-    next = say('verdict.how-sure-that-is-is-being');
+    next = say('verdict.howSureThatIsIsBeing');
   }
   // A scan drifts over metres: until staffs hold it, what it shows between far places is no evidence either way.
   if (scan && (verdict !== 'work' || scan.unanchored)) {
@@ -66,10 +65,10 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     next = scan.next;
   } else if (short && verdict !== 'work') {
     verdict = 'measure';
-    next = say('verdict.read-the-rest-of-the-floor', { coveredShare: Math.round(state.evidence.coveredShare * 100) });
+    next = say('verdict.readTheRestOfTheFloor', { coveredShare: Math.round(state.evidence.coveredShare * 100) });
   } else if (suspects.length > 0 && verdict !== 'work') {
     verdict = 'measure';
-    next = say('verdict.read-set-up-again-it-does', {
+    next = say('verdict.readSetUpAgainItDoes', {
       suspects: listed(
         suspects.map((s) => s.setup.name),
         ', ',
@@ -80,18 +79,18 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     verdict !== 'work'
   ) {
     verdict = 'measure';
-    next = say('verdict.read-the-benchmark-again-to-close');
+    next = say('verdict.readTheBenchmarkAgainToClose');
   } else if (verdict === 'lay' && chance && chance.worstShare > FAILURE_SHARE_MOST) {
     verdict = 'measure';
-    next = say('verdict.read-once-more-that-fit-the', {
+    next = say('verdict.readOnceMoreThatFitThe', {
       place: placeWords(room, plan, chance.worstAt!),
       times: timesWords(chance),
     });
   } else if (verdict === 'lay' && chance)
     next =
       chance.worstShare === 0
-        ? say('verdict.of-floors-that-fit-the-readings', { draws: chance.draws })
-        : say('verdict.at-the-least-sure-place-that', {
+        ? say('verdict.ofFloorsThatFitTheReadings', { draws: chance.draws })
+        : say('verdict.atTheLeastSurePlaceThat', {
             times: timesWords(chance),
             FAILURESHAREMOST: FAILURE_SHARE_MOST * 100,
           });
@@ -112,8 +111,8 @@ function scanShortfall(
       unanchored: true,
       next:
         rods >= ANCHORS_LEAST
-          ? say('verdict.read-one-more-station-on-the')
-          : say('verdict.read-more-station-on-the-scan', {
+          ? say('verdict.readOneMoreStationOnThe')
+          : say('verdict.readMoreStationOnTheScan', {
               ANCHORSLEAST: ANCHORS_LEAST - rods,
               what: rods === ANCHORS_LEAST - 1 ? '' : say('verdict.s'),
             }),
@@ -123,13 +122,13 @@ function scanShortfall(
   if (!loud) return null;
   return {
     unanchored: false,
-    next: say('verdict.the-scans-own-noise-would-show', { noiseFloorMm: gap(loud.noiseFloorMm) }),
+    next: say('verdict.theScansOwnNoiseWouldShow', { noiseFloorMm: gap(loud.noiseFloorMm) }),
   };
 }
 
 /** `in 3 of 20 floors`. */
 const timesWords = ({ worstShare, draws }: FailureChance) =>
-  say('verdict.in-of-floors', { worstShare: Math.round(worstShare * draws), draws });
+  say('verdict.inOfFloors', { worstShare: Math.round(worstShare * draws), draws });
 
 /** Criteria of flatness for a room, worst first. With nothing read the answer is `measure`. */
 export function flatCriteria(
@@ -147,8 +146,8 @@ export function flatCriteria(
       id: 'flat',
       title: say('verdict.flatness'),
       verdict: 'measure',
-      margin: say('verdict.nothing-read-yet'),
-      next: say('verdict.set-up-the-laser-and-read'),
+      margin: say('verdict.nothingReadYet'),
+      next: say('verdict.setUpTheLaserAndRead'),
     });
   } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance));
   const edge = edgeCriterion(room, plan, card, state);
@@ -188,20 +187,19 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
   const { walk, rule, worst } = most;
   const { xMm, yMm } = alongEdge(walk, worst.atMm);
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const laid = walk.tool === 'plank' ? say('verdict.laid') : say('verdict.laid-2');
+  const laid = walk.tool === 'plank' ? say('verdict.laid') : say('verdict.laid2');
   return {
     id: 'flat-edge',
-    title: say('verdict.under-the-straightedge'),
+    title: say('verdict.underTheStraightedge'),
     verdict: 'work',
-    margin: say('verdict.over-allowed', {
+    margin: say('verdict.overAllowed', {
       gapMm: mm(worst.gapMm - rule.gapMm),
-      what: worst.rocks ? say('verdict.rocks-by', { laid }) : say('verdict.under', { laid }),
+      what: worst.rocks ? say('verdict.rocksBy', { laid }) : say('verdict.under', { laid }),
       gapMm2: mm(worst.gapMm),
       place: placeWords(room, plan, [xMm, yMm]),
       rule: ruleWords(rule),
     }),
-    next:
-      walk.tool === 'plank' ? say('verdict.a-plank-is-a-poorer-witness') : say('verdict.no-map-overrules-it-plan-the'),
+    next: walk.tool === 'plank' ? say('verdict.aPlankIsAPoorerWitness') : say('verdict.noMapOverrulesItPlanThe'),
   };
 }
 
@@ -214,10 +212,10 @@ function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): O
   if (enough) return null;
   return {
     id: 'flat-joists',
-    title: say('verdict.on-and-between-joists'),
+    title: say('verdict.onAndBetweenJoists'),
     verdict: 'measure',
-    margin: say('verdict.readings-on-joists-midway-between-edges', { on, between, across }),
-    next: say('verdict.read-a-line-across-the-joists'),
+    margin: say('verdict.readingsOnJoistsMidwayBetweenEdges', { on, between, across }),
+    next: say('verdict.readALineAcrossTheJoists'),
   };
 }
 
@@ -229,10 +227,10 @@ function levelledCriterion(works: readonly LevellingWork[], state: FlatState | n
   const read = open.reduce((sum, a) => sum + a.reread.length, 0);
   return {
     id: 'flat-levelled',
-    title: say('verdict.read-again-after-levelling'),
+    title: say('verdict.readAgainAfterLevelling'),
     verdict: 'measure',
-    margin: say('verdict.of-stations-that-the-work-moved', { read, read2: read + waiting }),
-    next: say('verdict.read-the-rest-again-what-was'),
+    margin: say('verdict.ofStationsThatTheWorkMoved', { read, read2: read + waiting }),
+    next: say('verdict.readTheRestAgainWhatWas'),
   };
 }
 
@@ -253,14 +251,14 @@ function lipCriterion(
   const { units } = room;
   const allowed = card.stepMm ?? Math.min(...card.rules.map((rule) => rule.gapMm));
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const base = { id: 'lips', title: say('verdict.base.title-3') };
+  const base = { id: 'lips', title: say('verdict.baseTitle3') };
   const [worst] = lipsOf(sound.marks);
   if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
     return {
       ...base,
       verdict: 'lay',
-      margin: say('verdict.no-lip-over-felt', { allowed: mm(allowed) }),
-      next: say('verdict.feel-again-after-levelling'),
+      margin: say('verdict.noLipOverFelt', { allowed: mm(allowed) }),
+      next: say('verdict.feelAgainAfterLevelling'),
     };
   // A short rule may be walked with an edge of its own length instead: places over it are told by themselves.
   const walked = walks.filter((walk) => shortRules.some((rule) => ownLength(walk, rule.edgeMm)));
@@ -269,30 +267,30 @@ function lipCriterion(
     return {
       ...base,
       verdict: 'lay',
-      margin: say('verdict.places-walked-with-the-short-edge', {
+      margin: say('verdict.placesWalkedWithTheShortEdge', {
         walkedCount: walked.length,
         most: mm(Math.max(...walked.map((walk) => worstUnder(walk).gapMm))),
       }),
-      next: say('verdict.walk-them-again-after-levelling'),
+      next: say('verdict.walkThemAgainAfterLevelling'),
     };
   if (!worst)
     return {
       ...base,
       verdict: 'measure',
-      margin: say('verdict.no-lip-entered-the-card-refuses', { allowed: mm(allowed) }),
-      next: say('verdict.feel-along-every-joint-with-a'),
+      margin: say('verdict.noLipEnteredTheCardRefuses', { allowed: mm(allowed) }),
+      next: say('verdict.feelAlongEveryJointWithA'),
     };
   const over = worst.stepMm! - allowed;
   return {
     ...base,
     verdict: over > 0 ? 'work' : 'lay',
-    margin: say('verdict.a-lip-of', {
+    margin: say('verdict.aLipOf', {
       over: mm(Math.abs(over)),
       what: over > 0 ? say('verdict.over') : say('verdict.inside'),
       stepMm: mm(worst.stepMm!),
       place: placeWords(room, plan, [worst.xMm, worst.yMm]),
     }),
-    next: over > 0 ? say('verdict.take-the-high-edge-down-or') : say('verdict.nothing-to-do'),
+    next: over > 0 ? say('verdict.takeTheHighEdgeDownOr') : say('verdict.nothingToDo'),
   };
 }
 

@@ -35,18 +35,18 @@ export function soundCriteria(
         place: placeWords(room, plan, [worst.mark.xMm, worst.mark.yMm]),
       }),
       next: worst.treatment.decides
-        ? say('verdict.who-decides', { treatment: worst.treatment.words, decides: worst.treatment.decides })
+        ? say('verdict.whoDecides', { treatment: worst.treatment.words, decides: worst.treatment.decides })
         : worst.treatment.words,
     });
   criteria.push({
     id: 'sound-walk',
     title: say('verdict.soundness'),
     verdict: left.length > 0 ? 'measure' : 'lay',
-    margin: say('verdict.of-lines-and-spots-gone-over', {
+    margin: say('verdict.ofLinesAndSpotsGoneOver', {
       stepsCount: steps.length - left.length,
       stepsCount2: steps.length,
     }),
-    next: left.length > 0 ? sentence(left[0]!.words) : say('verdict.nothing-left-to-go-over'),
+    next: left.length > 0 ? sentence(left[0]!.words) : say('verdict.nothingLeftToGoOver'),
   });
   return criteria;
 }

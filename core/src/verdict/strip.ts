@@ -12,10 +12,10 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   for (const topic of site)
     criteria.push({
       id: topic,
-      title: say('verdict.hazard-in-the-room'),
+      title: say('verdict.hazardInTheRoom'),
       verdict: 'stop',
       margin: sentence(SITE_HAZARDS[topic].words),
-      next: say('verdict.who-decides-2', { decides: SITE_HAZARDS[topic].decides }),
+      next: say('verdict.whoDecides2', { decides: SITE_HAZARDS[topic].decides }),
     });
   const shut = plan.steps.filter((step) => step.stops.length > 0 && step.doneAt === null);
   // What is not decided yet may still be disturbed: a shut gate stops the room until it is kept, or a laboratory has answered.
@@ -26,11 +26,11 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   if (first ?? suspect) {
     criteria.push({
       id: 'hazard-gate',
-      title: say('verdict.hazard-gate'),
+      title: say('verdict.hazardGate'),
       verdict: 'stop',
       margin: sentence(first?.words ?? suspect!.words),
-      next: say('verdict.who-decides-nothing-that-disturbs-it', {
-        decides: first?.decides ?? say('verdict.licensed-contractor-and-laboratory'),
+      next: say('verdict.whoDecidesNothingThatDisturbsIt', {
+        decides: first?.decides ?? say('verdict.licensedContractorAndLaboratory'),
       }),
     });
   }
@@ -38,24 +38,24 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   if (undecided.length > 0)
     criteria.push({
       id: 'strip-choice',
-      title: say('verdict.keep-or-take-up'),
+      title: say('verdict.keepOrTakeUp'),
       verdict: 'measure',
-      margin: say('verdict.undecidedcount-plural-one-other-not-decided', {
+      margin: say('verdict.undecidedcountPluralOneOtherNotDecided', {
         undecidedCount: undecided.length,
         undecided: listed(
           undecided.map((c) => midSentence(nameOf(ctx, c.layerId))),
           ', ',
         ),
       }),
-      next: say('verdict.compare-keeping-making-good-and-taking'),
+      next: say('verdict.compareKeepingMakingGoodAndTaking'),
     });
   const toDo = plan.steps.filter((step) => step.doneAt === null && (step.group === 'layer' || step.group === 'edges'));
   if (toDo.length > 0)
     criteria.push({
       id: 'strip-work',
-      title: say('verdict.strip-out'),
+      title: say('verdict.stripOut'),
       verdict: 'work',
-      margin: say('verdict.todocount-plural-one-other-of-strip', { toDoCount: toDo.length }),
+      margin: say('verdict.todocountPluralOneOtherOfStrip', { toDoCount: toDo.length }),
       next: sentence(toDo[0]!.words),
     });
   return criteria;
@@ -63,5 +63,5 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
 
 function nameOf(ctx: StripContext, layerId: string): Sayable {
   const layer = ctx.facts.layers.find((l) => l.id === layerId);
-  return layer ? layerName(layer) : say('verdict.a-layer');
+  return layer ? layerName(layer) : say('verdict.aLayer');
 }

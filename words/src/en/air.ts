@@ -1,10 +1,10 @@
 /** What the air part says. */
 export const air = {
-  'air.temp-c.words': 'Air temperature',
-  'air.rh-percent.words': 'Relative humidity',
-  'air.surface-c.words': 'Surface temperature',
-  'air.too-damp': 'too damp',
-  'air.too-dry': 'too dry',
-  'air.too-cold': 'too cold',
-  'air.too-warm': 'too warm',
+  'air.tempC': 'Air temperature',
+  'air.rhPercent': 'Relative humidity',
+  'air.surfaceC': 'Surface temperature',
+  'air.tooDamp': 'too damp',
+  'air.tooDry': 'too dry',
+  'air.tooCold': 'too cold',
+  'air.tooWarm': 'too warm',
 };

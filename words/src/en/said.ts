@@ -1,5 +1,5 @@
 /** How sayings are put together. */
 export const said = {
-  'said.as-it-is': '{what}',
+  'said.asItIs': '{what}',
   'said.sentence': '{what}.',
 };

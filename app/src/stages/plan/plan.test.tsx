@@ -71,7 +71,7 @@ test('of ways that hold the cheaper leads; where a height is asked for, the way 
   const at = (id: 'mixed' | 'ramp', cost: number) => programmed({ id, way: { ...fill, id, cost } });
   const cheap = shownWays(slab, { ...base, programmes: { mixed: at('mixed', fill.cost / 2) } }, 0);
   expect(cheap.slice(0, 2).map(({ id }) => id)).toEqual(['mixed', 'fill']);
-  const plan = { ...base.plan!, targets: [{ name: say('room.opening-words.door'), riseMm: 4 }] };
+  const plan = { ...base.plan!, targets: [{ name: say('room.openingWordsDoor'), riseMm: 4 }] };
   const ramped = shownWays(slab, { ...base, plan, programmes: { ramp: at('ramp', fill.cost * 9) } }, 0);
   expect(ramped[0]!.id).toBe('ramp');
 });

@@ -10,7 +10,7 @@ export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
     [
       `hours/${kind}`,
       {
-        words: say('stripout.taking-up', { layer: LAYERS[kind].words }),
+        words: say('stripout.takingUp', { layer: LAYERS[kind].words }),
         value: LAYERS[kind].hoursM2,
         unit: 'h/m²',
         min: 0.005,
@@ -21,12 +21,12 @@ export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
     [
       `kg/${kind}`,
       {
-        words: say('stripout.debris-of', { layer: LAYERS[kind].words }),
+        words: say('stripout.debrisOf', { layer: LAYERS[kind].words }),
         value: LAYERS[kind].kgM2,
         unit: 'kg/m²',
         min: 0.1,
         max: 400,
-        source: say('stripout.weigh-a-piece'),
+        source: say('stripout.weighAPiece'),
       },
     ],
   ]);
