@@ -3,6 +3,7 @@ import { english } from './en/index.ts';
 import { createRender } from './render.ts';
 import { worded, type Worded } from './worded.ts';
 
+export { createRender } from './render.ts';
 export type { Catalogue, Render } from './render.ts';
 export type { Worded };
 export { english };

@@ -21,6 +21,8 @@ import { Choice } from '../ui/choice.tsx';
 import { Fold } from '../ui/fold.tsx';
 import { Words } from '../ui/text.tsx';
 import { Header } from './header.tsx';
+import type { Sayable } from '@maquette/core/said';
+import { inWords } from '@maquette/words';
 
 const ROLE_WORDS: Record<ColumnRole, string> = {
   setup: 'Set-up',
@@ -54,6 +56,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
   const [doubted, setDoubted] = useState<ReadonlySet<number>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
   const units = shown.room?.units ?? 'metric';
+  const say = (said: Sayable) => inWords(said, units);
   const walls = shown.facts?.walls;
   const plan = useMemo(() => (walls ? planOf({ walls }) : null), [walls]);
   const read = useMemo(() => (file ? readRodFile(file.text, plan, columns ?? undefined) : null), [file, plan, columns]);
@@ -139,7 +142,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
                 {read.problems.slice(0, 60).map((p) => {
                   const on = doubted.has(p.line);
                   const body = (
-                    <Words>{`Line ${p.line}: ${p.reason}${p.reading ? (on ? ' · taken all the same' : ' · tap to take it all the same') : ''}`}</Words>
+                    <Words>{`Line ${p.line}: ${say(p.reason)}${p.reading ? (on ? ' · taken all the same' : ' · tap to take it all the same') : ''}`}</Words>
                   );
                   if (!p.reading)
                     return (
@@ -152,7 +155,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
                       key={p.line}
                       role="checkbox"
                       aria-checked={on}
-                      accessibilityLabel={`Line ${p.line}: ${p.reason}. Take it all the same`}
+                      accessibilityLabel={`Line ${p.line}: ${say(p.reason)}. Take it all the same`}
                       onPress={() =>
                         setDoubted((held) => new Set(on ? [...held].filter((l) => l !== p.line) : [...held, p.line]))
                       }

@@ -1,12 +1,14 @@
+import type { Sayable } from '@maquette/core/said';
 import { StyleSheet, View } from 'react-native';
 import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from './button.tsx';
 import { Words } from './text.tsx';
+import { useSay } from './use-say.ts';
 
 interface Props {
   found: string;
-  problems: readonly { line: number; text: string; reason: string }[];
-  missing: readonly string[];
+  problems: readonly { line: number; text: Sayable; reason: Sayable }[];
+  missing: readonly Sayable[];
   remarks?: readonly string[];
   /** Null where there is nothing to take. */
   onTake: (() => void) | null;
@@ -17,10 +19,11 @@ const SHOWN = 8;
 
 /** What a file holds, before anything of it is stored: every row that is not taken is named. */
 export function FileFindings({ found, problems, missing, remarks = [], onTake, onDrop }: Props) {
+  const say = useSay();
   const palette = usePalette();
   return (
     <View style={[styles.box, { borderColor: palette.chalk }]} testID="file-findings">
-      <Words bold>{missing.length > 0 ? `Cannot be read: no ${missing.join(', no ')}` : found}</Words>
+      <Words bold>{missing.length > 0 ? `Cannot be read: no ${missing.map(say).join(', no ')}` : found}</Words>
       {remarks.map((remark) => (
         <Words key={remark} size="small">
           {remark}
@@ -28,7 +31,7 @@ export function FileFindings({ found, problems, missing, remarks = [], onTake, o
       ))}
       {problems.slice(0, SHOWN).map((p) => (
         <Words key={p.line} size="small" color={palette.verdict.work}>
-          {p.line > 0 ? `Line ${p.line} is not taken: ${p.reason}.` : p.reason}
+          {p.line > 0 ? `Line ${p.line} is not taken: ${say(p.reason)}.` : say(p.reason)}
         </Words>
       ))}
       {problems.length > SHOWN ? (

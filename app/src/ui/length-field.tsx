@@ -1,3 +1,4 @@
+import { inWords } from '@maquette/words';
 import { formatReach, formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
 import { useRefused, type OnProblem } from './asked-back.ts';
 import { Field } from './field.tsx';
@@ -33,7 +34,7 @@ export function LengthField({ label, mm, units, range, onTaken, hint, problem, s
   const take = () => {
     if (text.trim() === onRecord) return setWrong(null);
     const parsed = parseLength(text, units === 'metric' ? 'mm' : 'in');
-    if (!parsed.ok) return setWrong(text.trim() === '' ? 'Empty: a length is needed' : parsed.reason);
+    if (!parsed.ok) return setWrong(text.trim() === '' ? 'Empty: a length is needed' : inWords(parsed.reason, units));
     if (parsed.mm < range.min || parsed.mm > range.max) {
       return setWrong(
         `${text.trim()} is out of range: ${formatReach(range.min, units)} to ${formatReach(range.max, units)} is taken`,

@@ -4,6 +4,8 @@ import { forecastProbe } from '@maquette/core/damp';
 import { underEachSchool, type FloorSurface } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';
 import { programmedWay, ruleCosts, type Programmed } from '@maquette/core/levelling';
+import { ScanProblem } from '@maquette/core/scan';
+import { inWords } from '@maquette/words';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerScan } from './answer-scan.ts';
 import { lineOf } from './line-of.ts';
@@ -71,6 +73,10 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   return work ? ruleCosts(work.job, schools) : [];
 }
 
+/** Why there is no answer. What is wrong with a file is said; lengths of a scan are metres whatever the room's units. */
+const reasonOf = (error: unknown) =>
+  error instanceof ScanProblem ? inWords(error.said, 'metric') : error instanceof Error ? error.message : String(error);
+
 const tell = (told: Told) => self.postMessage(told);
 
 self.onmessage = async (event: MessageEvent<Crossing>) => {
@@ -79,7 +85,7 @@ self.onmessage = async (event: MessageEvent<Crossing>) => {
   try {
     told = { id: event.data.id, ok: true, answer: await answer(event.data), tookMs: performance.now() - started };
   } catch (error) {
-    told = { id: event.data.id, ok: false, reason: error instanceof Error ? error.message : String(error) };
+    told = { id: event.data.id, ok: false, reason: reasonOf(error) };
   }
   tell(told);
 };

@@ -1,4 +1,4 @@
-import { decimals, say, type Said } from '../said/index.ts';
+import { area, say, type Said } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { OUTER_WALLS } from './questions.ts';
 import {
@@ -48,13 +48,13 @@ export function needOf(ctx: DampContext, method: DampMethod): DampNeed {
   const here = floorAreaM2(ctx.room);
   const { otherAreaM2, otherTests } = ctx.facts.like;
   const shared = method === 'probe' || method === 'dish' || (method === 'hood' && here > 20);
-  const area = shared ? here + otherAreaM2 : here;
-  const byArea = testsForArea(method, area, heated);
+  const likeM2 = shared ? here + otherAreaM2 : here;
+  const byArea = testsForArea(method, likeM2, heated);
   const elsewhere = shared ? (otherTests[method] ?? 0) : 0;
   const why = [
     shared && otherAreaM2 > 0
-      ? say('damp.why1', { byArea, area: decimals(area, 1), elsewhere })
-      : say('damp.why12', { byArea, area: decimals(area, 1) }),
+      ? say('damp.testsForLikeBase', { byArea, area: area(likeM2), elsewhere })
+      : say('damp.testsForArea', { byArea, area: area(likeM2) }),
   ];
   let count = Math.max(1, byArea - elsewhere);
   if (method !== 'probe' || !onGround(ctx)) return { count, outerWalls: [], why };

@@ -144,13 +144,13 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     const emission = stood > 0 ? emissionGM2Day(gain, test.areaM2, stood) : 0;
     return done(
       emission,
-      say('damp.g24MHGM', {
+      say('damp.dishFormula', {
         gain: round(gain, 2),
         areaM2: test.areaM2,
         stood: round(stood),
         emission: round(emission),
       }),
-      say('damp.gM24HLb1000', { emission: round(emission), emissionLb: round(emissionLb(emission)) }),
+      say('damp.emission', { emission: round(emission), emissionLb: round(emissionLb(emission)) }),
     );
   }
   if (test.method === 'carbide') {

@@ -1,4 +1,4 @@
-import { decimals, listed, say, type Said, type Sayable } from '../said/index.ts';
+import { area, listed, say, type Said, type Sayable } from '../said/index.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SOURCE, WAY_OUT } from './questions.ts';
@@ -95,7 +95,7 @@ export function waysOut(
       allowed: !sulfate && !timber && byRh && over.result.value <= limit && source === 'no',
       time: say('damp.days', { membraneDays: figure('membrane-days') }),
       cost: areaM2 * figure('membrane-cost-m2'),
-      costWords: say('damp.mTwoCoats', { areaM2: decimals(areaM2, 1) }),
+      costWords: say('damp.twoCoats', { area: area(areaM2) }),
       unknown: say('damp.theBondToThisSlabIts'),
       why: sulfate
         ? say('damp.calciumSulfateGoesSoftBehindA')

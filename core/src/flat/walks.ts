@@ -1,4 +1,4 @@
-import { say, type Said } from '../said/index.ts';
+import { gap, say, type Said } from '../said/index.ts';
 import { boundsMm, type Plan, type PointMm } from '../room/index.ts';
 import { EDGE_RANGES, type EdgeWalk } from './facts.ts';
 
@@ -48,14 +48,14 @@ export function worstUnder(walk: EdgeWalk): { gapMm: number; atMm: number; rocks
 export function edgeProblem(walk: EdgeWalk): Said | null {
   const length = edgeLengthMm(walk);
   if (length < EDGE_RANGES.lengthMm.min || length > EDGE_RANGES.lengthMm.max)
-    return say('flat.mmAnEdgeOfToMm', {
-      length: Math.round(length),
-      min: EDGE_RANGES.lengthMm.min,
-      max: EDGE_RANGES.lengthMm.max,
+    return say('flat.edgeLengthOutOfRange', {
+      length: gap(Math.round(length)),
+      min: gap(EDGE_RANGES.lengthMm.min),
+      max: gap(EDGE_RANGES.lengthMm.max),
     });
   const outside = [...walk.contactsMm, ...walk.gaps.map((g) => g.atMm)].find((at) => at < 0 || at > length + 1);
   if (outside !== undefined)
-    return say('flat.mmLiesPastTheEdgeWhich', { outside: Math.round(outside), length: Math.round(length) });
+    return say('flat.liesPastTheEdge', { outside: gap(Math.round(outside)), length: gap(Math.round(length)) });
   if (walk.rocksMm === null && walk.contactsMm.length < 2) return say('flat.anEdgeThatLiesStillTouches');
   if (walk.rocksMm !== null && walk.contactsMm.length !== 1) return say('flat.anEdgeThatRocksTouchesAt');
   return null;

@@ -1,3 +1,4 @@
+import { say, type Said, type Sayable } from '../said/index.ts';
 import { AIR_RANGES, LOG_SAMPLES_MOST, type AirSample } from '../air/index.ts';
 import { cellsOf, delimiterOf, linesOf, numberOf, type FileLine } from './table-text.ts';
 
@@ -6,9 +7,9 @@ export interface ClimateFile {
   instrument: string;
   samples: AirSample[];
   /** Rows that are not taken, with why. */
-  problems: { line: number; text: string; reason: string }[];
+  problems: { line: number; text: string; reason: Said }[];
   /** What stops the file as a whole. */
-  missing: string[];
+  missing: Sayable[];
   /** The offset from UTC the times were read with, and whether the file said so. */
   zone: { minutes: number; stated: boolean };
   /** Usual time between samples, minutes. */
@@ -50,7 +51,7 @@ export function readClimateFile(text: string): ClimateFile {
     gaps: [],
   };
   if (headerAt < 0) {
-    file.missing = ['a header with temperature and humidity'];
+    file.missing = [say('formats.climateHeader')];
     return file;
   }
   const rows = lines.slice(headerAt + 1);
@@ -60,7 +61,7 @@ export function readClimateFile(text: string): ClimateFile {
   const humidity = headers.findIndex((h, i) => i !== time && HUMIDITY.test(h) && !/temp/i.test(h));
   const temp = headers.findIndex((h, i) => i !== time && i !== humidity && TEMP.test(h));
   for (const [index, what] of [
-    [time, 'date and time'],
+    [time, say('formats.dateAndTime')],
     [temp, 'temperature'],
     [humidity, 'humidity'],
   ] as const)
@@ -78,7 +79,7 @@ export function readClimateFile(text: string): ClimateFile {
     file.problems.push({
       line: 0,
       text: '',
-      reason: `${file.samples.length} samples: at most ${LOG_SAMPLES_MOST} are taken in one file; split it`,
+      reason: say('formats.tooManySamples', { count: file.samples.length, most: LOG_SAMPLES_MOST }),
     });
   nameGaps(file);
   return file;
@@ -93,18 +94,19 @@ interface Columns {
 }
 
 function take(file: ClimateFile, row: FileLine, cells: readonly string[], at: Columns): void {
-  const refuse = (reason: string) => void file.problems.push({ line: row.line, text: row.text, reason });
+  const refuse = (reason: Said) => void file.problems.push({ line: row.line, text: row.text, reason });
   const utc = timeOf(cells[at.time] ?? '', file.zone.minutes, at.monthFirst);
-  if (utc === null) return refuse(`“${cells[at.time] ?? ''}” is no time`);
+  if (utc === null) return refuse(say('formats.isNoTime', { text: cells[at.time] ?? '' }));
   const [t, rh] = [numberOf(cells[at.temp] ?? ''), numberOf(cells[at.humidity] ?? '')];
   if (NOTHING.test(cells[at.temp] ?? '') && NOTHING.test(cells[at.humidity] ?? ''))
-    return refuse('the logger recorded nothing');
-  if (t === null) return refuse(`temperature “${cells[at.temp] ?? ''}” is no number`);
-  if (rh === null) return refuse(`humidity “${cells[at.humidity] ?? ''}” is no number`);
+    return refuse(say('formats.theLoggerRecordedNothing'));
+  if (t === null) return refuse(say('formats.temperatureIsNoNumber', { text: cells[at.temp] ?? '' }));
+  if (rh === null) return refuse(say('formats.humidityIsNoNumber', { text: cells[at.humidity] ?? '' }));
   const tempC = at.fahrenheit ? ((t - 32) * 5) / 9 : t;
   const { tempC: tr, rhPercent: hr } = AIR_RANGES;
-  if (tempC < tr.min || tempC > tr.max) return refuse(`temperature is ${t}: ${tr.min} to ${tr.max} °C is taken`);
-  if (rh < hr.min || rh > hr.max) return refuse(`humidity is ${rh}: ${hr.min} to ${hr.max} % is taken`);
+  if (tempC < tr.min || tempC > tr.max)
+    return refuse(say('formats.temperatureOutOfRange', { t, min: tr.min, max: tr.max }));
+  if (rh < hr.min || rh > hr.max) return refuse(say('formats.humidityOutOfRange', { rh, min: hr.min, max: hr.max }));
   file.samples.push({ at: utc, tempC: Math.round(tempC * 100) / 100, rhPercent: rh });
 }
 

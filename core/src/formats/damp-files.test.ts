@@ -9,7 +9,7 @@ const sample = (name: string) => readFileSync(join(__dirname, '../fixtures', nam
 test('the climate logger’s file comes in as it is: zone, decimal commas, day first, its gap named', () => {
   const file = readClimateFile(sample('climate-logger.csv'));
   expect(file).toMatchObject({ missing: [], zone: { minutes: 0, stated: true }, intervalMin: 30 });
-  expect(file.problems.map((p) => [p.line, p.reason])).toEqual([
+  expect(readOut(file.problems.map((p) => [p.line, p.reason]))).toEqual([
     [81, 'the logger recorded nothing'],
     [82, 'the logger recorded nothing'],
   ]);
@@ -33,7 +33,9 @@ test('a logger in another zone, in Fahrenheit, with a bad row: times go to UTC, 
     'Logger,UTC-0500\nDate/Time,Temp (°F),RH (%)\n10/31/2026 19:30,68,50\n10/31/2026 20:00,68,wet\n',
   );
   expect(file.samples).toEqual([{ at: '2026-11-01T00:30:00.000Z', tempC: 20, rhPercent: 50 }]);
-  expect(file.problems).toEqual([{ line: 4, text: '10/31/2026 20:00,68,wet', reason: 'humidity “wet” is no number' }]);
+  expect(readOut(file.problems)).toEqual([
+    { line: 4, text: '10/31/2026 20:00,68,wet', reason: 'humidity “wet” is no number' },
+  ]);
 });
 
 test('the probes’ file comes in as it is: three holes, seven readings each, the slab’s thickness', () => {
@@ -58,7 +60,7 @@ test('rows that make no sense are named, and the rest is read', () => {
     `${head}A,1,1,100,40,2026-01-02T00:00Z,2026-01-01T00:00Z,80,18\nA,1,1,100,40,2026-01-02T00:00Z,2026-01-03T00:00Z,180,18\nA,1,1,100,40,2026-01-02T00:00Z,2026-01-03T00:00Z,80,\n`,
     null,
   );
-  expect(file.problems.map((p) => [p.line, p.reason])).toEqual([
+  expect(readOut(file.problems.map((p) => [p.line, p.reason]))).toEqual([
     [2, 'read before the hole was drilled'],
     [3, '“180”: 10 to 100 %RH is taken'],
   ]);
@@ -66,6 +68,6 @@ test('rows that make no sense are named, and the rest is read', () => {
 });
 
 test('a file of something else is refused as a whole', () => {
-  expect(readClimateFile('a,b\n1,2\n').missing).toEqual(['a header with temperature and humidity']);
+  expect(readOut(readClimateFile('a,b\n1,2\n').missing)).toEqual(['a header with temperature and humidity']);
   expect(readProbeFile('a,b\n1,2\n', null).missing).toContain('rh');
 });

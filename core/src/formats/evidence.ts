@@ -1,4 +1,4 @@
-import { allOf, decimals, listed, lower, reach, say, type Said, type Sayable } from '../said/index.ts';
+import { allOf, decimals, gap, listed, lower, reach, say, type Said, type Sayable } from '../said/index.ts';
 import Papa from 'papaparse';
 import { testName, type DampContext, type DampResult } from '../damp/index.ts';
 import type { Scan } from '../scan/index.ts';
@@ -168,7 +168,7 @@ export function evidenceOf({
         value: say('formats.pointsOnTheFloor', { points: scan.points }),
         xMm: scan.xMm,
         yMm: scan.yMm,
-        conditions: say('formats.noiseOfACellMm', { noiseMm: decimals(scan.noiseMm, 2) }),
+        conditions: say('formats.noiseOfACell', { noiseMm: gap(scan.noiseMm) }),
         note: scan.note,
       }),
     ),

@@ -1,3 +1,4 @@
+import { gap, gapFigure, say, type Said, type Sayable } from '../said/index.ts';
 import { DAMP_RANGES, METHOD_SPECS } from '../damp/index.ts';
 import { contains, type Plan } from '../room/index.ts';
 import { cellsOf, delimiterOf, linesOf, numberOf } from './table-text.ts';
@@ -16,8 +17,8 @@ export interface ProbeFile {
   probes: FileProbe[];
   /** Slab thickness the file states, mm; null when it states none or several. */
   slabMm: number | null;
-  problems: { line: number; text: string; reason: string }[];
-  missing: string[];
+  problems: { line: number; text: string; reason: Said }[];
+  missing: Sayable[];
 }
 
 const COLUMNS = {
@@ -42,7 +43,7 @@ export function readProbeFile(text: string, plan: Plan | null): ProbeFile {
   const lines = linesOf(text);
   const file: ProbeFile = { probes: [], slabMm: null, problems: [], missing: [] };
   const header = lines[0];
-  if (!header) return { ...file, missing: ['a header'] };
+  if (!header) return { ...file, missing: [say('formats.aHeader')] };
   const delimiter = delimiterOf(lines.slice(0, 5).map((l) => l.text));
   const headers = cellsOf(header.text, delimiter);
   const index = (role: keyof typeof COLUMNS) => headers.findIndex((h) => COLUMNS[role].test(h));
@@ -51,7 +52,7 @@ export function readProbeFile(text: string, plan: Plan | null): ProbeFile {
   const slabs = new Set<number>();
   for (const row of lines.slice(1)) {
     const cells = cellsOf(row.text, delimiter);
-    const refuse = (reason: string) => void file.problems.push({ line: row.line, text: row.text, reason });
+    const refuse = (reason: Said) => void file.problems.push({ line: row.line, text: row.text, reason });
     const cell = (role: keyof typeof COLUMNS) => cells[index(role)] ?? '';
     const mm = (role: 'x' | 'y' | 'depth' | 'slab') => {
       const value = numberOf(cell(role));
@@ -61,13 +62,22 @@ export function readProbeFile(text: string, plan: Plan | null): ProbeFile {
     const utc = (text: string) => (Number.isNaN(Date.parse(text)) ? null : new Date(text).toISOString());
     const [startedAt, takenAt] = [utc(cell('drilled')), utc(cell('read'))];
     const { min, max } = METHOD_SPECS.probe;
-    if (xMm === null || yMm === null) refuse('the place is no number');
-    else if (plan && !contains(plan.corners, xMm, yMm)) refuse(`${xMm}, ${yMm} mm lies outside the room`);
+    if (xMm === null || yMm === null) refuse(say('formats.thePlaceIsNoNumber'));
+    else if (plan && !contains(plan.corners, xMm, yMm))
+      refuse(say('formats.liesOutside', { xMm: gapFigure(xMm), yMm: gap(yMm) }));
     else if (depthMm === null || depthMm < DAMP_RANGES.depthMm.min || depthMm > DAMP_RANGES.depthMm.max)
-      refuse(`depth “${cell('depth')}”: ${DAMP_RANGES.depthMm.min} to ${DAMP_RANGES.depthMm.max} mm is taken`);
-    else if (!startedAt || !takenAt) refuse(`“${startedAt ? cell('read') : cell('drilled')}” is no time`);
-    else if (takenAt < startedAt) refuse('read before the hole was drilled');
-    else if (value === null || value < min || value > max) refuse(`“${cell('rh')}”: ${min} to ${max} %RH is taken`);
+      refuse(
+        say('formats.depthOutOfRange', {
+          text: cell('depth'),
+          min: gap(DAMP_RANGES.depthMm.min),
+          max: gap(DAMP_RANGES.depthMm.max),
+        }),
+      );
+    else if (!startedAt || !takenAt)
+      refuse(say('formats.isNoTime', { text: startedAt ? cell('read') : cell('drilled') }));
+    else if (takenAt < startedAt) refuse(say('formats.readBeforeTheHoleWasDrilled'));
+    else if (value === null || value < min || value > max)
+      refuse(say('formats.humidityReadOutOfRange', { text: cell('rh'), min, max }));
     else {
       const name = cell('probe') || `P${file.probes.length + 1}`;
       let probe = file.probes.find((p) => p.name === name && p.startedAt === startedAt);

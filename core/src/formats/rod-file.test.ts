@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { heightsOf } from '../flat/index.ts';
@@ -26,7 +27,9 @@ test('semicolons, decimal commas, centimetres, foreign headings, an encoding mar
   const file = readRodFile(fixture('bootroom-rod-comma.csv'), rectanglePlan(2900, 2300));
   expect([file.delimiter, file.readings.length]).toEqual([';', 42]);
   expect(file.readings[1]).toMatchObject({ xMm: 550, yMm: 100, rodMm: 1177.6 });
-  expect(file.problems).toEqual([{ line: 44, text: '43;145,0;40,0;;vergessen', reason: 'Ablesung (mm) is empty' }]);
+  expect(readOut(file.problems)).toEqual([
+    { line: 44, text: '43;145,0;40,0;;vergessen', reason: 'Ablesung (mm) is empty' },
+  ]);
 });
 
 test('tabs, feet and inches with fractions; a slip of the pen and an empty cell are named', () => {
@@ -34,8 +37,8 @@ test('tabs, feet and inches with fractions; a slip of the pen and an empty cell 
   expect([file.delimiter, file.readings.length]).toEqual(['\t', 42]);
   expect(file.readings[2]!.xMm).toBeCloseTo(50.5 * 25.4, 9);
   expect(file.readings[2]!.rodMm).toBeCloseTo(49.25 * 25.4, 9);
-  expect(file.problems.map((p) => [p.line, p.reason])).toEqual([
-    [8, 'rod (in) "4B9 1/16" is not a length in inches'],
+  expect(readOut(file.problems.map((p) => [p.line, p.reason]))).toEqual([
+    [8, 'rod (in) “4B9 1/16” is not a length in inches'],
     [13, 'rod (in) is empty'],
   ]);
 });
@@ -65,8 +68,8 @@ test('a reading outside the room, out of range or far from the rest is named and
   const file = readRodFile(rows.join('\n'), rectanglePlan(3000, 2000));
   expect(file.readings).toHaveLength(8);
   expect(file.problems.map((p) => p.line)).toEqual([10, 11, 12]);
-  expect(file.problems[0]!.reason).toContain('outside the room');
-  expect(file.problems[1]!.reason).toContain('0 to 5000');
+  expect(readOut(file.problems[0]!.reason)).toContain('outside the room');
+  expect(readOut(file.problems[1]!.reason)).toContain('0 to 5000');
   expect(file.problems[2]!.reading).toMatchObject({ rodMm: 1924 });
 });
 

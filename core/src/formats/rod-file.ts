@@ -1,3 +1,4 @@
+import { allOf, gap, gapFigure, say, type Said, type Sayable } from '../said/index.ts';
 import Papa from 'papaparse';
 import { ROD_MM, type RodReading, type SetUp } from '../flat/index.ts';
 import { boundsMm, contains, distanceToWallsMm, type Plan } from '../room/index.ts';
@@ -26,8 +27,8 @@ interface FileBenchmark {
 /** A row that is not taken, or is taken only when the user says so. */
 interface RowProblem {
   line: number;
-  text: string;
-  reason: string;
+  text: Sayable;
+  reason: Sayable;
   /** Present when the row can be read but looks wrong: the user may take it all the same. */
   reading?: FileReading;
 }
@@ -97,7 +98,7 @@ export function readRodFile(text: string, plan: Plan | null, columns?: readonly 
     file.problems.push({
       line: data[FILE_ROWS_MOST + 1]!.line,
       text: '',
-      reason: `${data.length - 1} rows: the first ${FILE_ROWS_MOST} are read`,
+      reason: say('formats.tooManyRows', { count: data.length - 1, most: FILE_ROWS_MOST }),
     });
   }
   if (missing.length > 0) return file;
@@ -114,21 +115,28 @@ function takeRow(
   plan: Plan | null,
 ): void {
   const cell = (role: ColumnRole) => (index(role) < 0 ? '' : (row.cells[index(role)] ?? ''));
-  const refuse = (reason: string) => file.problems.push({ line: row.line, text: row.text, reason });
+  const refuse = (reason: Sayable) => file.problems.push({ line: row.line, text: row.text, reason });
   const name = (role: ColumnRole) => file.headers[index(role)] || role;
   const length = (role: 'x' | 'y' | 'rod') => parseLength(cell(role), uses[index(role)]!.unit);
   const setup = cell('setup') || 'A';
   const rod = length('rod');
-  if (!rod.ok) return void refuse(`${name('rod')} ${rod.reason}`);
+  if (!rod.ok) return void refuse(allOf([name('rod'), rod.reason], ' '));
   if (rod.mm < ROD_MM.min || rod.mm > ROD_MM.max)
-    return void refuse(`${name('rod')} is ${Math.round(rod.mm)} mm: ${ROD_MM.min} to ${ROD_MM.max} is taken`);
+    return void refuse(
+      say('formats.rodOutOfRange', {
+        name: name('rod'),
+        rodMm: gap(Math.round(rod.mm)),
+        min: gap(ROD_MM.min),
+        max: gap(ROD_MM.max),
+      }),
+    );
   if (BENCHMARK.test(cell('station')) && cell('x') === '' && cell('y') === '') {
     file.benchmarks.push({ line: row.line, setup, rodMm: rod.mm });
     return;
   }
   const [x, y] = [length('x'), length('y')];
-  if (!x.ok) return void refuse(`${name('x')} ${x.reason}`);
-  if (!y.ok) return void refuse(`${name('y')} ${y.reason}`);
+  if (!x.ok) return void refuse(allOf([name('x'), x.reason], ' '));
+  if (!y.ok) return void refuse(allOf([name('y'), y.reason], ' '));
   const reading: FileReading = {
     line: row.line,
     setup,
@@ -143,12 +151,18 @@ function takeRow(
   else file.readings.push(reading);
 }
 
-function outsideWords(plan: Plan, x: number, y: number): string | null {
+function outsideWords(plan: Plan, x: number, y: number): Said | null {
   const b = boundsMm(plan.corners);
   if (contains(plan.corners, x, y)) return null;
   const by = distanceToWallsMm(plan.corners, x, y);
   if (by <= 20) return null;
-  return `lies ${Math.round(by)} mm outside the room (${Math.round(x)}, ${Math.round(y)}; the room is ${Math.round(b.maxX - b.minX)} by ${Math.round(b.maxY - b.minY)})`;
+  return say('formats.liesOutsideBy', {
+    by: gap(Math.round(by)),
+    x: gapFigure(Math.round(x)),
+    y: gapFigure(Math.round(y)),
+    wide: gapFigure(Math.round(b.maxX - b.minX)),
+    deep: gap(Math.round(b.maxY - b.minY)),
+  });
 }
 
 function doubtOutliers(file: RodFile): void {
@@ -160,8 +174,18 @@ function doubtOutliers(file: RodFile): void {
     const off = reading.rodMm - middles.get(reading.setup)!;
     if (Math.abs(off) <= DOUBT_MM) keep.push(reading);
     else {
-      const reason = `rod ${Math.round(reading.rodMm * 10) / 10} mm is ${Math.round(Math.abs(off))} mm ${off > 0 ? 'below' : 'above'} the rest of set-up ${reading.setup}`;
-      file.problems.push({ line: reading.line, text: `station ${reading.station}`, reason, reading });
+      const reason = say('formats.rodApart', {
+        rodMm: gap(reading.rodMm),
+        off: gap(Math.round(Math.abs(off))),
+        what: off > 0 ? say('formats.below') : say('formats.above'),
+        setup: reading.setup,
+      });
+      file.problems.push({
+        line: reading.line,
+        text: say('formats.station', { station: reading.station }),
+        reason,
+        reading,
+      });
     }
   }
   file.readings = keep;

@@ -1,4 +1,4 @@
-import { allOf, say, type Said } from '../said/index.ts';
+import { allOf, gap, say, type Said } from '../said/index.ts';
 import { LEVELLING_FIGURES, type FigureSpec, type OwnFigure } from '../figures/index.ts';
 
 /** A levelling product as its bag describes it. Generic kinds with invented figures inside the usual ranges. */
@@ -175,7 +175,7 @@ export function needOf(
       compound.feathers && thinnestMm > 0
         ? say('levelling.isSpreadByTrowelItDoes')
         : tooThin
-          ? say('levelling.needsMmEverywhereItDoesNot', { leastMm: compound.leastMm })
+          ? say('levelling.doesNotFeather', { leastMm: gap(compound.leastMm) })
           : lifts > 3
             ? say('levelling.wouldTakeLifts', { lifts })
             : null,

@@ -1,4 +1,4 @@
-import { say, type Said } from '../said/index.ts';
+import { gap, say, type Said } from '../said/index.ts';
 import { figure, whole, type Held } from '../fields/index.ts';
 import { distanceMm, type PointMm, type Polygon } from './geometry.ts';
 import { WALL_COUNT, type Wall } from './outline.ts';
@@ -189,6 +189,6 @@ export function diagonalProblem(corners: Polygon, diagonal: Diagonal): Said | nu
   if (apart < 2) return say('room.cornersAndAreTheEndsOf', { from: from + 1, to: to + 1 });
   const drawnMm = distanceMm(corners[from]!, corners[to]!);
   if (Math.abs(drawnMm - lengthMm) > MISREAD_SHARE * drawnMm)
-    return say('room.mmButTheWallsMakeIt', { lengthMm: Math.round(lengthMm), drawnMm: Math.round(drawnMm) });
+    return say('room.diagonalApart', { lengthMm: gap(Math.round(lengthMm)), drawnMm: gap(Math.round(drawnMm)) });
   return null;
 }

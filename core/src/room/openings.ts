@@ -1,4 +1,4 @@
-import { lower, say, type Said, type Sayable } from '../said/index.ts';
+import { gap, lower, say, type Said, type Sayable } from '../said/index.ts';
 import { figure, oneOf, orNull, ownId, refersTo, whole, within, type Held } from '../fields/index.ts';
 import { WALL_COUNT, WALL_LENGTH_MM, wallName, type Wall } from './outline.ts';
 
@@ -86,14 +86,14 @@ export function openingProblem(walls: readonly Wall[], opening: Opening): Said |
   const wall = walls[opening.wall];
   const what = lower(OPENING_WORDS[opening.kind]);
   if (!wall) return say('room.wallDoesNotExistTheRoom', { wall: opening.wall + 1, wallsCount: walls.length });
-  if (opening.fromMm < 0) return say('room.mmAStartsAt0Or', { fromMm: opening.fromMm, what });
+  if (opening.fromMm < 0) return say('room.openingBeforeItsWall', { fromMm: gap(opening.fromMm), what });
   if (opening.widthMm < OPENING_MM.width.min)
-    return say('room.mmWideOrMoreIsTaken', { widthMm: opening.widthMm, min: OPENING_MM.width.min });
+    return say('room.openingTooNarrow', { widthMm: gap(opening.widthMm), min: gap(OPENING_MM.width.min) });
   if (opening.fromMm + opening.widthMm > wall.lengthMm + 1) {
-    return say('room.theEndsAtMmPastThe', {
+    return say('room.openingPastItsWall', {
       what,
-      fromMm: Math.round(opening.fromMm + opening.widthMm),
-      lengthMm: Math.round(wall.lengthMm),
+      endsMm: gap(Math.round(opening.fromMm + opening.widthMm)),
+      lengthMm: gap(Math.round(wall.lengthMm)),
     });
   }
   return null;

@@ -1,4 +1,4 @@
-import { say, type Said } from '../said/index.ts';
+import { gap, say, type Said } from '../said/index.ts';
 import { figure, flag, mayLack, text, within, type Held } from '../fields/index.ts';
 import { distanceMm, firstCrossing, SHEET_MM, signedAreaM2, type Polygon, type PointMm } from './geometry.ts';
 
@@ -123,7 +123,7 @@ function problemOf(
   if (open) {
     return {
       kind: 'open',
-      words: say('room.theLastWallEndsMmFrom', { closingMm: Math.round(closingMm) }),
+      words: say('room.outlineOpen', { closingMm: gap(Math.round(closingMm)) }),
     };
   }
   if (signedAreaM2(closed) <= 0) {

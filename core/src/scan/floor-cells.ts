@@ -1,4 +1,4 @@
-import { say } from '../said/index.ts';
+import { reach, say } from '../said/index.ts';
 import { ScanProblem, TELL_EVERY, type Cloud, type Share } from './cloud.ts';
 import { axesOf, type FloorPlane } from './find-plane.ts';
 
@@ -57,7 +57,10 @@ export function floorCells(cloud: Cloud, plane: FloorPlane, share: Share = () =>
   const ny = Math.floor((maxB - minB) / cellM) + 1;
   if (!(nx * ny <= CELLS_MOST))
     throw new ScanProblem(
-      say('scan.theScansFloorReachesOverBy', { maxA: Math.round(maxA - minA), maxB: Math.round(maxB - minB) }),
+      say('scan.theScansFloorReachesOverBy', {
+        longMm: reach(Math.round(maxA - minA) * 1000),
+        wideMm: reach(Math.round(maxB - minB) * 1000),
+      }),
     );
   const counts = new Uint16Array(nx * ny * BINS);
   const near = new Uint32Array(nx * ny);

@@ -1,4 +1,4 @@
-import { decimals, reach, say, type Said } from '../said/index.ts';
+import { decimals, gap, reach, say, type Said } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import { isTimber, type RoomFacts } from '../room/index.ts';
 import { extentAlongMm, markAreaM2, markLengthMm } from './extent.ts';
@@ -291,15 +291,18 @@ function crack(mark: Mark, lengthMm: number | null, figure: FigureOf): Plain {
               words: say('soundness.resin'),
               value: (lengthMm / 1000) * figure('resin-l-m'),
               unit: 'l',
-              formula: say('soundness.mLM', { lengthMm: decimals(lengthMm / 1000, 2), resinLM: figure('resin-l-m') }),
+              formula: say('soundness.resinFormula', {
+                lengthMm: decimals(lengthMm / 1000, 2),
+                resinLM: figure('resin-l-m'),
+              }),
             },
             {
               words: say('soundness.stitches'),
               value: stitches!,
               unit: '',
-              formula: say('soundness.mmEveryMmAndOne', {
-                lengthMm: Math.round(lengthMm),
-                stitchMm: figure('stitch-mm'),
+              formula: say('soundness.stitchesAlong', {
+                lengthMm: gap(Math.round(lengthMm)),
+                stitchMm: gap(figure('stitch-mm')),
               }),
             },
           ],
@@ -323,7 +326,7 @@ const hours = (area: number, rate: number, words: Said): Quantity => ({
   words,
   value: area * rate,
   unit: 'h',
-  formula: say('soundness.mHM', { area: decimals(area, 2), rate }),
+  formula: say('soundness.hoursFormula', { area: decimals(area, 2), rate }),
 });
 
 function mortar(area: number, depthMm: number | null, figure: FigureOf): Quantity[] {
@@ -334,7 +337,7 @@ function mortar(area: number, depthMm: number | null, figure: FigureOf): Quantit
       words: say('soundness.repairMortar'),
       value: area * depthMm * figure('fill-kg-l'),
       unit: 'kg',
-      formula: say('soundness.mMmKgL', { area: decimals(area, 3), depthMm, fillKgL: figure('fill-kg-l') }),
+      formula: say('soundness.mortarFormula', { area: decimals(area, 3), depthMm, fillKgL: figure('fill-kg-l') }),
     },
   ];
 }

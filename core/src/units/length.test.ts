@@ -1,3 +1,4 @@
+import { readOut } from '@maquette/words';
 import {
   formatBulk,
   formatGap,
@@ -43,7 +44,7 @@ test.each([
   ['NaN', 'mm', 'not a length'],
   ['Infinity', 'm', 'not a length'],
 ] as const)('says why %s is no length', (text, unit, reason) => {
-  expect(mm(text, unit)).toContain(reason);
+  expect(readOut(mm(text, unit))).toContain(reason);
 });
 
 test('an inch is exactly 25.4 mm and a foot twelve of them', () => {

@@ -1,3 +1,5 @@
+import { say, type Said } from '../said/index.ts';
+
 /** Millimetres in one inch: exact by definition (international yard and pound agreement, 1959). */
 export const MM_PER_INCH = 25.4;
 const MM_PER_FOOT = 304.8;
@@ -23,7 +25,7 @@ export function toMm(value: number, unit: LengthUnit): number {
 }
 
 /** A value and, when it could not be read, why not. */
-type ParsedLength = { ok: true; mm: number } | { ok: false; reason: string };
+type ParsedLength = { ok: true; mm: number } | { ok: false; reason: Said };
 
 const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/;
 const FRACTION = /^(\d+)\/(\d+)$/;
@@ -58,11 +60,11 @@ export function parseLength(text: string, unit: LengthUnit): ParsedLength {
     .toLowerCase()
     .replace(/[\u2032\u2019]/g, "'")
     .replace(/[\u2033\u201d]|''/g, '"');
-  if (raw === '') return { ok: false, reason: 'is empty' };
+  if (raw === '') return { ok: false, reason: say('units.empty') };
   const feet = /^([+-])?\s*(\d+(?:[.,]\d+)?)\s*(?:'|ft|feet)\s*(?:-?\s*([\d\s./,]+?)\s*(?:"|in|inches)?)?$/.exec(raw);
   if (feet) {
     const inches = feet[3] ? inchesOf(feet[3]) : 0;
-    if (inches === null) return { ok: false, reason: `"${text}" has no inches that can be read` };
+    if (inches === null) return { ok: false, reason: say('units.noInches', { text }) };
     const mm = Number(feet[2]!.replace(',', '.')) * MM_PER_FOOT + inches * MM_PER_INCH;
     return { ok: true, mm: feet[1] === '-' ? -mm : mm };
   }
@@ -74,14 +76,13 @@ export function parseLength(text: string, unit: LengthUnit): ParsedLength {
   if (used === 'in' || used === 'ftin' || used === 'ft') {
     const sign = body.startsWith('-') ? -1 : 1;
     const value = inchesOf(body.replace(/^[+-]\s*/, ''));
-    if (value === null)
-      return { ok: false, reason: `"${text}" is not a length in ${used === 'ft' ? 'feet' : 'inches'}` };
+    if (value === null) return { ok: false, reason: say('units.noLength', { text, unit: used }) };
     return { ok: true, mm: sign * toMm(value, used) };
   }
   // A space, or an apostrophe between groups of three digits, separates thousands on site notes.
   const value = plainNumber(body.replace(/(\d)[ \u00a0\u202f'](?=\d{3}(\D|$))/g, '$1'));
   return value === null
-    ? { ok: false, reason: `"${text}" is not a length in ${used}` }
+    ? { ok: false, reason: say('units.noLength', { text, unit: used }) }
     : { ok: true, mm: toMm(value, used) };
 }
 

@@ -1,11 +1,5 @@
 /** What the coverings part says. */
 export const coverings = {
-  'coverings.generic': 'Generic card: invented figures inside the usual range. The maker’s sheet wins.',
-  'coverings.shippedCards1Name': 'Click vinyl, rigid core',
-  'coverings.shippedCards2Name': 'Laminate, floating',
-  'coverings.shippedCards3Name': 'Vinyl, glued down',
-  'coverings.shippedCards4Name': 'Engineered wood, floating',
-  'coverings.shippedCards5Name': 'Click herringbone',
   'coverings.oldFloorWordsTile': 'Ceramic tile',
   'coverings.oldFloorWordsResilient': 'One layer of vinyl or lino',
   'coverings.oldFloorWordsWood': 'Wood and panels',

@@ -1,3 +1,4 @@
+import { units } from './units.ts';
 import { formats } from './formats.ts';
 import { said } from './said.ts';
 import { air } from './air.ts';
@@ -16,6 +17,7 @@ import { verdict } from './verdict.ts';
 
 /** Every sentence in English, by its code. */
 export const english = {
+  ...units,
   ...formats,
   ...said,
   ...air,

@@ -14,7 +14,7 @@ export const levelling = {
   'levelling.compoundFiguresCoverH': 'cover after, up to 5 mm',
   'levelling.compoundFiguresCoverHperMm': 'and for each mm more',
   'levelling.isSpreadByTrowelItDoes': 'is spread by trowel: it does not flow out level',
-  'levelling.needsMmEverywhereItDoesNot': 'needs {leastMm} mm everywhere: it does not feather',
+  'levelling.doesNotFeather': 'needs {leastMm} everywhere: it does not feather',
   'levelling.wouldTakeLifts': 'would take {lifts} lifts',
   'levelling.silica': 'Silica dust: shrouded tool, class M or H extractor, fitted mask; never dry-sweep.',
   'levelling.wood': 'Wood dust: extractor, mask, no sparks; sink every fixing below the cut first.',

@@ -4,7 +4,7 @@ export const scan = {
   'scan.overMillionPointsThinTheScan': 'Over {POINTSMOST} million points: thin the scan out, or scan the room in parts',
   'scan.fewerThanThreePointsNoFloor': 'Fewer than three points: no floor can be found in them',
   'scan.noLevelPlaneWithEnoughPoints': 'No level plane with enough points: is the floor in the scan?',
-  'scan.theScansFloorReachesOverBy': 'The scan’s floor reaches over {maxA} by {maxB} m: scan one room at a time',
+  'scan.theScansFloorReachesOverBy': 'The scan’s floor reaches over {longMm} by {wideMm}: scan one room at a time',
   'scan.noFloorWithEnoughPointsOn': 'No floor with enough points on it: scan closer, or hold the phone lower',
   'scan.noPlyHeadingTheFileIs': 'No PLY heading: the file is cut off or is something else',
   'scan.nothing': 'nothing',

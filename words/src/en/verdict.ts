@@ -10,7 +10,6 @@ export const verdict = {
   'verdict.opencountPluralOneOtherOpencountPlural':
     '{openCount} {openCount, plural, one {place} other {places}} {openCount, plural, one {stands} other {stand}} out on the meter, highest {most} %.',
   'verdict.testThere': 'Test there: {place}.',
-  'verdict.words': ' at {test}',
   'verdict.baseTitle': 'Damp: {spec}',
   'verdict.evidenceCompleteItGrowsOldRead': 'Evidence complete. It grows old: read again before laying.',
   'verdict.moreToMake': '{count} more to make.',

@@ -12,7 +12,7 @@ const read = (testId: string, value: number, part: Partial<DampResult> = {}) =>
     ...part,
   }) as DampResult;
 const damp = (tests: object[], results: DampResult[], limit: number | null, outliers: DampResult[] = []) => ({
-  ctx: { facts: { dampTests: tests } } as unknown as DampContext,
+  ctx: { room: { units: 'metric' }, facts: { dampTests: tests } } as unknown as DampContext,
   state: {
     results,
     outliers,

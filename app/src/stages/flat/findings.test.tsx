@@ -6,6 +6,7 @@ import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { underEachSchool } from '@maquette/core/flat';
 import { Findings, FindingsActions } from './findings.tsx';
 import { INVENTED_ROOM as room, inventedDip } from '../../data/invented-room.ts';
+import { shownIn } from '../../ui/invented-units.tsx';
 
 const card = SHIPPED_CARDS[0]!;
 
@@ -17,7 +18,7 @@ function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
   return { own, picture: pictureOf(assessment, own), schools: underEachSchool(assessment.flat!, card.rules, false) };
 }
 
-function show(depthMm: number, units?: 'metric' | 'imperial') {
+function show(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
   const { own, picture, schools } = judged(depthMm, units);
   const onShow = jest.fn();
   const onSet = jest.fn();
@@ -27,6 +28,7 @@ function show(depthMm: number, units?: 'metric' | 'imperial') {
       <Findings room={own} card={card} picture={picture} schools={schools} shown={0} onShow={onShow} onSet={onSet} />
       <FindingsActions picture={picture} onRead={() => undefined} onPlan={onPlan} />
     </>,
+    shownIn(units),
   );
   return { picture, onShow, onPlan, user: userEvent.setup() };
 }

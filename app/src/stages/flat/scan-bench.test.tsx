@@ -6,6 +6,7 @@ import type { ScanState } from '@maquette/core/flat';
 import { anchorOf } from '@maquette/core/scan';
 import { ScanBench } from './scan-bench.tsx';
 import type { Scanning } from './use-scan.ts';
+import { shownIn } from '../../ui/invented-units.tsx';
 
 const room = { id: 'room', units: 'metric' } as never;
 const shown = { scans: [] } as never;
@@ -48,6 +49,7 @@ const show = (held: Scanning, scans: ScanState[] = []) => {
       scanning={held}
       onRead={onRead}
     />,
+    shownIn('metric'),
   );
   return { onRead, user: userEvent.setup() };
 };

@@ -7,6 +7,7 @@ import type { ShownRoom } from '../../data/use-facts.ts';
 import { DoneTab } from './done-tab.tsx';
 import type { ShownWay } from './shown-ways.ts';
 import { INVENTED_ROOM as room } from '../../data/invented-room.ts';
+import { shownIn } from '../../ui/invented-units.tsx';
 
 const mockWrite = jest.fn((_words: string, _changes: { body: Record<string, unknown> }[]) =>
   Promise.resolve({ ok: true }),
@@ -38,7 +39,7 @@ function show(done: Achieved[], chosen: ShownWay | null = way) {
   const onRead = jest.fn();
   const picture = { achieved: done, stations: [{ key: 's1', number: 7 }] } as unknown as RoomPicture;
   const shown = { room: { ...room, version: 1 }, works: [{ id: 'w1', version: 1 }] } as unknown as ShownRoom;
-  render(<DoneTab shown={shown} room={room} way={chosen} picture={picture} onRead={onRead} />);
+  render(<DoneTab shown={shown} room={room} way={chosen} picture={picture} onRead={onRead} />, shownIn('metric'));
   return { onRead, user: userEvent.setup() };
 }
 

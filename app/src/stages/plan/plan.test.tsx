@@ -13,6 +13,7 @@ import { Spots } from './spots.tsx';
 import { WorkTab } from './work-tab.tsx';
 import { INVENTED_ROOM as slab, inventedDip } from '../../data/invented-room.ts';
 import { say } from '@maquette/core/said';
+import { shownIn } from '../../ui/invented-units.tsx';
 
 const AT = '2026-05-04T12:00:00.000Z';
 const timber: RoomFacts = { ...slab, baseKind: 'panels-on-joists' };
@@ -86,7 +87,10 @@ test('the work says what to buy first, and of each place how deep, how much and 
   const way = shownWays(slab, planned(slab), 0)[0]!;
   const onChoose = jest.fn();
   const shown = { plain: { figures: [] } } as unknown as ShownRoom;
-  render(<WorkTab shown={shown} room={slab} timber={false} way={way} chosen={null} onChoose={onChoose} />);
+  render(
+    <WorkTab shown={shown} room={slab} timber={false} way={way} chosen={null} onChoose={onChoose} />,
+    shownIn('metric'),
+  );
   expect(screen.getByText(`Fill only: buy ${way.bags} bag${way.bags === 1 ? '' : 's'}`)).toBeVisible();
   const [patch] = way.way!.patches;
   const row = screen.getByRole('button', { name: 'Patch A' });
@@ -106,7 +110,7 @@ test('spots are told together, by depth and place, in the units of the room; non
     { area: spot('C', 0.4), what: 'fill' as const },
     { area: spot('G2', 1), what: 'grind' as const },
   ];
-  const { rerender } = render(<Spots room={slab} spots={spots} />);
+  const { rerender } = render(<Spots room={slab} spots={spots} />, shownIn('metric'));
   expect(screen.getByTestId('spots')).toHaveTextContent('Spots, each smaller than a trowel');
   expect(screen.getByText(/^C · skim 0\.4 mm · .+ from/)).toBeVisible();
   expect(screen.getByText(/^G2 · rub down 1 mm · .+ from/)).toBeVisible();

@@ -8,6 +8,7 @@ import { PadHost } from '../../ui/pad-panel.tsx';
 import { FixturesEditor } from './fixtures-editor.tsx';
 import { OpeningsEditor } from './openings-editor.tsx';
 import { WalkClosing, WalkWalls } from './walk-walls.tsx';
+import { shownIn } from '../../ui/invented-units.tsx';
 
 jest.mock('../../data/use-facts.ts', () => ({ useBook: () => ({ rooms: [] }) }));
 jest.mock('../../data/write.ts', () => ({ write: jest.fn() }));
@@ -46,7 +47,7 @@ test('walls are walked by length and turn, and the rest is offered once it follo
       </>
     );
   }
-  render(<Walk />);
+  render(<Walk />, shownIn('metric'));
   await key('4000');
   expect(screen.getByText('At the end of W1 turn')).toBeInTheDocument();
   await user.click(screen.getByLabelText('Left'));
@@ -65,6 +66,7 @@ test('a wall too short to be one is asked back on the pad, and the walk goes bac
   const onWalls = jest.fn();
   render(
     <WalkWalls units="metric" walls={[{ lengthMm: 4000, turnDeg: 90 }]} onWalls={onWalls} onLeave={() => undefined} />,
+    shownIn('metric'),
   );
   await key('7');
   expect(screen.getByRole('alert', { hidden: true })).toHaveTextContent(/7 mm is out of range: 20 to 60\s000 is taken/);
@@ -78,6 +80,7 @@ test('the pad of a field: keyed, taken and closed; below zero where that makes s
     <PadHost>
       <LengthField label="Level" mm={null} units="metric" range={{ min: -400, max: 400 }} signed onTaken={taken} />
     </PadHost>,
+    shownIn('metric'),
   );
   await user.click(screen.getByLabelText(/Key Level on the pad/));
   await user.click(screen.getByLabelText('Above'));
@@ -94,6 +97,7 @@ test('an opening is put where the wall is free, and one that does not fit is ask
   const door = newOpening('d', 0, 100, 800);
   const { rerender } = render(
     <OpeningsEditor room={{ ...room, openings: [] }} change={change} chosen={null} onChoose={() => undefined} />,
+    shownIn('metric'),
   );
   await user.click(screen.getByLabelText('Put a door in W1'));
   expect(change).toHaveBeenCalledWith('Door put in', {
@@ -128,6 +132,7 @@ test('a fixture is set along another wall with its back to it', async () => {
   };
   render(
     <FixturesEditor room={{ ...room, fixtures: [cabinet] }} change={change} chosen="c" onChoose={() => undefined} />,
+    shownIn('metric'),
   );
   await user.click(screen.getByRole('radio', { name: 'W2' }));
   // W2 runs up the right side: 400 mm along it, back at x = 4000.

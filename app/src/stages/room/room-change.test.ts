@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
 import { BLANK_SHAPE, newOpening, rectangleWalls, type RoomFacts } from '@maquette/core/room';
 import { isFarSide, onWalls, seenFromBeyond, useRoomChange } from './room-change.ts';
+import { shownIn } from '../../ui/invented-units.tsx';
 
 const mockBook: { rooms: object[] } = { rooms: [] };
 const mockWrite = jest.fn((_words: string, _changes: { id: string; body: { openings: object[] } }[]) =>
@@ -42,7 +43,10 @@ describe('sharing an opening with another room of the job', () => {
   const own = newOpening('a', 1, 200, 850);
   const changing = async (sharedId: string, widthMm: number) => {
     mockBook.rooms = [{ ...near, openings: [own] }, far];
-    const { result } = renderHook(() => useRoomChange({ room: { ...near, openings: [own] } } as never));
+    const { result } = renderHook(
+      () => useRoomChange({ room: { ...near, openings: [own] } } as never),
+      shownIn('metric'),
+    );
     let ok = false;
     await act(async () => {
       ok = await result.current.change('Opening shared', { openings: [{ ...own, sharedId, widthMm }] });

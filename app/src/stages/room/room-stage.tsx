@@ -47,7 +47,7 @@ export function RoomStage(props: StageProps) {
                 fixtures: room.fixtures.map((f) => (f.id === fixture.id ? fixture : f)),
               }),
           },
-    [walk, draft, change, room],
+    [walk, draft, change, room, say],
   );
   const tap = useCallback(
     (view: SheetView, xPx: number, yPx: number) => {

@@ -10,6 +10,7 @@ import { ChooseTab } from './choose-tab.tsx';
 import { Section } from './section.tsx';
 import { Steps } from './steps.tsx';
 import { tapChange } from './tap-change.ts';
+import { shownIn } from '../../ui/invented-units.tsx';
 
 const mockWrite = jest.fn((_words: string, _changes: unknown[]) => Promise.resolve({ ok: true }));
 jest.mock('../../data/write.ts', () => ({ write: (words: string, changes: unknown[]) => mockWrite(words, changes) }));
@@ -59,7 +60,7 @@ beforeEach(() => mockWrite.mockClear());
 
 test('three ways side by side: level, step at the door, and taking up suspect vinyl shut with its reason', async () => {
   const { plan, shown } = standing({ layers: [layer('sheet-resilient')] });
-  render(<ChooseTab shown={shown} room={room} comparisons={plan.comparisons} />);
+  render(<ChooseTab shown={shown} room={room} comparisons={plan.comparisons} />, shownIn('metric'));
   const table = screen.getByRole('table', { name: 'Side by side' });
   const cells = (label: string) =>
     within(within(table).getByText(label).closest('[role=row]') as HTMLElement)
@@ -85,7 +86,7 @@ test('three ways side by side: level, step at the door, and taking up suspect vi
 test('a stopped step cannot be ticked and says who decides; an open one is ticked with its time', async () => {
   const layerChoices = [{ id: 'a', layerId: 'layer-resilient-tile', choice: 'remove' as const, note: '' }];
   const { plan, shown } = standing({ layers: [layer('resilient-tile')], layerChoices });
-  render(<Steps shown={shown} plan={plan} />);
+  render(<Steps shown={shown} plan={plan} />, shownIn('metric'));
   expect(screen.getByRole('checkbox', { name: /Take up the resilient tile, stopped/ })).toHaveAttribute(
     'aria-disabled',
     'true',
@@ -100,7 +101,7 @@ test('a stopped step cannot be ticked and says who decides; an open one is ticke
 test('a section names its layers from the top down, for those who do not see it', () => {
   const layers = [layer('carpet'), layer('overlay-panel')];
   const stack = { where: [], region: [], label: 'A', areaM2: 12, layers, thicknessMm: 18 };
-  render(<Section stack={stack} baseKind="panels-on-joists" units="metric" />);
+  render(<Section stack={stack} baseKind="panels-on-joists" units="metric" />, shownIn('metric'));
   expect(screen.getByRole('img')).toHaveAccessibleName(
     'Section: Carpet and pad 12 mm, Overlay panel 6 mm, over Panels on joists',
   );
