@@ -134,7 +134,7 @@ test('an instrument’s value is held and kept as one from the pad', async ({ pa
 
 test('a shut hazard gate refuses the probe’s hole and says who decides', async ({ page }) => {
   await openDamp(page, 'demo-kitchen');
-  await expect(page.getByTestId('gate')).toContainText('Who decides');
+  await expect(page.getByTestId('gate')).toContainText('to decide');
 });
 
 test('the evidence is listed, a correction keeps what it replaced, and it goes out as CSV', async ({ page }) => {

@@ -47,7 +47,7 @@ test('a crack is drawn as a line; its width decides; the mark is done with a tic
   expect(mark).toMatchObject({ kind: 'crack', shape: 'line', sizeMm: 2 });
   expect(mark!.points).toHaveLength(2);
   await card.getByRole('radio', { name: /Yes, or it is/ }).click();
-  await expect(card).toContainText('Who decides: structural engineer');
+  await expect(card).toContainText('That is for a structural engineer to decide.');
   await card.getByRole('radio', { name: 'No', exact: true }).click();
   await card.getByRole('button', { name: 'Done. Crack' }).click();
   await expect(page.getByTestId('stage-verdict')).toHaveText('Lay');

@@ -59,8 +59,8 @@ export function needOf(ctx: DampContext, method: DampMethod): DampNeed {
   let count = Math.max(1, byArea - elsewhere);
   if (method !== 'probe' || !onGround(ctx)) return { count, outerWalls: [], why };
   const walls = outerWallsOf(ctx);
-  if (walls === null) why.push(say('damp.sayWhichWallsAreOuterWalls'));
-  else if (walls.length > 0) why.push(say('damp.oneWithin1MOfEach', { wallsCount: walls.length }));
+  if (walls === null) why.push(say('damp.outerWallsUnknown'));
+  else if (walls.length > 0) why.push(say('damp.oneAtOuterWalls', { walls: walls.length }));
   count = Math.max(count, walls?.length ?? 0);
   return { count, outerWalls: walls ?? [], why };
 }

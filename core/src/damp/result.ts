@@ -15,7 +15,7 @@ const DAY_APART_H = { min: 20, max: 28 } as const;
 const DEPTH_TOLERANCE = 0.15;
 
 /** The fault of a reading that is only too old. */
-export const TOO_OLD = 'damp.daysOldDaysAreTakenRead';
+export const TOO_OLD = 'damp.tooOld';
 
 /** One reading with what it comes to and whether it counts. */
 export interface DampResult {
@@ -63,10 +63,9 @@ export function dampResults(ctx: DampContext): DampResult[] {
       const result = valueOf(ctx, test, reading);
       const ageDays = hoursBetween(reading.takenAt, ctx.atUtc) / 24;
       const most = ctx.figure('damp-age-days');
-      if (ageDays > most) result.faults.push(say(TOO_OLD, { ageDays: Math.floor(ageDays), most }));
-      if (changedOn && reading.takenAt < changedOn)
-        result.faults.push(say('damp.takenBeforeHeatingOrWeatherTightness'));
-      if (ageDays < -0.01) result.faults.push(say('damp.datedInTheFuture'));
+      if (ageDays > most) result.faults.push(say(TOO_OLD, { days: Math.floor(ageDays), most }));
+      if (changedOn && reading.takenAt < changedOn) result.faults.push(say('damp.beforeChange'));
+      if (ageDays < -0.01) result.faults.push(say('damp.inFuture'));
       if (['probe', 'hood', 'dish'].includes(test.method)) serviceConditions(ctx, samples, reading, result);
       return [{ ...result, valid: result.faults.length === 0, ageDays }];
     });
@@ -81,7 +80,7 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
   const done = (
     value: number,
     formula: Said,
-    text: Sayable = say('damp.value2', { value: round(value), unit: spec.givesUnit }),
+    text: Sayable = say('damp.valueIn', { value: round(value), unit: spec.givesUnit }),
   ): Draft => ({
     reading,
     test,
@@ -92,22 +91,20 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     formula,
   });
   const stood = test.startedAt ? hoursBetween(test.startedAt, reading.takenAt) : null;
-  if (stood !== null && stood < 0) faults.push(say('damp.readBeforeItWasSet'));
+  if (stood !== null && stood < 0) faults.push(say('damp.beforeSet'));
   const waits = (hours: number, what: Said) => {
-    if (stood === null) faults.push(say('damp.noTimeIsRecordedForWhen', { what }));
-    else if (stood < hours - 1e-9) faults.push(say('damp.hAfterTheHAreNeeded', { stood: round(stood), what, hours }));
+    if (stood === null) faults.push(say('damp.noTimeSet', { what }));
+    else if (stood < hours - 1e-9) faults.push(say('damp.tooSoon', { stood: round(stood), what, hours }));
   };
   if (test.method === 'probe') {
     waits(probeWaitH(ctx), say('damp.holeWasSealed'));
     const slab = ctx.room.base.slabMm;
-    if (slab === null) remarks.push(say('damp.theSlabsThicknessIsNotRecorded'));
-    else if (test.depthMm === null) faults.push(say('damp.noDepthIsRecordedForThe'));
+    if (slab === null) remarks.push(say('damp.slabUnknown'));
+    else if (test.depthMm === null) faults.push(say('damp.depthUnknown'));
     else {
       const asked = probeDepthMm(slab, facesOf(ctx));
       if (Math.abs(test.depthMm - asked) > DEPTH_TOLERANCE * asked)
-        faults.push(
-          say('damp.holeIsDeepOfASlab', { depthMm: reach(test.depthMm), asked: reach(asked), slab: reach(slab) }),
-        );
+        faults.push(say('damp.depthOff', { depthMm: reach(test.depthMm), asked: reach(asked), slab: reach(slab) }));
     }
     return done(reading.value, say('damp.asReadRh', { reading: round(reading.value) }));
   }
@@ -117,30 +114,30 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
       const apart = hoursBetween(other.takenAt, reading.takenAt);
       return other.testId === test.id && apart >= DAY_APART_H.min && apart <= DAY_APART_H.max;
     });
-    if (!pair) faults.push(say('damp.noReadingADayEarlierTo'));
+    if (!pair) faults.push(say('damp.hoodAlone'));
     else if (Math.abs(pair.value - reading.value) > HOOD_AGREE_RH)
       faults.push(
-        say('damp.rhFromTheReadingADay', {
-          pair: round(Math.abs(pair.value - reading.value)),
-          HOODAGREERH: HOOD_AGREE_RH,
+        say('damp.hoodMoving', {
+          apart: round(Math.abs(pair.value - reading.value)),
+          most: HOOD_AGREE_RH,
         }),
       );
     return done(
       reading.value,
       pair
-        ? say('damp.thenRhADayLater', { pair: round(pair.value), reading: round(reading.value) })
+        ? say('damp.hoodPair', { pair: round(pair.value), reading: round(reading.value) })
         : say('damp.asReadRh', { reading: round(reading.value) }),
     );
   }
   if (test.method === 'dish') {
     if (test.startG === null || test.areaM2 === null || stood === null) {
-      faults.push(say('damp.weightWhenSetAreaUnderThe'));
-      return done(0, say('damp.notWorkedOut'), say('damp.notWorkedOut2'));
+      faults.push(say('damp.dishIncomplete'));
+      return done(0, say('damp.notWorkedOut'), say('damp.valueUnknown'));
     }
     if (stood < DISH_HOURS.min || stood > DISH_HOURS.max)
-      faults.push(say('damp.exposedHToHElseThe', { stood: round(stood), min: DISH_HOURS.min, max: DISH_HOURS.max }));
+      faults.push(say('damp.dishHours', { stood: round(stood), min: DISH_HOURS.min, max: DISH_HOURS.max }));
     const gain = reading.value - test.startG;
-    if (gain < 0) faults.push(say('damp.weighsGLessThanWhenSet', { gain: round(-gain, 2) }));
+    if (gain < 0) faults.push(say('damp.dishLighter', { grams: round(-gain, 2) }));
     const emission = stood > 0 ? emissionGM2Day(gain, test.areaM2, stood) : 0;
     return done(
       emission,
@@ -156,36 +153,36 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
   if (test.method === 'carbide') {
     const slab = ctx.room.base.slabMm;
     if (slab !== null && test.depthMm !== null && test.depthMm < slab / 2)
-      faults.push(say('damp.sampleFromTheLowerHalfOf', { depthMm: reach(test.depthMm), slab: reach(slab) }));
+      faults.push(say('damp.sampleShallow', { depthMm: reach(test.depthMm), slab: reach(slab) }));
     if (reading.sampleG === null)
       return done(
         reading.value,
-        say('damp.asTheInstrumentShowsCm', { reading: round(reading.value, 2) }),
-        say('damp.cm', { reading: round(reading.value, 2) }),
+        say('damp.asShown', { reading: round(reading.value, 2) }),
+        say('damp.carbideValue', { percent: round(reading.value, 2) }),
       );
     const percent = carbidePercent(reading.value, reading.sampleG);
     return done(
       percent,
-      say('damp.100BarGCmTheInstruments', {
+      say('damp.carbideFormula', {
         reading: round(reading.value, 2),
         sampleG: round(reading.sampleG, 0),
         percent: round(percent, 2),
       }),
-      say('damp.cm2', { percent: round(percent, 2) }),
+      say('damp.carbideValue', { percent: round(percent, 2) }),
     );
   }
   if (test.method === 'pin') {
     if (ctx.room.base.heating === 'water' || ctx.room.base.heating === 'electric')
-      if (test.of === 'base') faults.push(say('damp.heatedBaseCarbideOrProbeNever'));
+      if (test.of === 'base') faults.push(say('damp.pinsInHeatedBase'));
     const value = pinPercent(reading.value, test.offsetPercent, reading.tempC, test.compensates);
-    if (!test.compensates && reading.tempC === null) remarks.push(say('damp.noTemperatureNotCorrectedForIt'));
+    if (!test.compensates && reading.tempC === null) remarks.push(say('damp.pinUncorrected'));
     const warmth = value - reading.value - test.offsetPercent;
     return done(
       value,
-      say('damp.forTheSpeciesForTemperatureMc', {
+      say('damp.pinFormula', {
         reading: round(reading.value),
-        sign: sign(test.offsetPercent),
-        sign2: sign(warmth),
+        offset: sign(test.offsetPercent),
+        warmth: sign(warmth),
         value: round(value),
       }),
     );
@@ -197,11 +194,11 @@ function valueOf(ctx: DampContext, test: DampTest, reading: DampReading): Draft 
     const kind = absorbencyOf(reading.value);
     return done(
       reading.value,
-      say('damp.soakedInAfterSWithinA', { reading: round(reading.value, 0) }),
-      say('damp.s', { reading: round(reading.value, 0), kind }),
+      say('damp.soakFormula', { reading: round(reading.value, 0) }),
+      say('damp.soakValue', { seconds: round(reading.value, 0), kind }),
     );
   }
-  return done(reading.value, say('damp.asRead'), say('damp.value2', { value: round(reading.value), unit: spec.unit }));
+  return done(reading.value, say('damp.asRead'), say('damp.valueIn', { value: round(reading.value), unit: spec.unit }));
 }
 
 const sign = (value: number) => `${value < 0 ? '−' : '+'} ${Math.abs(value).toFixed(1)}`;
@@ -215,14 +212,14 @@ function serviceConditions(
 ): void {
   const hours = ctx.figure('service-h');
   const before = samples.filter((s) => s.at <= reading.takenAt && hoursBetween(s.at, reading.takenAt) <= hours * 3);
-  if (before.length === 0) return void result.remarks.push(say('damp.noAirWasRecordedBeforeIt'));
+  if (before.length === 0) return void result.remarks.push(say('damp.airUnknownBefore'));
   const history = airHistory(before, ctx.card, ctx.figure('air-gap-h'));
   const broken = history.excursions.find(
     (e) => (e.to === null || hoursBetween(e.to, reading.takenAt) < hours) && hoursBetween(e.from, reading.takenAt) >= 0,
   );
-  if (broken) result.faults.push(say('damp.airWasWithinHBeforeThe', { broken: broken.words, hours }));
+  if (broken) result.faults.push(say('damp.airOutBefore', { how: broken.words, hours }));
   else if (!bandClock(history, hours, null).done)
-    result.remarks.push(say('damp.airIsRecordedForOfThe', { inBandHours: Math.floor(history.inBandHours), hours }));
+    result.remarks.push(say('damp.airShortBefore', { inBandHours: Math.floor(history.inBandHours), hours }));
 }
 
 /** Margin of the surface over the dew point, C; null without both. */

@@ -52,7 +52,7 @@ export const FIGURES = {
   'dew-margin-c': figure(say('figures.dewMarginC'), 3, '°C', 1, 10, say('figures.dewMarginCSource')),
   'hood-rh': figure(say('figures.hoodRh'), 75, '%RH', 30, 100, SHEET),
   'hood-wood-rh': figure(say('figures.hoodWoodRh'), 65, '%RH', 30, 100, SHEET),
-  'dish-g': figure(say('figures.dishG'), 14.6, 'g/(m² 24 h)', 1, 60, say('figures.dishGSource', { SHEET })),
+  'dish-g': figure(say('figures.dishG'), 14.6, 'g/(m² 24 h)', 1, 60, say('figures.dishGSource', { sheet: SHEET })),
   'carbide-cement': figure(say('figures.carbideCement'), 2, 'CM-%', 0.5, 5, SHEET),
   'carbide-cement-heated': figure(say('figures.carbideCementHeated'), 1.8, 'CM-%', 0.5, 5, SHEET),
   'carbide-sulfate': figure(say('figures.carbideSulfate'), 0.5, 'CM-%', 0.1, 2, SHEET),

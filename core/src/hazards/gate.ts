@@ -52,7 +52,7 @@ const FROM_THE_DOOR: readonly Method[] = ['look'];
 const HEAVY_KG_M2 = 20;
 
 /** Who decides about a suspect material. */
-const LABORATORY = say('hazards.laboratory');
+export const LABORATORY = say('hazards.laboratory');
 
 function stopsOfMaterials(method: Method, materials: readonly Material[]): Stop[] {
   const spec: MethodSpec = METHODS[method];

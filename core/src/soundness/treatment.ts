@@ -175,7 +175,7 @@ function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Plain {
         words: say('soundness.screws'),
         value: screws,
         unit: '',
-        formula: say('soundness.joistsAcrossEveryEvery', {
+        formula: say('soundness.screwsFormula', {
           joists,
           across: reach(across),
           spacing: reach(spacing),
@@ -211,11 +211,11 @@ function rot(mark: Mark, room: RoomFacts): Plain {
         words: say('soundness.boardOrPanel'),
         value: cutM2,
         unit: 'm²',
-        formula: say('soundness.bays2IntoSoundWood', {
+        formula: say('soundness.cutFormula', {
           bays,
           spacing: reach(spacing),
           along: reach(along),
-          REACHMM: reach(REACH_MM),
+          reachMm: reach(REACH_MM),
         }),
       },
       {

@@ -13,13 +13,13 @@ function tooHigh(ctx: StripContext, steps: readonly StepAt[]): Said[] {
   const most = ctx.figure('height-mm');
   return steps
     .filter((s) => s.stepMm !== null && s.stepMm > most)
-    .map((s) => say('stripout.upAtTheOver', { stepMm: gap(s.stepMm!), s: s.name, most: gap(most) }));
+    .map((s) => say('stripout.tooHigh', { step: gap(s.stepMm!), opening: s.name, most: gap(most) }));
 }
 
 /** What stands against covering a layer whichever way, before its surface is looked at. */
 function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
   const spec = LAYERS[layer.kind];
-  if (spec.family === 'soft') return [say('stripout.isNeverCoveredAFloorOn', { spec: spec.words })];
+  if (spec.family === 'soft') return [say('stripout.softBeneath', { layer: spec.words })];
   if (spec.family === 'floating') return [say('stripout.aFloatingFloorMustNotLie')];
   if (spec.family === 'fill') return [say('stripout.looseFillCarriesNothing')];
   const refusals: Said[] = [];

@@ -1,3 +1,4 @@
+import { stopSaid } from '../hazards/index.ts';
 import { say, type Said, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SCHOOL } from './schools.ts';
@@ -99,7 +100,7 @@ const DAMP: Record<string, Said> = {
 function hireOf(ctx: StripContext, names: ReturnType<typeof removalOf>['hire'], hours: number) {
   const days = hireDaysOf(ctx, hours);
   const cost = names.reduce((sum, name) => sum + ctx.figure(name) * days, 0);
-  const words = names.map((name) => say('stripout.daysPluralOneOther', { hirewords: HIRE_WORDS[name], days }));
+  const words = names.map((name) => say('stripout.hireDays', { tool: HIRE_WORDS[name], days }));
   return { cost, words };
 }
 
@@ -135,7 +136,7 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
       ...base,
       allowed: gate.allowed,
       stopped: !gate.allowed,
-      refusals: gate.stops.map((s) => say('stripout.whoDecides', { s: s.words, decides: s.decides })),
+      refusals: gate.stops.map(stopSaid),
       flat: say('stripout.whatLiesBelowIsReadBare'),
       damp: say('stripout.theBaseBelowCanBeTested'),
       hours,
@@ -157,7 +158,7 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
     ...base,
     allowed: gate.allowed && unsuited.length === 0,
     stopped: !gate.allowed,
-    refusals: [...gate.stops.map((s) => say('stripout.whoDecides', { s: s.words, decides: s.decides })), ...unsuited],
+    refusals: [...gate.stops.map(stopSaid), ...unsuited],
     flat: good ? say('stripout.thenReadFlatnessOnIt', { good: good.words }) : say('stripout.readFlatnessOnItAsIt'),
     damp: DAMP[spec.family] ?? '',
     hours,

@@ -169,9 +169,9 @@ export function sawDepthOf(ctx: StripContext, layers: readonly Layer[]): SawDept
   const warnings: Said[] = [];
   if (allowanceMm > MARKS_BASE_MM)
     warnings.push(
-      say('stripout.pastTheLayersMarksTheBase', {
-        allowanceMm: gap(allowanceMm),
-        MARKSBASEMM: gap(MARKS_BASE_MM),
+      say('stripout.sawMarksBase', {
+        allowance: gap(allowanceMm),
+        enough: gap(MARKS_BASE_MM),
       }),
     );
   let stop: Said | null = null;

@@ -112,10 +112,10 @@ export function leftAtOpenings(
     .filter((o) => same[o.beyond] !== undefined && removedFamilies.includes(same[o.beyond]!))
     .map((o) => ({
       key: `left/${o.id}`,
-      words: say('stripout.atTheTheStaysBeyondCut', {
-        openingName: openingName(ctx.room, o),
+      words: say('stripout.staysBeyond', {
+        opening: openingName(ctx.room, o),
         what: o.beyond === 'sheet' ? say('stripout.sheet') : o.beyond,
-        TUCKMM: gap(TUCK_MM),
+        over: gap(TUCK_MM),
       }),
     }));
 }

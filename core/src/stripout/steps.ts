@@ -126,7 +126,7 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
     {
       key: `${TAKEN_UP}${pack.key}`,
       group: 'layer',
-      words: say('stripout.steps1', { pack: pack.words }),
+      words: say('stripout.takeUpPack', { pack: pack.words }),
       lines,
       hours:
         layers.reduce((sum, l) => sum + layerAreaM2(ctx, l) * rateOf(ctx, l, 'hours'), 0) +

@@ -16,9 +16,13 @@ import {
   SOURCE,
   WAY_OUT,
 } from '../damp/index.ts';
+import { decidedBy } from '../hazards/index.ts';
 import { distanceMm } from '../room/index.ts';
 import { placeWords } from './flat.ts';
 import type { OwnCriterion } from './words.ts';
+
+/** Who finds out where water comes from. */
+const DAMP_TRADES = say('hazards.dampTrades');
 
 /** Signs that damp is still arriving: nothing is laid and nothing is measured away. */
 const ARRIVING: Record<string, Said> = {
@@ -38,10 +42,10 @@ export function dampCriteria(
   if (source in ARRIVING)
     criteria.push({
       id: 'damp-source',
-      title: say('verdict.dampSource'),
+      title: say('verdict.dampSourceTitle'),
       verdict: 'stop',
       margin: sentence(ARRIVING[source]!),
-      next: say('verdict.whoDecidesPlumberDrainageOrDamp'),
+      next: say('verdict.testOnceStopped', { decided: decidedBy(DAMP_TRADES) }),
     });
   const judged = state.methods.filter((m) => m.limit && m.governing);
   for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo));
@@ -57,10 +61,10 @@ export function dampCriteria(
   if (open.length > 0)
     criteria.push({
       id: 'damp-survey',
-      title: say('verdict.dampSurvey'),
+      title: say('verdict.dampSurveyTitle'),
       verdict: 'measure',
-      margin: say('verdict.opencountPluralOneOtherOpencountPlural', {
-        openCount: open.length,
+      margin: say('verdict.surveyStandsOut', {
+        count: open.length,
         most: decimals(Math.max(...open.map((o) => o.value)), 1),
       }),
       next: say('verdict.testThere', {
@@ -93,49 +97,48 @@ function methodCriterion(
   });
   const base = {
     id: `damp-${method.method}`,
-    title: say('verdict.baseTitle', { spec: lower(spec.words) }),
+    title: say('verdict.dampMethodTitle', { method: lower(spec.words) }),
     margin: apart,
   };
   if (margin! >= 0) {
     const missing = method.method === state.chosen && !method.complete;
-    if (!missing) return { ...base, verdict: 'lay', next: say('verdict.evidenceCompleteItGrowsOldRead') };
+    if (!missing) return { ...base, verdict: 'lay', next: say('verdict.evidenceComplete') };
     return {
       ...base,
       verdict: 'measure',
       next:
         method.missing > 0
-          ? say('verdict.moreToMake', { count: count(method.missing) })
-          : say('verdict.anOuterWallHasNoTest'),
+          ? say('verdict.moreTests', { tests: count(method.missing) })
+          : say('verdict.outerWallUntested'),
     };
   }
   if (source in ARRIVING || source === 'suspected')
     return {
       ...base,
       verdict: 'stop',
-      next: say('verdict.findTheSourceFirstWhoDecides'),
+      next: say('verdict.findSource', { decided: decidedBy(DAMP_TRADES) }),
     };
   const way = answerTo(ctx.answers, WAY_OUT);
   if (way === 'membrane')
     return {
       ...base,
       verdict: 'work',
-      next: say('verdict.surfaceMembraneChosenTwoCoatsBy'),
+      next: say('verdict.membraneChosen'),
     };
-  if (way === 'other-covering')
-    return { ...base, verdict: 'work', next: say('verdict.chooseTheCoveringsCardThatTakes') };
+  if (way === 'other-covering') return { ...base, verdict: 'work', next: say('verdict.chooseTolerantCard') };
   const wanted = answerTo(ctx.answers, LAYING_DAY);
   const forecast = wanted ? waitForecast(ctx, state, memo) : null;
   if (wanted && forecast?.lateUtc && forecast.lateUtc.slice(0, 10) <= wanted)
     return {
       ...base,
       verdict: 'wait',
-      next: say('verdict.dryBetweenAndByForecastBefore', {
-        earlyUtc: forecast.earlyUtc!.slice(0, 10),
-        lateUtc: forecast.lateUtc.slice(0, 10),
+      next: say('verdict.dryByForecast', {
+        from: forecast.earlyUtc!.slice(0, 10),
+        to: forecast.lateUtc.slice(0, 10),
         wanted,
       }),
     };
-  return { ...base, verdict: 'work', next: say('verdict.compareTheWaysOutAndChoose') };
+  return { ...base, verdict: 'work', next: say('verdict.chooseWayOut') };
 }
 
 function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodState): OwnCriterion {
@@ -143,19 +146,19 @@ function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodStat
   const spec = METHOD_SPECS[chosen.method];
   return {
     id: 'damp-tests',
-    title: say('verdict.dampTests'),
+    title: say('verdict.dampTestsTitle'),
     verdict: 'measure',
-    margin: say('verdict.ofTestsReadAndValidBy', {
-      validCount: chosen.valid.length,
-      count: chosen.need.count,
-      spec: lower(spec.words),
+    margin: say('verdict.testsValid', {
+      valid: chosen.valid.length,
+      needed: chosen.need.count,
+      method: lower(spec.words),
     }),
     next:
       due && due.from > ctx.atUtc
-        ? say('verdict.mayBeReadFromUtc', { due: due.words, replace: due.from.slice(0, 16).replace('T', ' ') })
+        ? say('verdict.readFrom', { test: due.words, from: due.from.slice(0, 16).replace('T', ' ') })
         : due
-          ? say('verdict.read', { due: lower(due.words) })
-          : say('verdict.make', { count: count(Math.max(1, chosen.missing)), how: lower(spec.how[0]!) }),
+          ? say('verdict.readTest', { test: lower(due.words) })
+          : say('verdict.makeTests', { tests: count(Math.max(1, chosen.missing)), how: lower(spec.how[0]!) }),
   };
 }
 
@@ -164,19 +167,19 @@ function boardsCriterion({ basePercent, boardsPercent, allowed }: NonNullable<Da
   const apart = Math.abs(basePercent - boardsPercent);
   return {
     id: 'damp-boards',
-    title: say('verdict.boardsAgainstBase'),
+    title: say('verdict.boardsTitle'),
     verdict: apart > allowed ? 'wait' : 'lay',
-    margin: say('verdict.boardsBaseApartAllowed', {
-      boardsPercent: decimals(boardsPercent, 1),
-      basePercent: decimals(basePercent, 1),
+    margin: say('verdict.boardsApart', {
+      boards: decimals(boardsPercent, 1),
+      base: decimals(basePercent, 1),
       apart: decimals(apart, 1),
       allowed,
     }),
-    next: apart > allowed ? say('verdict.leaveTheBoardsInTheRoom') : say('verdict.layThemAsTheyAre'),
+    next: apart > allowed ? say('verdict.leaveBoards') : say('verdict.layBoards'),
   };
 }
 
-const count = (n: number) => say('verdict.nPluralOneOther', { n });
+const count = (n: number) => say('verdict.tests', { n });
 
 /** Air of the room over time, as the criterion and the screens show it. */
 export function roomAir(ctx: DampContext): AirHistory {
@@ -185,22 +188,22 @@ export function roomAir(ctx: DampContext): AirHistory {
 
 function airCriterion(ctx: DampContext): OwnCriterion {
   const history = roomAir(ctx);
-  const base = { id: 'damp-air', title: say('verdict.baseTitle2') };
+  const base = { id: 'damp-air', title: say('verdict.airTitle') };
   if (!history.last)
     return {
       ...base,
       verdict: 'measure',
-      margin: say('verdict.nothingRead'),
-      next: say('verdict.readTemperatureAndHumidityOfThe'),
+      margin: say('verdict.airUnread'),
+      next: say('verdict.readAir'),
     };
   const { tempC, rhPercent } = history.last;
-  const now = say('verdict.now', { tempC: decimals(tempC, 1), rhPercent: decimals(rhPercent, 0) });
+  const now = say('verdict.airNow', { tempC: decimals(tempC, 1), rhPercent: decimals(rhPercent, 0) });
   if (!history.lastInBand)
     return {
       ...base,
       verdict: 'wait',
-      margin: say('verdict.forTheCovering', { now, out: listed(outWords(history.last, ctx.card), ', ') }),
-      next: say('verdict.heatVentilateOrDryTheRoom'),
+      margin: say('verdict.airOut', { now, out: listed(outWords(history.last, ctx.card), ', ') }),
+      next: say('verdict.bringAirIn'),
     };
   const age = (Date.parse(ctx.atUtc) - Date.parse(history.last.at)) / 3_600_000;
   const clock = bandClock(history, ctx.figure('service-h'), null);
@@ -208,25 +211,25 @@ function airCriterion(ctx: DampContext): OwnCriterion {
     return {
       ...base,
       verdict: 'measure',
-      margin: say('verdict.daysAgo', { now, age: Math.round(age / 24) }),
-      next: say('verdict.readTheRoomsAirAgain'),
+      margin: say('verdict.airOld', { now, days: Math.round(age / 24) }),
+      next: say('verdict.readAirAgain'),
     };
   if (!clock.done)
     return {
       ...base,
       verdict: 'wait',
-      margin: say('verdict.inBandForOfH', {
+      margin: say('verdict.airInBandSoFar', {
         now,
-        hoursDone: Math.floor(clock.hoursDone),
-        hoursNeeded: clock.hoursNeeded,
+        done: Math.floor(clock.hoursDone),
+        needed: clock.hoursNeeded,
       }),
-      next: say('verdict.keepTheRoomAsItWill'),
+      next: say('verdict.keepAir'),
     };
   return {
     ...base,
     verdict: 'lay',
-    margin: say('verdict.inBandForH', { now, hoursDone: Math.floor(clock.hoursDone) }),
-    next: say('verdict.holdIt'),
+    margin: say('verdict.airInBand', { now, done: Math.floor(clock.hoursDone) }),
+    next: say('verdict.airGood'),
   };
 }
 

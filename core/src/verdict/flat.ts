@@ -28,7 +28,7 @@ const FULL_COVER_SHARE = 0.99;
 export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, number]): Said {
   return allOf(
     tapeFrom(room, plan, { xMm: at[0], yMm: at[1] }).map((d) =>
-      say('verdict.from', { distanceMm: reach(Math.round(d.distanceMm / 10) * 10), wall: d.name }),
+      say('verdict.distanceFrom', { distance: reach(Math.round(d.distanceMm / 10) * 10), wall: d.name }),
     ),
   );
 }
@@ -45,19 +45,19 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   let next: Said;
   if (worst && overMm > 0) {
     verdict = 'work';
-    const how = worst.kind === 'crown' ? say('verdict.how') : say('verdict.how2');
-    margin = say('verdict.overAtAllowed', {
-      overMm: gap(overMm),
+    const how = worst.kind === 'crown' ? say('verdict.edgeRocks') : say('verdict.gapIs');
+    margin = say('verdict.overRule', {
+      over: gap(overMm),
       how,
-      valueMm: gapFigure(worst.valueMm),
+      found: gapFigure(worst.valueMm),
       place: placeWords(room, plan, worst.at),
       rule: ruleWords(rule),
     });
-    next = worst.kind === 'crown' ? say('verdict.planTheLevellingTheHighPlace') : say('verdict.planTheLevelling');
+    next = worst.kind === 'crown' ? say('verdict.planLevellingOfHigh') : say('verdict.planLevelling');
   } else {
-    margin = say('verdict.insideAtTheWorstPlaceMeasured', { overMm: gap(-overMm), rule: ruleWords(rule) });
+    margin = say('verdict.insideRule', { inside: gap(-overMm), rule: ruleWords(rule) });
     verdict = 'lay';
-    next = say('verdict.howSureThatIsIsBeing');
+    next = say('verdict.sureComing');
   }
   // A scan drifts over metres: until staffs hold it, what it shows between far places is no evidence either way.
   if (scan && (verdict !== 'work' || scan.unanchored)) {
@@ -65,10 +65,10 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     next = scan.next;
   } else if (short && verdict !== 'work') {
     verdict = 'measure';
-    next = say('verdict.readTheRestOfTheFloor', { coveredShare: Math.round(state.evidence.coveredShare * 100) });
+    next = say('verdict.readRest', { share: Math.round(state.evidence.coveredShare * 100) });
   } else if (suspects.length > 0 && verdict !== 'work') {
     verdict = 'measure';
-    next = say('verdict.readSetUpAgainItDoes', {
+    next = say('verdict.setUpDoesNotClose', {
       suspects: listed(
         suspects.map((s) => s.setup.name),
         ', ',
@@ -79,22 +79,22 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     verdict !== 'work'
   ) {
     verdict = 'measure';
-    next = say('verdict.readTheBenchmarkAgainToClose');
+    next = say('verdict.closeSetUp');
   } else if (verdict === 'lay' && chance && chance.worstShare > FAILURE_SHARE_MOST) {
     verdict = 'measure';
-    next = say('verdict.readOnceMoreThatFitThe', {
+    next = say('verdict.readUnsurePlace', {
       place: placeWords(room, plan, chance.worstAt!),
       times: timesWords(chance),
     });
   } else if (verdict === 'lay' && chance)
     next =
       chance.worstShare === 0
-        ? say('verdict.ofFloorsThatFitTheReadings', { draws: chance.draws })
-        : say('verdict.atTheLeastSurePlaceThat', {
+        ? say('verdict.noFloorOver', { draws: chance.draws })
+        : say('verdict.fewFloorsOver', {
             times: timesWords(chance),
-            FAILURESHAREMOST: FAILURE_SHARE_MOST * 100,
+            share: FAILURE_SHARE_MOST * 100,
           });
-  return { id: 'flat', title: say('verdict.flatness'), verdict, margin, next };
+  return { id: 'flat', title: say('verdict.flatTitle'), verdict, margin, next };
 }
 
 /** What a scan lacks to be evidence, or null: staffs that hold it, or quiet enough to judge the rule by. */
@@ -111,10 +111,9 @@ function scanShortfall(
       unanchored: true,
       next:
         rods >= ANCHORS_LEAST
-          ? say('verdict.readOneMoreStationOnThe')
-          : say('verdict.readMoreStationOnTheScan', {
-              ANCHORSLEAST: ANCHORS_LEAST - rods,
-              what: rods === ANCHORS_LEAST - 1 ? '' : say('verdict.s'),
+          ? say('verdict.scanLean')
+          : say('verdict.scanLoose', {
+              more: ANCHORS_LEAST - rods,
             }),
     };
   }
@@ -122,13 +121,13 @@ function scanShortfall(
   if (!loud) return null;
   return {
     unanchored: false,
-    next: say('verdict.theScansOwnNoiseWouldShow', { noiseFloorMm: gap(loud.noiseFloorMm) }),
+    next: say('verdict.scanLoud', { noise: gap(loud.noiseFloorMm) }),
   };
 }
 
 /** `in 3 of 20 floors`. */
 const timesWords = ({ worstShare, draws }: FailureChance) =>
-  say('verdict.inOfFloors', { worstShare: Math.round(worstShare * draws), draws });
+  say('verdict.inFloors', { over: Math.round(worstShare * draws), draws });
 
 /** Criteria of flatness for a room, worst first. With nothing read the answer is `measure`. */
 export function flatCriteria(
@@ -144,10 +143,10 @@ export function flatCriteria(
   if (!state) {
     criteria.push({
       id: 'flat',
-      title: say('verdict.flatness'),
+      title: say('verdict.flatTitle'),
       verdict: 'measure',
-      margin: say('verdict.nothingReadYet'),
-      next: say('verdict.setUpTheLaserAndRead'),
+      margin: say('verdict.flatUnread'),
+      next: say('verdict.setUpLaser'),
     });
   } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance));
   const edge = edgeCriterion(room, plan, card, state);
@@ -187,19 +186,19 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
   const { walk, rule, worst } = most;
   const { xMm, yMm } = alongEdge(walk, worst.atMm);
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const laid = walk.tool === 'plank' ? say('verdict.laid') : say('verdict.laid2');
+  const laid = walk.tool === 'plank' ? say('verdict.sparePlank') : say('verdict.edge');
   return {
     id: 'flat-edge',
-    title: say('verdict.underTheStraightedge'),
+    title: say('verdict.edgeTitle'),
     verdict: 'work',
-    margin: say('verdict.overAllowed', {
-      gapMm: mm(worst.gapMm - rule.gapMm),
-      what: worst.rocks ? say('verdict.rocksBy', { laid }) : say('verdict.under', { laid }),
-      gapMm2: mm(worst.gapMm),
+    margin: say('verdict.edgeOverRule', {
+      over: mm(worst.gapMm - rule.gapMm),
+      how: worst.rocks ? say('verdict.rocksBy', { laid }) : say('verdict.underIt', { laid }),
+      found: mm(worst.gapMm),
       place: placeWords(room, plan, [xMm, yMm]),
       rule: ruleWords(rule),
     }),
-    next: walk.tool === 'plank' ? say('verdict.aPlankIsAPoorerWitness') : say('verdict.noMapOverrulesItPlanThe'),
+    next: walk.tool === 'plank' ? say('verdict.plankOver') : say('verdict.edgeOver'),
   };
 }
 
@@ -212,10 +211,10 @@ function joistCriterion(room: RoomFacts, plan: Plan, state: FlatState | null): O
   if (enough) return null;
   return {
     id: 'flat-joists',
-    title: say('verdict.onAndBetweenJoists'),
+    title: say('verdict.joistsTitle'),
     verdict: 'measure',
-    margin: say('verdict.readingsOnJoistsMidwayBetweenEdges', { on, between, across }),
-    next: say('verdict.readALineAcrossTheJoists'),
+    margin: say('verdict.joistsUnread', { on, between, across }),
+    next: say('verdict.readAcrossJoists'),
   };
 }
 
@@ -227,10 +226,10 @@ function levelledCriterion(works: readonly LevellingWork[], state: FlatState | n
   const read = open.reduce((sum, a) => sum + a.reread.length, 0);
   return {
     id: 'flat-levelled',
-    title: say('verdict.readAgainAfterLevelling'),
+    title: say('verdict.levelledTitle'),
     verdict: 'measure',
-    margin: say('verdict.ofStationsThatTheWorkMoved', { read, read2: read + waiting }),
-    next: say('verdict.readTheRestAgainWhatWas'),
+    margin: say('verdict.levelledRead', { read, moved: read + waiting }),
+    next: say('verdict.readMoved'),
   };
 }
 
@@ -251,14 +250,14 @@ function lipCriterion(
   const { units } = room;
   const allowed = card.stepMm ?? Math.min(...card.rules.map((rule) => rule.gapMm));
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const base = { id: 'lips', title: say('verdict.baseTitle3') };
+  const base = { id: 'lips', title: say('verdict.lipsTitle') };
   const [worst] = lipsOf(sound.marks);
   if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
     return {
       ...base,
       verdict: 'lay',
-      margin: say('verdict.noLipOverFelt', { allowed: mm(allowed) }),
-      next: say('verdict.feelAgainAfterLevelling'),
+      margin: say('verdict.noLip', { allowed: mm(allowed) }),
+      next: say('verdict.feelAgain'),
     };
   // A short rule may be walked with an edge of its own length instead: places over it are told by themselves.
   const walked = walks.filter((walk) => shortRules.some((rule) => ownLength(walk, rule.edgeMm)));
@@ -267,30 +266,30 @@ function lipCriterion(
     return {
       ...base,
       verdict: 'lay',
-      margin: say('verdict.placesWalkedWithTheShortEdge', {
-        walkedCount: walked.length,
+      margin: say('verdict.shortEdgeWalked', {
+        count: walked.length,
         most: mm(Math.max(...walked.map((walk) => worstUnder(walk).gapMm))),
       }),
-      next: say('verdict.walkThemAgainAfterLevelling'),
+      next: say('verdict.walkAgain'),
     };
   if (!worst)
     return {
       ...base,
       verdict: 'measure',
-      margin: say('verdict.noLipEnteredTheCardRefuses', { allowed: mm(allowed) }),
-      next: say('verdict.feelAlongEveryJointWithA'),
+      margin: say('verdict.lipsUnknown', { allowed: mm(allowed) }),
+      next: say('verdict.feelJoints'),
     };
   const over = worst.stepMm! - allowed;
   return {
     ...base,
     verdict: over > 0 ? 'work' : 'lay',
-    margin: say('verdict.aLipOf', {
-      over: mm(Math.abs(over)),
-      what: over > 0 ? say('verdict.over') : say('verdict.inside'),
-      stepMm: mm(worst.stepMm!),
+    margin: say('verdict.lip', {
+      apart: mm(Math.abs(over)),
+      side: over > 0 ? say('verdict.wordOver') : say('verdict.wordInside'),
+      step: mm(worst.stepMm!),
       place: placeWords(room, plan, [worst.xMm, worst.yMm]),
     }),
-    next: over > 0 ? say('verdict.takeTheHighEdgeDownOr') : say('verdict.nothingToDo'),
+    next: over > 0 ? say('verdict.mendLip') : say('verdict.lipAllowed'),
   };
 }
 

@@ -1,3 +1,4 @@
+import { decidedBy } from '../hazards/index.ts';
 import { lower, say, sentence } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
@@ -27,26 +28,29 @@ export function soundCriteria(
   if (worst)
     criteria.push({
       id: 'sound-marks',
-      title: say('verdict.damage'),
+      title: say('verdict.damageTitle'),
       verdict: worst.treatment.verdict,
-      margin: say('verdict.open', {
-        openCount: open.length,
-        markwords: lower(MARK_WORDS[worst.mark.kind]),
+      margin: say('verdict.damageOpen', {
+        count: open.length,
+        mark: lower(MARK_WORDS[worst.mark.kind]),
         place: placeWords(room, plan, [worst.mark.xMm, worst.mark.yMm]),
       }),
       next: worst.treatment.decides
-        ? say('verdict.whoDecides', { treatment: worst.treatment.words, decides: worst.treatment.decides })
+        ? say('verdict.treatmentDecided', {
+            treatment: worst.treatment.words,
+            decided: decidedBy(worst.treatment.decides),
+          })
         : worst.treatment.words,
     });
   criteria.push({
     id: 'sound-walk',
-    title: say('verdict.soundness'),
+    title: say('verdict.soundTitle'),
     verdict: left.length > 0 ? 'measure' : 'lay',
-    margin: say('verdict.ofLinesAndSpotsGoneOver', {
-      stepsCount: steps.length - left.length,
-      stepsCount2: steps.length,
+    margin: say('verdict.goneOver', {
+      done: steps.length - left.length,
+      all: steps.length,
     }),
-    next: left.length > 0 ? sentence(left[0]!.words) : say('verdict.nothingLeftToGoOver'),
+    next: left.length > 0 ? sentence(left[0]!.words) : say('verdict.allGoneOver'),
   });
   return criteria;
 }

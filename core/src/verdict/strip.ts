@@ -1,6 +1,6 @@
 import { listed, midSentence, say, sentence, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
-import { SITE, SITE_HAZARD_IDS, SITE_HAZARDS } from '../hazards/index.ts';
+import { decidedBy, LABORATORY, SITE, SITE_HAZARD_IDS, SITE_HAZARDS } from '../hazards/index.ts';
 import type { StripContext, StripPlan } from '../stripout/index.ts';
 import { layerName } from '../layers/index.ts';
 import type { OwnCriterion } from './words.ts';
@@ -12,10 +12,10 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   for (const topic of site)
     criteria.push({
       id: topic,
-      title: say('verdict.hazardInTheRoom'),
+      title: say('verdict.siteTitle'),
       verdict: 'stop',
       margin: sentence(SITE_HAZARDS[topic].words),
-      next: say('verdict.whoDecides2', { decides: SITE_HAZARDS[topic].decides }),
+      next: decidedBy(SITE_HAZARDS[topic].decides),
     });
   const shut = plan.steps.filter((step) => step.stops.length > 0 && step.doneAt === null);
   // What is not decided yet may still be disturbed: a shut gate stops the room until it is kept, or a laboratory has answered.
@@ -26,11 +26,11 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   if (first ?? suspect) {
     criteria.push({
       id: 'hazard-gate',
-      title: say('verdict.hazardGate'),
+      title: say('verdict.gateTitle'),
       verdict: 'stop',
       margin: sentence(first?.words ?? suspect!.words),
-      next: say('verdict.whoDecidesNothingThatDisturbsIt', {
-        decides: first?.decides ?? say('verdict.licensedContractorAndLaboratory'),
+      next: say('verdict.gateDecided', {
+        decided: decidedBy(first?.decides ?? LABORATORY),
       }),
     });
   }
@@ -38,24 +38,24 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
   if (undecided.length > 0)
     criteria.push({
       id: 'strip-choice',
-      title: say('verdict.keepOrTakeUp'),
+      title: say('verdict.choiceTitle'),
       verdict: 'measure',
-      margin: say('verdict.undecidedcountPluralOneOtherNotDecided', {
-        undecidedCount: undecided.length,
-        undecided: listed(
+      margin: say('verdict.undecided', {
+        count: undecided.length,
+        layers: listed(
           undecided.map((c) => midSentence(nameOf(ctx, c.layerId))),
           ', ',
         ),
       }),
-      next: say('verdict.compareKeepingMakingGoodAndTaking'),
+      next: say('verdict.choose'),
     });
   const toDo = plan.steps.filter((step) => step.doneAt === null && (step.group === 'layer' || step.group === 'edges'));
   if (toDo.length > 0)
     criteria.push({
       id: 'strip-work',
-      title: say('verdict.stripOut'),
+      title: say('verdict.stripTitle'),
       verdict: 'work',
-      margin: say('verdict.todocountPluralOneOtherOfStrip', { toDoCount: toDo.length }),
+      margin: say('verdict.stripToDo', { count: toDo.length }),
       next: sentence(toDo[0]!.words),
     });
   return criteria;

@@ -61,7 +61,7 @@ export const figures = {
   'figures.hoodRh': 'Hood: resilient and laminate',
   'figures.hoodWoodRh': 'Hood: wood',
   'figures.dishG': 'Vapour dish',
-  'figures.dishGSource': '3 lb/(1000 ft² 24 h). {SHEET}',
+  'figures.dishGSource': '3 lb/(1000 ft² 24 h). {sheet}',
   'figures.carbideCement': 'Carbide: cement screed',
   'figures.carbideCementHeated': 'Carbide: heated cement screed',
   'figures.carbideSulfate': 'Carbide: calcium sulfate',

@@ -27,7 +27,7 @@ export const soundness = {
   'soundness.markRangesDepthMm': 'Depth',
   'soundness.markRangesStepMm': 'Step from side to side',
   'soundness.markRangesMoveMm': 'Movement under a person',
-  'soundness.engineer': 'structural engineer',
+  'soundness.engineer': 'a structural engineer',
   'soundness.dust': 'Silica dust: shrouded tool on a class M or H extractor, fitted mask.',
   'soundness.movesUnderAPersonOverJoists':
     'Moves {moveMm} under a person, over {bounceMm}: joists, span and fixing are looked at before anything is laid.',
@@ -53,26 +53,27 @@ export const soundness = {
   'soundness.grindAndPrime': 'Grind and prime',
   'soundness.nameTheResidueFirstOldBlack':
     'Name the residue first: old black residue goes through the hazard gate before it is touched.',
-  'soundness.licensedContractorAndLaboratoryWhereIt': 'licensed contractor and laboratory where it may hold asbestos',
+  'soundness.licensedContractorAndLaboratoryWhereIt':
+    'a licensed contractor and a laboratory, where it may hold asbestos,',
   'soundness.residue': 'Residue',
   'soundness.mechanicalCleaningToACleanOpen':
     'Mechanical cleaning to a clean open surface; a water drop tells. No solvents on residues.',
   'soundness.clean': 'Clean',
   'soundness.findTheCauseBeforeAnythingCovers':
     'Find the cause before anything covers it; dry, clean, and test for damp here.',
-  'soundness.specialistCleanerForMould': 'specialist cleaner for mould',
+  'soundness.specialistCleanerForMould': 'a specialist cleaner for mould',
   'soundness.stain': 'Stain',
   'soundness.saltsMeanWaterIsMovingThrough': 'Salts mean water is moving through the base: find where it comes from.',
-  'soundness.dampSurveyor': 'damp surveyor',
+  'soundness.dampSurveyor': 'a damp surveyor',
   'soundness.wetFindTheSourceAndStop': 'Wet: find the source and stop it, then test.',
-  'soundness.plumberDrainageOrDampSurveyor': 'plumber, drainage or damp surveyor',
+  'soundness.plumberDrainageOrDampSurveyor': 'a plumber, a drainage firm or a damp surveyor',
   'soundness.chiselOrGrindFlush': 'Chisel or grind flush.',
   'soundness.grindFlush': 'Grind flush',
   'soundness.fillTheGroutLinesFlushOr': 'Fill the grout lines flush, or skim the whole.',
   'soundness.skim': 'Skim',
   'soundness.freshDustOrSoftWoodTreatment': 'Fresh dust or soft wood: treatment and strength are looked at first.',
   'soundness.timberTreatmentSpecialistStructuralEngineerWhere':
-    'timber treatment specialist; structural engineer where joists are touched',
+    'a timber treatment specialist, and a structural engineer where joists are touched,',
   'soundness.theLevellingPlanGrindsNothingHere': 'The levelling plan grinds nothing here.',
   'soundness.theLevellingPlanPoursAndFills': 'The levelling plan pours and fills nothing here.',
   'soundness.sayWhatItIsSoThat': 'Say what it is, so that its treatment can be named.',
@@ -81,13 +82,13 @@ export const soundness = {
   'soundness.outlineOfTheLoosePart': 'Outline of the loose part',
   'soundness.screws': 'Screws',
   'soundness.assumed': ', assumed',
-  'soundness.joistsAcrossEveryEvery':
+  'soundness.screwsFormula':
     '{joists} joists ({across} across, every {spacing}{what}) × {screws} ({along}, every {pitch})',
   'soundness.words2': 'Find the leak first. Cut back to sound wood and to joist centres, block, glue and screw.',
   'soundness.outlineOfTheRot': 'Outline of the rot',
   'soundness.rotInAJoistStopStructural': 'Rot in a joist: stop, structural engineer.',
   'soundness.boardOrPanel': 'Board or panel',
-  'soundness.bays2IntoSoundWood': '{bays} bays × {spacing} × ({along} + 2 × {REACHMM} into sound wood)',
+  'soundness.cutFormula': '{bays} bays × {spacing} × ({along} + 2 × {reachMm} into sound wood)',
   'soundness.blocks': 'Blocks',
   'soundness.bays2FreeEdges': '{bays} bays × 2 free edges',
   'soundness.words3': 'Sand or plane the edge down; pack under the low side where it springs.',

@@ -1,4 +1,4 @@
-import { HEATING_LOCATED } from '@maquette/core/hazards';
+import { HEATING_LOCATED, stopSaid } from '@maquette/core/hazards';
 import { StyleSheet, View } from 'react-native';
 import type { Gate } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
@@ -23,7 +23,9 @@ export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomF
         Not made yet: it disturbs the floor
       </Words>
       {gate.stops.map((stop) => (
-        <Words key={say(stop.words)} size="small">{`${say(stop.words)}. Who decides: ${say(stop.decides)}.`}</Words>
+        <Words key={say(stop.words)} size="small">
+          {say(stopSaid(stop))}
+        </Words>
       ))}
       {heating ? (
         <ButtonRow>

@@ -1,3 +1,4 @@
+import { cautionSaid } from '@maquette/core/hazards';
 import { capital } from '../../ui/capital.ts';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -135,7 +136,9 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
             </Words>
           ) : null}
           {gate.cautions.map((c) => (
-            <Words key={c.id} size="small">{`${say(c.words)} Who decides: ${say(c.decides)}.`}</Words>
+            <Words key={c.id} size="small">
+              {say(cautionSaid(c))}
+            </Words>
           ))}
           <Words size="small">Methods are never converted into each other: each is held against its own limit.</Words>
         </Fold>

@@ -1,3 +1,4 @@
+import { stopSaid } from '@maquette/core/hazards';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { RoomPicture } from '@maquette/core';
 import type { LevellingPlan } from '@maquette/core/levelling';
@@ -63,7 +64,7 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
           testID="shut"
         >
           <Words bold>{gates.prime.allowed ? 'No grinding here' : 'No grinding and no priming here'}</Words>
-          <Words size="small">{`${say(stop.words)}. Who decides: ${say(stop.decides)}.`}</Words>
+          <Words size="small">{say(stopSaid(stop))}</Words>
         </View>
       ))}
       <View role="radiogroup" accessibilityLabel="Ways to level" style={styles.ways}>

@@ -1,3 +1,4 @@
+import { decidedBy } from '@maquette/core/hazards';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { FigureOf } from '@maquette/core/figures';
 import { tapeFrom, planOf, type RoomFacts } from '@maquette/core/room';
@@ -83,7 +84,11 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
         </View>
       </Pressable>
       <Words>{say(treatment.words)}</Words>
-      {treatment.decides ? <Words bold size="small">{`Who decides: ${say(treatment.decides)}.`}</Words> : null}
+      {treatment.decides ? (
+        <Words bold size="small">
+          {say(decidedBy(treatment.decides))}
+        </Words>
+      ) : null}
       {treatment.quantities.map((q) => (
         <Fold key={say(q.words)} title={say(q.words)} aside={quantityWords(q, room.units)}>
           <Words size="small">{say(q.formula)}</Words>

@@ -78,7 +78,7 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
         ))}
       </Fold>
       <Words size="small" quiet>
-        Who decides about joists, rot and deflection: structural engineer. Keep off what gives.
+        A structural engineer decides about joists, rot and deflection. Keep off what gives.
       </Words>
     </View>
   );

@@ -11,6 +11,7 @@ import {
   trimState,
   trimYear,
   type LayerGate,
+  stopSaid,
 } from '@maquette/core/hazards';
 import { layerName } from '@maquette/core/layers';
 import type { RoomFacts } from '@maquette/core/room';
@@ -102,7 +103,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
       ) : (
         <Words size="small">
           While a gate is shut nothing that disturbs the material is advised: no sanding, scraping, breaking, sawing,
-          drilling, pulling. Samples are taken by a competent person. Who decides: licensed contractor and laboratory.
+          drilling, pulling. Samples are taken by a competent person. A licensed contractor and a laboratory decide.
         </Words>
       )}
       <Fold
@@ -112,7 +113,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
         {SITE_HAZARD_IDS.map((id) => (
           <Choice
             key={id}
-            label={`${say(SITE_HAZARDS[id].words)}. Who decides: ${say(SITE_HAZARDS[id].decides)}`}
+            label={say(stopSaid(SITE_HAZARDS[id]))}
             inline
             value={answers.to(SITE[id]) ?? 'none'}
             options={[
@@ -129,7 +130,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
       <Fold title="Before drilling" aside={suspended ? tension : ''}>
         {suspended ? (
           <Choice
-            label="Is the slab post-tensioned or prestressed? Who decides: structural engineer"
+            label="Is the slab post-tensioned or prestressed? That is for a structural engineer to decide."
             inline
             value={tension}
             options={[

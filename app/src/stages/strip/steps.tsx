@@ -1,3 +1,4 @@
+import { stopSaid, cautionSaid } from '@maquette/core/hazards';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Step, StripPlan } from '@maquette/core/stripout';
@@ -112,20 +113,16 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
       </View>
       {stopped
         ? step.stops.map((stop) => (
-            <Words
-              key={say(stop.words)}
-              size="small"
-              color={palette.verdict.stop}
-            >{`${say(stop.words)}. Who decides: ${say(stop.decides)}.`}</Words>
+            <Words key={say(stop.words)} size="small" color={palette.verdict.stop}>
+              {say(stopSaid(stop))}
+            </Words>
           ))
         : null}
       {!done && !stopped
         ? step.cautions.map((caution) => (
-            <Words
-              key={caution.id}
-              size="small"
-              color={palette.verdict.work}
-            >{`${say(caution.words)} Who decides: ${say(caution.decides)}.`}</Words>
+            <Words key={caution.id} size="small" color={palette.verdict.work}>
+              {say(cautionSaid(caution))}
+            </Words>
           ))
         : null}
       {open ? (

@@ -71,7 +71,7 @@ test('three ways side by side: level, step at the door, and taking up suspect vi
   expect(cells('New level, mm')).toEqual(['+8', '+9.5', '+6']);
   expect(cells('Step, door in W1')).toEqual(['+12', '+13.5', '+10']);
   expect(screen.getByTestId('option-remove')).toHaveTextContent(
-    /suspect for asbestos.*Who decides: licensed contractor/,
+    /suspect for asbestos.*That is for a licensed contractor/,
   );
   expect(within(screen.getByTestId('option-remove')).getByRole('button')).toBeDisabled();
   await userEvent.click(within(screen.getByTestId('option-keep')).getByRole('button'));
