@@ -75,10 +75,10 @@ test('a probe read too soon, at the wrong depth, or long ago is kept and does no
     dampReadings: [readingOf(old, 40, 70), readingOf(good, 3, 71), readingOf(shallow, 2, 72), readingOf(soon, 0.4, 73)],
   });
   expect(readOut(faultsOf(ctx))).toEqual([
-    ['40 days old: 30 days are taken. Read again'],
+    ['40 days old: it counts for 30. Read again'],
     [],
-    ['hole is 25 mm deep: 40 mm of a 100 mm slab is asked for'],
-    ['14.4 h after the hole was sealed: 24 h are needed'],
+    ['the hole is 25 mm deep: in a slab of 100 mm it is to be 40 mm'],
+    ['read 14.4 h after the hole was sealed: it needs 24 h'],
   ]);
   const older = dampOf(ctx.facts, { 'damp/wait': 72 });
   expect(
@@ -91,7 +91,7 @@ test('a probe read too soon, at the wrong depth, or long ago is kept and does no
 test('readings from before the heating changed no longer count', () => {
   const probe = testOf('probe', 'P1', [1000, 1000]);
   const ctx = dampOf({ dampTests: [probe], dampReadings: [readingOf(probe, 5, 70)] }, { 'damp/changed': '2026-06-28' });
-  expect(readOut(faultsOf(ctx)[0]![0])).toMatch(/before heating/);
+  expect(readOut(faultsOf(ctx)[0]![0])).toMatch(/before the heating/);
 });
 
 test('air out of band in the two days before voids a probe reading; no air on record is said, not guessed', () => {
@@ -140,7 +140,7 @@ test('pins in a heated base do not count', () => {
     {},
     { baseKind: 'panels-on-joists', base },
   );
-  expect(readOut(faultsOf(ctx)[0]![0])).toMatch(/heated base/);
+  expect(readOut(faultsOf(ctx)[0]![0])).toMatch(/base is heated/);
 });
 
 test('the worst valid reading governs, and a kinder method does not outvote it', () => {

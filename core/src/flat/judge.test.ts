@@ -91,7 +91,7 @@ const at = '2026-05-04T08:00:00Z';
 const flat = (x: number, y: number) => 0.3 * Math.sin(x) + 0.2 * y;
 
 test.each([
-  ['nothing read', { setups: [], readings: [], stations: [] }, 'measure', 'Nothing read'],
+  ['nothing read', { setups: [], readings: [], stations: [] }, 'measure', 'Nothing has been read'],
   ['flat, all read and closed', factsAt(stations, flat), 'lay', 'inside'],
   [
     'flat, half read',

@@ -110,7 +110,7 @@ test('a walk finds a dip that lies between the stations', () => {
     margin: expect.stringContaining('2 mm over: under the edge 5 mm'),
   });
   const plank = judgeFlat(plan, { ...facts, edgeWalks: [{ ...edge, tool: 'plank' }] }, [rule], { spacingMm: 1000 })!;
-  expect(readOut(said(plank).find((c) => c.id === 'flat-edge')!.next)).toContain('poorer witness');
+  expect(readOut(said(plank).find((c) => c.id === 'flat-edge')!.next)).toContain('tells less than an edge');
 });
 
 test('placements go both ways, end to end, and keep to the floor', () => {

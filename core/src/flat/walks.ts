@@ -1,4 +1,4 @@
-import { gap, say, type Said } from '../said/index.ts';
+import { gap, gapFigure, say, type Said } from '../said/index.ts';
 import { boundsMm, type Plan, type PointMm } from '../room/index.ts';
 import { EDGE_RANGES, type EdgeWalk } from './facts.ts';
 
@@ -50,7 +50,7 @@ export function edgeProblem(walk: EdgeWalk): Said | null {
   if (length < EDGE_RANGES.lengthMm.min || length > EDGE_RANGES.lengthMm.max)
     return say('flat.edgeLengthOutOfRange', {
       length: gap(Math.round(length)),
-      min: gap(EDGE_RANGES.lengthMm.min),
+      min: gapFigure(EDGE_RANGES.lengthMm.min),
       max: gap(EDGE_RANGES.lengthMm.max),
     });
   const outside = [...walk.contactsMm, ...walk.gaps.map((g) => g.atMm)].find((at) => at < 0 || at > length + 1);

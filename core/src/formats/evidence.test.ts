@@ -29,7 +29,7 @@ test('the evidence is in order of time, says what does not count and why, and ho
     ['damp', '74.2 %RH'],
     ['photo', ''],
   ]);
-  expect(readOut(lines[1]!.standing)).toMatch(/^does not count: 2.4 h after/);
+  expect(readOut(lines[1]!.standing)).toMatch(/^does not count: read 2.4 h after/);
   expect(readOut(lines[3])).toMatchObject({
     standing: 'counts',
     version: 3,
@@ -63,7 +63,7 @@ test('a scan is one line: its file, what it holds, and how loud it is', () => {
     versions: new Map(),
   });
   expect(readOut(lines)).toMatchObject([
-    { kind: 'scan', value: '9000 points on the floor', conditions: 'noise of a cell 0.40 mm', xMm: 2100 },
+    { kind: 'scan', value: '9000 points on the floor', conditions: 'noise of a cell 0.4 mm', xMm: 2100 },
   ]);
   expect(evidenceCsv(lines, readOut)).toContain('Scan laid on the room: =landing.ply');
 });

@@ -69,7 +69,7 @@ export function readProbeFile(text: string, plan: Plan | null): ProbeFile {
       refuse(
         say('formats.depthOutOfRange', {
           text: cell('depth'),
-          min: gap(DAMP_RANGES.depthMm.min),
+          min: gapFigure(DAMP_RANGES.depthMm.min),
           max: gap(DAMP_RANGES.depthMm.max),
         }),
       );

@@ -126,7 +126,7 @@ function takeRow(
       say('formats.rodOutOfRange', {
         name: name('rod'),
         rodMm: gap(Math.round(rod.mm)),
-        min: gap(ROD_MM.min),
+        min: gapFigure(ROD_MM.min),
         max: gap(ROD_MM.max),
       }),
     );

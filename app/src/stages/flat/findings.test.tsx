@@ -49,7 +49,7 @@ test('inside the rule: lay, and what that does not say', () => {
   show(0.5);
   expect(screen.getByTestId('verdict')).toHaveTextContent('Lay');
   expect(screen.getByTestId('margin')).toHaveTextContent('inside');
-  expect(screen.getByText(/being worked out: this says what the readings show/)).toBeInTheDocument();
+  expect(screen.getByText(/It says what the readings show, not what lies between/)).toBeInTheDocument();
   expect(screen.queryByRole('button', { name: 'Plan the levelling' })).toBeNull();
 });
 

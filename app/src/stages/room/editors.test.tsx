@@ -111,7 +111,7 @@ test('an opening is put where the wall is free, and one that does not fit is ask
   await user.clear(from);
   await user.type(from, '3500{enter}');
   expect(change).not.toHaveBeenCalled();
-  expect(screen.getByText("The door ends at 4300 mm, past the wall's 4000")).toBeInTheDocument();
+  expect(screen.getByText('The door ends at 4300 mm, past the wall’s 4000 mm')).toBeInTheDocument();
   expect(from).toHaveValue('3500');
 });
 
