@@ -82,11 +82,11 @@ await shot('scan-phone', PHONE, '/rooms/demo-landing/flat', async (page) => {
   await (await chooser).setFiles(join(ROOT, 'e2e/fixtures/landing-scan.ply'));
   await page.getByTestId('laying').waitFor();
 });
-await shot('plan-phone', PHONE, '/rooms/demo-parlour/plan', async (page) => {
+await shot('level-phone', PHONE, '/rooms/demo-parlour/level', async (page) => {
   await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
   await button('Chalk')(page);
 });
-await shot('plan-wide', WIDE, '/rooms/demo-parlour/plan', async (page) => {
+await shot('level-wide', WIDE, '/rooms/demo-parlour/level', async (page) => {
   await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
   await page.getByRole('radio', { name: /^Grind only, Not possible/ }).waitFor();
 });

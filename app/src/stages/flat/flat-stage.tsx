@@ -98,7 +98,7 @@ export function FlatStage(props: StageProps) {
   );
   const actions =
     shownMode === 'verdict' && picture ? (
-      <FindingsActions picture={picture} onRead={() => setFindings(false)} onPlan={() => go('plan')} />
+      <FindingsActions picture={picture} onRead={() => setFindings(false)} onPlan={() => go('level')} />
     ) : null;
   return (
     <RoomFrame

@@ -21,7 +21,7 @@ import { areasOf } from './areas.ts';
 import { ChalkTab, isChalked } from './chalk-tab.tsx';
 import { DoneTab } from './done-tab.tsx';
 import { FilesFold } from './files-fold.tsx';
-import { PlanSide } from './plan-side.tsx';
+import { LevelSide } from './level-side.tsx';
 import { shownWays, WAY_WORDS, type ChoiceId } from './shown-ways.ts';
 import { WaysTab } from './ways-tab.tsx';
 import { WorkTab } from './work-tab.tsx';
@@ -35,7 +35,7 @@ const TABS = [
 ] as const;
 
 /** What to do about the floor: ways to level it side by side, the chosen one as work, and marking it out. */
-export function PlanStage(props: StageProps) {
+export function LevelStage(props: StageProps) {
   const { shown, room, picture, go } = props;
   const [tab, setTab] = useState<Tab>('ways');
   const [area, setArea] = useState<string | null>(null);
@@ -103,7 +103,7 @@ export function PlanStage(props: StageProps) {
   const { plan } = planned;
   return (
     <RoomFrame
-      stage="plan"
+      stage="level"
       props={props}
       sheet={sheet}
       {...(plan && !nothing ? { marks: { plan: 'work' as const } } : {})}
@@ -122,7 +122,7 @@ export function PlanStage(props: StageProps) {
       {!shown.card ? (
         <NoCard onChoose={() => go('room')} />
       ) : (
-        <PlanSide planned={planned} none={!read} onRead={() => go('flat')}>
+        <LevelSide planned={planned} none={!read} onRead={() => go('flat')}>
           {plan && nothing ? (
             <>
               <NothingToDo provisional={plan.provisional} />
@@ -133,7 +133,7 @@ export function PlanStage(props: StageProps) {
           ) : null}
           {plan && !nothing && picture && way ? (
             <>
-              <Tabs label="Plan" tabs={TABS} chosen={tab} onChoose={setTab} />
+              <Tabs label="Level" tabs={TABS} chosen={tab} onChoose={setTab} />
               {tab === 'ways' ? (
                 <WaysTab
                   shown={shown}
@@ -166,7 +166,7 @@ export function PlanStage(props: StageProps) {
               ) : null}
             </>
           ) : null}
-        </PlanSide>
+        </LevelSide>
       )}
     </RoomFrame>
   );

@@ -1,7 +1,7 @@
 import { stage } from '../stage.ts';
 
 /** What is left of the whole room. */
-export default stage('plan', 'Plan', () => import('./plan-stage.tsx').then(({ PlanStage }) => PlanStage), {
+export default stage('level', 'Level', () => import('./level-stage.tsx').then(({ LevelStage }) => LevelStage), {
   parts: [],
   mark: (picture) => picture?.verdict ?? 'measure',
 });

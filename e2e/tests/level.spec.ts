@@ -8,7 +8,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => running.close());
 
-const parlour = () => `${running.url}/rooms/demo-parlour/plan`;
+const parlour = () => `${running.url}/rooms/demo-parlour/level`;
 
 test('ways to level stand side by side, certified, with how near each is to the cheapest', async ({ page }) => {
   await page.goto(parlour());
@@ -87,7 +87,7 @@ test('the plan leaves as drawings, features, lists and a grid', async ({ page })
 });
 
 test('a hall is poured in bays that the crew can keep wet; more hands, fewer bays', async ({ page }) => {
-  await page.goto(`${running.url}/rooms/demo-reading-room/plan`);
+  await page.goto(`${running.url}/rooms/demo-reading-room/level`);
   await page.getByRole('radio', { name: /^Pour to one level/ }).click();
   await page.getByRole('button', { name: 'Show the work' }).click();
   const bays = page.getByTestId('bays').getByRole('listitem');
@@ -132,7 +132,7 @@ test('what is done is recorded; moved stations are read again and weighed agains
 });
 
 test('a room levelled and read again shows what was meant beside what came of it', async ({ page }) => {
-  await page.goto(`${running.url}/rooms/demo-boot-room/plan`);
+  await page.goto(`${running.url}/rooms/demo-boot-room/level`);
   await expect(page.getByText('Nothing to level')).toBeVisible();
   await expect(page.getByTestId('achieved')).toContainText(/Off the plan by [\d.]+ mm/);
   await page.getByRole('button', { name: 'Predicted and achieved' }).click();
@@ -165,7 +165,7 @@ test('a straightedge is laid where it is proposed: a gap judges its place, and c
 test('a threshold asks for a height: the way to it is certified, and goes when it is asked for no longer', async ({
   page,
 }) => {
-  await page.goto(`${running.url}/rooms/demo-landing/plan`);
+  await page.goto(`${running.url}/rooms/demo-landing/level`);
   const ways = page.getByRole('radiogroup', { name: 'Ways to level' });
   await expect(ways.getByRole('radio', { name: /^Fill only, £/ })).toBeVisible();
   await page.getByRole('button', { name: 'Meet a threshold' }).click();
@@ -186,7 +186,7 @@ test('a threshold asks for a height: the way to it is certified, and goes when i
 });
 
 test('planks are laid over the floor as it is; other rules say what filling to them would cost', async ({ page }) => {
-  await page.goto(`${running.url}/rooms/demo-landing/plan`);
+  await page.goto(`${running.url}/rooms/demo-landing/level`);
   await page.getByRole('button', { name: 'Planks on what is left' }).click();
   await page.getByRole('button', { name: 'On the floor as it is' }).click();
   const planks = page.getByTestId('planks');

@@ -5,7 +5,7 @@ import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 
 /** What stands in the plan's place while there is none: nothing read, still working, or stopped. */
-export function PlanSide({
+export function LevelSide({
   planned,
   none,
   onRead,
