@@ -5,6 +5,7 @@ import { plugin as typescript } from 'typescript-eslint';
 /** Folders a core part may take from, besides itself. Order of the work: ground, parts, what stands over them, the edge. */
 const CORE_PARTS = {
   fields: [],
+  said: [],
   units: [],
   figures: [],
   job: [],
@@ -39,6 +40,8 @@ const CORE_PARTS = {
   ],
   formats: ['units', 'room', 'coverings', 'air', 'damp', 'soundness', 'scan', 'flat', 'levelling', 'verdict'],
 };
+/** Languages that every part speaks: how facts are stated, and how things are said. */
+const EVERYONES = ['fields', 'said'];
 /** What stands over the parts: which of them there are, and the runner that calls them. */
 const OVER_PARTS = ['kinds', 'assess'];
 
@@ -51,7 +54,7 @@ const coreRules = Object.entries(CORE_PARTS).map(([part, allowed]) => ({
         patterns: [
           {
             group: Object.keys(CORE_PARTS)
-              .filter((other) => other !== part && other !== 'fields' && !allowed.includes(other))
+              .filter((other) => other !== part && !EVERYONES.includes(other) && !allowed.includes(other))
               .concat(OVER_PARTS)
               .map((other) => `**/${other}/**`)
               .concat(['../index.ts']),

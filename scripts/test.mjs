@@ -51,6 +51,7 @@ mkdirSync(results, { recursive: true });
 async function still() {
   await check('Lint and import directions', 'npx', ['eslint', '.', '--max-warnings', '0']);
   await check('No circles of imports', process.execPath, ['scripts/check-circles.mjs']);
+  await check('No sentence in the core', process.execPath, ['scripts/check-words.mjs']);
   await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
   await check('Types: core, facts, server, e2e, bench', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']);
   await check('Types: app', 'npx', ['tsc', '-p', 'app/tsconfig.json', '--noEmit']);

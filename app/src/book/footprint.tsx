@@ -1,7 +1,8 @@
 import Svg, { Path } from 'react-native-svg';
-import { boundsMm, planOf, type Shaped } from '@maquette/core/room';
+import { boundsMm, type Shaped } from '@maquette/core/room';
 import type { Verdict } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
+import { usePlan } from '../sheet/use-plan.ts';
 
 /** One scale for every footprint of the book, so that a hall looks larger than a boot room. px for each mm. */
 const BOOK_SCALE = 0.019;
@@ -17,7 +18,7 @@ export function Footprint({
   scale?: number;
 }) {
   const palette = usePalette();
-  const { corners } = planOf(room);
+  const { corners } = usePlan(room);
   const b = boundsMm(corners);
   const [w, h] = [(b.maxX - b.minX) * scale, (b.maxY - b.minY) * scale];
   const path = `M${corners.map((c) => `${(c.xMm - b.minX) * scale + 2} ${(b.maxY - c.yMm) * scale + 2}`).join('L')}Z`;

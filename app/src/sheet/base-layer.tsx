@@ -3,7 +3,6 @@ import { G, Path } from 'react-native-svg';
 import {
   boundsMm,
   isTimber,
-  planOf,
   regionAt,
   regionOf,
   type BaseDetails,
@@ -12,6 +11,7 @@ import {
 } from '@maquette/core/room';
 import { usePalette } from '../theme/theme.tsx';
 import { planTransform, ringsPath, type SheetView } from './view.ts';
+import { usePlan } from './use-plan.ts';
 
 /** Parallel lines across a box: `deg` is the way they run, from the first wall. */
 function ruled(box: ReturnType<typeof boundsMm>, deg: number, spacingMm: number, offsetMm: number): string {
@@ -51,7 +51,7 @@ function linesOf(
 /** What is known beneath: joists dashed, panel seams fine, and the second base shaded on its side of the line. */
 export const BaseLayer = memo(function BaseLayer({ room, view }: { room: RoomFacts; view: SheetView }) {
   const palette = usePalette();
-  const plan = planOf(room);
+  const plan = usePlan(room);
   const box = boundsMm(plan.corners);
   const px = 1 / view.pxPerMm;
   const { joists, seams } = linesOf(room.baseKind, room.base, box);

@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Path } from 'react-native-svg';
-import { planOf, type PointMm, type RoomFacts } from '@maquette/core/room';
+import { type PointMm, type RoomFacts } from '@maquette/core/room';
 import { usePalette } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { leafTips } from './openings-drawing.tsx';
@@ -13,6 +13,7 @@ import { useShapeDrag, type ShapeEdits } from './use-shape-drag.ts';
 import { outlinePath, Walls } from './walls.tsx';
 import type { SheetView } from './view.ts';
 import { useSheetView, type Grip } from './use-gestures.ts';
+import { usePlan } from './use-plan.ts';
 
 interface Props {
   room: RoomFacts;
@@ -60,12 +61,12 @@ export function Sheet({
   // Islands are worked out again once the finger lets go: nothing drawn while pulling needs them.
   const outlined = useMemo(() => (dragging ? { ...room, fixtures: NO_FIXTURES } : room), [dragging, room]);
   // While something is pulled the view stays as it was: the room moves, not the paper.
-  const still = planOf(onRecord).corners;
+  const still = usePlan(onRecord).corners;
   const fitted = useMemo(
     () => (trail ? [...trail] : [...still, ...leafTips(still, onRecord.openings)]),
     [trail, still, onRecord.openings],
   );
-  const corners = planOf(outlined).corners;
+  const corners = usePlan(outlined).corners;
   const { view, moved, refit, zoomBy } = useSheetView(
     ref,
     fitted,

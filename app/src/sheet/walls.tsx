@@ -1,11 +1,12 @@
 import { memo } from 'react';
 import { G, Path } from 'react-native-svg';
-import { planOf, pointOnWall, type Polygon, type RoomFacts } from '@maquette/core/room';
+import { pointOnWall, type Polygon, type RoomFacts } from '@maquette/core/room';
 import { formatSpan } from '@maquette/core/units';
 import { usePalette } from '../theme/theme.tsx';
 import { Dimension } from './dimension.tsx';
 import { OpeningDrawing } from './openings-drawing.tsx';
 import { toPx, type SheetView } from './view.ts';
+import { usePlan } from './use-plan.ts';
 
 /** Outline of the room as a path in px. */
 export function outlinePath(corners: Polygon, view: SheetView): string {
@@ -33,7 +34,7 @@ export const Walls = memo(function Walls({
   chosenOpening?: string | null;
 }) {
   const palette = usePalette();
-  const { corners } = planOf(room);
+  const { corners } = usePlan(room);
   return (
     <G>
       <Path

@@ -1,7 +1,7 @@
 import type { DampContext, DampState } from '../damp/index.ts';
 import type { FailureChance, FlatState, FloorSurface, Station } from '../flat/index.ts';
 import type { Gate } from '../hazards/index.ts';
-import { planOf, type BaseKind, type Plan } from '../room/index.ts';
+import type { BaseKind, Plan } from '../room/index.ts';
 import { stripContext, type StripPlan } from '../stripout/index.ts';
 import { worstVerdict, type Criterion, type Verdict } from '../verdict/index.ts';
 import { dampContextOf, PARTS, type PartName, type PartStates } from './parts.ts';
@@ -68,7 +68,7 @@ export function assessRoom(
   return {
     verdict: worstVerdict(criteria.map((c) => c.verdict)),
     criteria,
-    plan: planOf(set.room),
+    plan: of('outline')!,
     spacingMm,
     stations,
     flat: state,

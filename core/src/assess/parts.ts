@@ -13,7 +13,7 @@ import {
 } from '../flat/index.ts';
 import { mayDo, type Gate } from '../hazards/index.ts';
 import { fromTheTop } from '../layers/index.ts';
-import { entryPoint, planOf, type BaseKind } from '../room/index.ts';
+import { entryPoint, planOf, type BaseKind, type Plan } from '../room/index.ts';
 import {
   laidOver,
   layersLeft,
@@ -29,6 +29,7 @@ import type { RoomSet } from './room-set.ts';
 
 /** States of the parts, by their names: what one may need of another. */
 export interface PartStates {
+  outline: Plan;
   strip: StripState;
   damp: DampJudged;
   sound: null;
@@ -55,8 +56,16 @@ interface StripState {
   laidOver: BaseKind;
 }
 
+/** The room as it is drawn: the others stand in it. */
+const outline: RoomPart<'outline'> = {
+  id: 'outline',
+  reads: ['room'],
+  needs: [],
+  judge: ({ room }) => ({ state: planOf(room), validUntil: null }),
+};
+
 /** Old floor, hazards and what is chosen about them. */
-const strip: RoomPart<'strip'> = {
+const strip: RoomPart<'strip', 'outline'> = {
   id: 'strip',
   reads: [
     'room',
@@ -72,9 +81,9 @@ const strip: RoomPart<'strip'> = {
     'figures',
     'country',
   ],
-  needs: [],
-  judge(set) {
-    const context = stripContext(set.room, set.card, set);
+  needs: ['outline'],
+  judge(set, needs) {
+    const context = stripContext(set.room, set.card, set, needs.outline);
     const plan = planStripOut(context);
     const over = laidOver(set.room, set.layers, plan.keptLayerIds);
     return { state: { context, plan, surfaceGates: surfaceGatesOf(context, plan), laidOver: over }, validUntil: null };
@@ -148,13 +157,12 @@ interface SurfaceState {
 const MEMO = 'surface';
 
 /** Heights of the floor, and how they keep the covering's rules. */
-const surface: RoomPart<'surface'> = {
+const surface: RoomPart<'surface', 'outline'> = {
   id: 'surface',
   reads: ['room', 'card', 'setups', 'readings', 'stations', 'works', 'edgeWalks', 'scans', 'marks'],
-  needs: [],
-  judge(set, _needs, _atUtc, { memo, tell }) {
+  needs: ['outline'],
+  judge(set, { outline: plan }, _atUtc, { memo, tell }) {
     const { room, card } = set;
-    const plan = planOf(room);
     const spacingMm = room.spacingMm ?? defaultSpacingMm(card.rules);
     const proposed = stationsOf(plan, spacingMm, set.stations, set.readings, entryPoint(room, plan));
     const kept = (memo.get(MEMO) as FlatMemo | undefined) ?? flatMemo();
@@ -186,15 +194,15 @@ const sure: RoomPart<'sure', 'surface'> = {
 };
 
 /** Whether the floor keeps the rules, and how surely where that has been worked out. */
-const flat: RoomPart<'flat', 'surface', 'sure'> = {
+const flat: RoomPart<'flat', 'outline' | 'surface', 'sure'> = {
   id: 'flat',
   reads: ['room', 'card', 'marks', 'works'],
-  needs: ['surface'],
+  needs: ['outline', 'surface'],
   hears: ['sure'],
   judge: () => ({ state: null, validUntil: null }),
-  criteria: (_state, set, { surface: { state }, sure: chance }) =>
-    flatCriteria(set.room, planOf(set.room), set.card, state, set, chance ?? null, set),
+  criteria: (_state, set, { outline: plan, surface: { state }, sure: chance }) =>
+    flatCriteria(set.room, plan, set.card, state, set, chance ?? null, set),
 };
 
 /** Every part in the order in which it is judged. */
-export const PARTS = [strip, damp, sound, surface, sure, flat] as const;
+export const PARTS = [outline, strip, damp, sound, surface, sure, flat] as const;

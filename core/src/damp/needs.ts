@@ -7,7 +7,7 @@ import {
   distanceMm,
   distanceToSegmentMm,
   distanceToWallsMm,
-  floorAreaM2,
+  planAreaM2,
   type PointMm,
 } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
@@ -45,7 +45,7 @@ const onGround = (ctx: DampContext) =>
  */
 export function needOf(ctx: DampContext, method: DampMethod): DampNeed {
   const heated = ctx.room.base.heating === 'water' || ctx.room.base.heating === 'electric';
-  const here = floorAreaM2(ctx.room);
+  const here = planAreaM2(ctx.plan);
   const { otherAreaM2, otherTests } = ctx.facts.like;
   const shared = method === 'probe' || method === 'dish' || (method === 'hood' && here > 20);
   const likeM2 = shared ? here + otherAreaM2 : here;

@@ -3,7 +3,7 @@ import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SOURCE, WAY_OUT } from './questions.ts';
 import type { WayOut } from './ways.ts';
-import { floorAreaM2, isTimber } from '../room/index.ts';
+import { planAreaM2, isTimber } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import type { DampState } from './judge.ts';
 import { ruleOfThumb, type DryingForecast } from './series.ts';
@@ -41,7 +41,7 @@ export function waysOut(
   const { over } = state;
   if (!over) return [];
   const { figure } = ctx;
-  const areaM2 = floorAreaM2(ctx.room);
+  const areaM2 = planAreaM2(ctx.plan);
   const chosen = answerTo(ctx.answers, WAY_OUT);
   const source = answerTo(ctx.answers, SOURCE) ?? 'unknown';
   const rule = ruleOfThumb(ctx);

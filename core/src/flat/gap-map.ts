@@ -1,5 +1,5 @@
 import type { Grid } from './grid.ts';
-import { visitRuns, type KeptRuns, type Run } from './lines.ts';
+import { passingRuns, visitRuns, type KeptRuns, type Run } from './lines.ts';
 import { crownsAlong, edgeScratch, gapsAlong, mayExceed } from './straightedge.ts';
 
 /** Directions a map is shown at and a plan is certified at. */
@@ -59,7 +59,7 @@ export function edgeSteps(edgeMm: number, cellMm: number): { window: number; ste
  * Deterministic; time linear in cells and directions.
  */
 export function gapMap(grid: Grid, heights: Float64Array, options: GapMapOptions): GapMap {
-  const { edgeMm, directions = SHOWN_DIRECTIONS, limitMm, worstOnly = false, kept } = options;
+  const { edgeMm, directions = SHOWN_DIRECTIONS, limitMm, worstOnly = false, kept = passingRuns(grid) } = options;
   const cells = grid.nx * grid.ny;
   const { window, stepMm } = edgeSteps(edgeMm, grid.cellMm);
   const map: GapMap = {

@@ -32,11 +32,7 @@ const SELF = 1;
 const RIGHT = 2;
 const UP = 4;
 const ALL = 8;
-const quadsByMask = new WeakMap<Uint8Array, Uint8Array>();
-
 function quadsOf({ nx, inside }: Grid): Uint8Array {
-  const held = quadsByMask.get(inside);
-  if (held) return held;
   const quads = new Uint8Array(inside.length);
   for (let cell = 0; cell < inside.length; cell++) {
     if (!inside[cell]) continue;
@@ -45,25 +41,34 @@ function quadsOf({ nx, inside }: Grid): Uint8Array {
     const all = right && up && inside[cell + nx + 1];
     quads[cell] = SELF | (right ? RIGHT : 0) | (up ? UP : 0) | (all ? ALL : 0);
   }
-  quadsByMask.set(inside, quads);
   return quads;
 }
 
 /** Where the samples of one run lie. */
 type LaidRun = Pick<Run, 'length' | 'base' | 'fx' | 'fy' | 'cells' | 'xMm' | 'yMm'>;
 
-/**
- * Runs as they were first laid out over a grid, by step and direction: for work that goes over the same lines many times. About
- * 16 bytes a sample: half a megabyte for each 1000 cells at 36 directions.
- */
-export type KeptRuns = Map<string, readonly LaidRun[]>;
+/** What is kept of a grid's lines for work that goes over them many times. */
+export interface KeptRuns {
+  /** Of each cell, which of the nodes about it are inside. */
+  readonly quads: Uint8Array;
+  /**
+   * Runs as they were first laid out, by step and direction; null where they are laid out anew each time. About 16 bytes a
+   * sample: half a megabyte for each 1000 cells at 36 directions.
+   */
+  readonly laid: Map<string, readonly LaidRun[]> | null;
+}
 
 /** Beyond this many cells lines are laid out anew each time rather than kept: a hundred megabytes are too many for a phone. */
 const KEPT_CELLS_MOST = 120_000;
 
 /** Room for a grid's lines, where it is small enough to keep them. */
-export function keptRuns({ inside }: Grid): KeptRuns | undefined {
-  return inside.length <= KEPT_CELLS_MOST ? new Map() : undefined;
+export function keptRuns(grid: Grid): KeptRuns {
+  return { quads: quadsOf(grid), laid: grid.inside.length <= KEPT_CELLS_MOST ? new Map() : null };
+}
+
+/** What every direction over a grid needs: its lines are laid out anew each time. */
+export function passingRuns(grid: Grid): KeptRuns {
+  return { quads: quadsOf(grid), laid: null };
 }
 
 interface RunsOptions {
@@ -84,7 +89,7 @@ export function visitRuns(
   direction: number,
   directions: number,
   visit: (run: Run) => void,
-  { kept, wanted }: RunsOptions = {},
+  { kept = passingRuns(grid), wanted }: RunsOptions = {},
 ): void {
   const [ux, uy] = along(direction, directions);
   const run: Run = {
@@ -106,13 +111,13 @@ export function visitRuns(
     sample(laid, heights, grid.nx, run.heights);
     visit(run);
   };
-  if (!kept) return layRuns(grid, stepMm, direction, directions, take);
+  if (!kept.laid) return layRuns(grid, kept.quads, stepMm, direction, directions, take);
   const key = `${stepMm} ${direction}/${directions}`;
-  let held = kept.get(key);
+  let held = kept.laid.get(key);
   if (!held) {
     const laid: LaidRun[] = [];
-    layRuns(grid, stepMm, direction, directions, (one) => laid.push(copied(one)));
-    kept.set(key, (held = laid));
+    layRuns(grid, kept.quads, stepMm, direction, directions, (one) => laid.push(copied(one)));
+    kept.laid.set(key, (held = laid));
   }
   for (const laid of held) take(laid);
 }
@@ -163,9 +168,15 @@ function mostSamples({ nx, ny, cellMm }: Grid, ux: number, uy: number, stepMm: n
 }
 
 /** Lays out every run of one direction; the run handed on is used again for the next. */
-function layRuns(grid: Grid, stepMm: number, direction: number, directions: number, lay: (run: LaidRun) => void): void {
+function layRuns(
+  grid: Grid,
+  quads: Uint8Array,
+  stepMm: number,
+  direction: number,
+  directions: number,
+  lay: (run: LaidRun) => void,
+): void {
   const { nx, ny, cellMm } = grid;
-  const quads = quadsOf(grid);
   const quarter = quarterOf(direction, directions);
   const [ux, uy] = along(direction, directions);
   const step = stepMm / cellMm;

@@ -1,6 +1,6 @@
 import { Colors, DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import { boundsMm, type Polygon } from '../room/index.ts';
-import { certificateLine, type LevelSheet } from './level-sheet.ts';
+import { certificateLine, type LevelSheet, type Written } from './level-sheet.ts';
 
 type Ring = readonly (readonly [number, number])[];
 
@@ -11,7 +11,7 @@ const LETTER_MM = 100;
  * The level map and the work on it as DXF in real millimetres: WALLS, CONTOURS (with their height as elevation), FILL, GRIND,
  * BAYS, CHALK and NOTES on layers of their own.
  */
-export function levelDxf(sheet: LevelSheet): string {
+export function levelDxf(sheet: LevelSheet, written: Written): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   const layers = {
@@ -56,7 +56,7 @@ export function levelDxf(sheet: LevelSheet): string {
     text('CHALK', point.at.xMm, point.at.yMm, `${point.label}${point.number}`, LETTER_MM / 2);
   }
   const { minX, minY } = boundsMm(sheet.plan.corners);
-  [sheet.title, ...sheet.certificates.map(certificateLine)].forEach((words, i) =>
+  [sheet.title, ...sheet.certificates.map((one) => written(certificateLine(one)))].forEach((words, i) =>
     text('NOTES', minX, minY - (i + 2) * LETTER_MM * 1.6, plain(words)),
   );
   return dxf.stringify();

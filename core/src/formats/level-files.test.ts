@@ -14,7 +14,7 @@ function pairs(text: string): [code: number, value: string][] {
 }
 
 test('DXF: every entity stands on a layer that exists, walls in millimetres, contours at their height', () => {
-  const all = pairs(levelDxf(sheet));
+  const all = pairs(levelDxf(sheet, readOut));
   expect(all.every(([code]) => Number.isInteger(code))).toBe(true);
   const insunits = all.findIndex(([code, value]) => code === 9 && value === '$INSUNITS');
   // 4 is millimetres.
@@ -42,7 +42,7 @@ test('DXF: every entity stands on a layer that exists, walls in millimetres, con
 });
 
 test('the features are closed rings of local millimetres, each told apart by its kind', () => {
-  const read = JSON.parse(levelJson(sheet)) as {
+  const read = JSON.parse(levelJson(sheet, readOut)) as {
     units: string;
     certificates: string[];
     features: { properties: Record<string, unknown>; geometry: { type: string; coordinates: number[][][][] } }[];

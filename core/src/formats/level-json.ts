@@ -1,5 +1,5 @@
 import type { Patch } from '../levelling/index.ts';
-import { certificateLine, type LevelSheet } from './level-sheet.ts';
+import { certificateLine, type LevelSheet, type Written } from './level-sheet.ts';
 
 interface Feature {
   type: 'Feature';
@@ -11,7 +11,7 @@ interface Feature {
  * The level map and the work on it as GeoJSON-style features in local millimetres (no reference system: x along the first wall,
  * y into the room). Each feature says by `kind` what it is: room, contour, fill, grind, bay or chalk.
  */
-export function levelJson(sheet: LevelSheet): string {
+export function levelJson(sheet: LevelSheet, written: Written): string {
   const features: Feature[] = [
     polygon({ kind: 'room', name: sheet.title }, [
       sheet.plan.corners.map((p) => [p.xMm, p.yMm] as const),
@@ -50,7 +50,7 @@ export function levelJson(sheet: LevelSheet): string {
       geometry: { type: 'Point', coordinates: [point.at.xMm, point.at.yMm] },
     })),
   ];
-  const certificates = sheet.certificates.map(certificateLine);
+  const certificates = sheet.certificates.map((one) => written(certificateLine(one)));
   return `${JSON.stringify({ type: 'FeatureCollection', units: 'mm', title: sheet.title, certificates, features }, null, 1)}\n`;
 }
 

@@ -1,3 +1,4 @@
+import { decimals, say, type Said, type Sayable } from '../said/index.ts';
 import type { LevelMap } from '../flat/index.ts';
 import type { Bay, Certificate, ChalkPoint, Patch } from '../levelling/index.ts';
 import type { Plan } from '../room/index.ts';
@@ -15,7 +16,17 @@ export interface LevelSheet {
   certificates: readonly Certificate[];
 }
 
-/** `rule 3 mm under 2000 mm, 36 directions on 50 mm, worst gap 2.99 mm, holds`: the certificate in a file's own line. */
-export function certificateLine({ rule, directions, cellMm, worstGapMm, worstCrownMm, holds }: Certificate): string {
-  return `rule ${rule.gapMm} mm under ${rule.edgeMm} mm, ${directions} directions on ${cellMm} mm, worst gap left ${worstGapMm.toFixed(2)} mm, worst rocking ${worstCrownMm.toFixed(2)} mm, ${holds ? 'holds' : 'does not hold'}`;
+/** Puts what is said into words, as a file holds them. */
+export type Written = (said: Sayable) => string;
+
+/** The certificate in a file's own line: `rule 3 mm under 2000 mm, 36 directions on 50 mm, worst gap left 2.99 mm, … holds`. */
+export function certificateLine({ rule, directions, cellMm, worstGapMm, worstCrownMm, holds }: Certificate): Said {
+  return say(holds ? 'formats.certificateHoldsFormula' : 'formats.certificateFailsFormula', {
+    gapMm: rule.gapMm,
+    edgeMm: rule.edgeMm,
+    directions,
+    cellMm,
+    worstGapMm: decimals(worstGapMm, 2),
+    worstCrownMm: decimals(worstCrownMm, 2),
+  });
 }

@@ -1,9 +1,10 @@
+import { readOut } from '@maquette/words';
 /** @jest-environment jsdom */
 import { levelSvg } from './index.ts';
 import { sheet } from './invented-sheet.ts';
 
 test('SVG is well formed, says what it is and puts the first wall at the bottom', () => {
-  const text = levelSvg(sheet);
+  const text = levelSvg(sheet, readOut);
   const parsed = new DOMParser().parseFromString(text, 'image/svg+xml');
   expect(parsed.querySelector('parsererror')).toBeNull();
   expect(parsed.querySelector('title')!.textContent).toBe('Store <north> & hall');

@@ -1,5 +1,5 @@
 import { boundsMm } from '../room/index.ts';
-import { certificateLine, type LevelSheet } from './level-sheet.ts';
+import { certificateLine, type LevelSheet, type Written } from './level-sheet.ts';
 
 type Ring = readonly (readonly [number, number])[];
 
@@ -7,9 +7,9 @@ type Ring = readonly (readonly [number, number])[];
 const MARGIN_MM = 400;
 
 /** The level map and the work on it as a drawing of its own: one unit a millimetre, the first wall at the bottom. */
-export function levelSvg(sheet: LevelSheet): string {
+export function levelSvg(sheet: LevelSheet, written: Written): string {
   const { minX, minY, maxX, maxY } = boundsMm(sheet.plan.corners);
-  const notes = [sheet.title, ...sheet.certificates.map(certificateLine)];
+  const notes = [sheet.title, ...sheet.certificates.map((one) => written(certificateLine(one)))];
   const lineMm = 160;
   const width = maxX - minX + 2 * MARGIN_MM;
   const height = maxY - minY + 2 * MARGIN_MM + notes.length * lineMm;

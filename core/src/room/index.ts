@@ -97,6 +97,7 @@ export {
   adjustmentOf,
   entryPoint,
   floorAreaM2,
+  planAreaM2,
   floorOf,
   type Plan,
   planOf,

@@ -22,38 +22,12 @@ export interface Shaped {
   fixtures?: readonly Fixture[];
 }
 
-interface Drawn {
-  of: Shaped;
-  plan: Plan;
-  adjustment: Adjustment | null;
-}
-/** The last drawing made of a list of walls: screens ask for it many times over. */
-const drawings = new WeakMap<readonly Wall[], Drawn>();
-
-function draw(room: Shaped): Drawn {
-  const held = drawings.get(room.walls);
-  if (
-    held &&
-    held.of.start === room.start &&
-    held.of.diagonals === room.diagonals &&
-    held.of.fixtures === room.fixtures
-  )
-    return held;
-  const outline = outlineOf(room.walls, room.start);
-  const { problem, corners: taped } = outline;
+function draw(room: Shaped): { plan: Plan; adjustment: Adjustment | null } {
+  const { problem, corners: taped } = outlineOf(room.walls, room.start);
   const diagonals = (room.diagonals ?? []).filter((d) => !diagonalProblem(taped, d));
   const adjustment = !problem && diagonals.length > 0 ? adjustToDiagonals(taped, room.walls, diagonals) : null;
   const corners = adjustment?.corners ?? taped;
-  const { start, diagonals: measured, fixtures } = room;
-  const of: Shaped = {
-    walls: room.walls,
-    ...(start ? { start } : {}),
-    ...(measured ? { diagonals: measured } : {}),
-    ...(fixtures ? { fixtures } : {}),
-  };
-  const drawn = { of, plan: { corners, islands: problem ? [] : islandsOf(corners, fixtures ?? []) }, adjustment };
-  drawings.set(room.walls, drawn);
-  return drawn;
+  return { plan: { corners, islands: problem ? [] : islandsOf(corners, room.fixtures ?? []) }, adjustment };
 }
 
 function islandsOf(corners: Polygon, fixtures: readonly Fixture[]): Polygon[] {
@@ -77,11 +51,11 @@ export function floorOf(plan: Plan): Region {
   return without(regionOf(plan.corners), ...plan.islands.map(regionOf));
 }
 
+/** Floor area of a plan, m2, islands taken off. */
+export const planAreaM2 = ({ corners, islands }: Plan): number => areaM2(corners, islands);
+
 /** Floor area of a room as drawn, m2, islands taken off. */
-export function floorAreaM2(room: Shaped): number {
-  const { corners, islands } = planOf(room);
-  return areaM2(corners, islands);
-}
+export const floorAreaM2 = (room: Shaped): number => planAreaM2(planOf(room));
 
 /** Where a walk starts: the middle of the way in, or the first corner when no opening is entered. */
 export function entryPoint(room: Pick<RoomFacts, 'openings'>, plan: Plan): PointMm {

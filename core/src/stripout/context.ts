@@ -1,14 +1,19 @@
 import type { CoveringCard } from '../coverings/index.ts';
 import { figuresOf } from '../figures/index.ts';
-import { planOf, type BaseKind, type RoomFacts } from '../room/index.ts';
+import { planOf, type BaseKind, type Plan, type RoomFacts } from '../room/index.ts';
 import { fromTheTop, LAYERS, type Layer } from '../layers/index.ts';
 import type { StripContext, StripFacts } from './facts.ts';
 
 /** Everything strip-out works from, looked up once. */
-export function stripContext(room: RoomFacts, card: CoveringCard, facts: StripFacts): StripContext {
+export function stripContext(
+  room: RoomFacts,
+  card: CoveringCard,
+  facts: StripFacts,
+  plan: Plan = planOf(room),
+): StripContext {
   return {
     room,
-    plan: planOf(room),
+    plan,
     card,
     facts,
     hazards: {
@@ -20,6 +25,7 @@ export function stripContext(room: RoomFacts, card: CoveringCard, facts: StripFa
       second: room.secondBase,
     },
     figure: figuresOf(facts.figures),
+    areasM2: new Map(),
   };
 }
 

@@ -80,4 +80,6 @@ export interface StripContext {
   facts: StripFacts;
   hazards: HazardFacts;
   figure: FigureOf;
+  /** Areas worked out so far, by layer: asked for by its comparison, its steps, its debris and its hire. */
+  areasM2: Map<string, number>;
 }

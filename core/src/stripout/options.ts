@@ -67,17 +67,12 @@ export function holesOf(ctx: StripContext, growMm: number): Region {
   return together(holes.map((f) => regionOf(fixtureOutline(f, f.kind === 'pipe' ? growMm : 0))));
 }
 
-/** Areas already worked out for a context: each layer's is asked for by its comparison, its steps, its debris and its hire. */
-const areas = new WeakMap<StripContext, Map<string, number>>();
-
 /** Area of a layer that can be got at, m2: what comes through it taken off. */
 export function layerAreaM2(ctx: StripContext, layer: Layer): number {
-  const known = areas.get(ctx) ?? new Map<string, number>();
-  areas.set(ctx, known);
-  const held = known.get(layer.id);
+  const held = ctx.areasM2.get(layer.id);
   if (held !== undefined) return held;
   const areaM2 = regionAreaM2(without(layerRegion(ctx, layer), holesOf(ctx, 0)));
-  known.set(layer.id, areaM2);
+  ctx.areasM2.set(layer.id, areaM2);
   return areaM2;
 }
 

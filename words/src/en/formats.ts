@@ -50,4 +50,8 @@ export const formats = {
   'formats.above': 'above',
   'formats.rodApart': 'rod {rodMm} is {off} {what} the rest of set-up {setup}',
   'formats.station': 'station {station}',
+  'formats.certificateHoldsFormula':
+    'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, holds',
+  'formats.certificateFailsFormula':
+    'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, does not hold',
 };

@@ -40,7 +40,7 @@ export function LevelFold({ room, level }: { room: RoomFacts; level: NonNullable
       ))}
       {level.parts.length > 0 ? (
         <Words size="small" quiet>
-          A threshold, a stair, a tray or an appliance may ask for level there. Set a height for an opening under Plan,
+          A threshold, a stair, a tray or an appliance may ask for level there. Set a height for an opening under Level,
           Meet a threshold.
         </Words>
       ) : null}

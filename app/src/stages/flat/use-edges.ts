@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { isLaid, proposeEdges, type EdgeTool, type EdgeWalk, type ProposedEdge } from '@maquette/core/flat';
-import { planOf, type RoomFacts } from '@maquette/core/room';
+import { type RoomFacts } from '@maquette/core/room';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { toMmPoint, type SheetView } from '../../sheet/view.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 export interface Edges {
   edgeMm: number;
@@ -32,7 +33,7 @@ export function useEdges(shown: ShownRoom, room: RoomFacts, ruleEdgeMm: number):
   const [placed, setPlaced] = useState<ProposedEdge | null>(null);
   const [started, setStarted] = useState<{ xMm: number; yMm: number } | null>(null);
   const edgeMm = own ?? ruleEdgeMm;
-  const proposed = proposeEdges(planOf(room), edgeMm);
+  const proposed = proposeEdges(usePlan(room), edgeMm);
   const laid = (shown.plain.edgeWalks ?? []) as EdgeWalk[];
   const open = proposed.filter((edge) => !isLaid(edge, laid));
   const current = placed ?? open.find((edge) => !skipped.includes(edge.key)) ?? open[0] ?? null;

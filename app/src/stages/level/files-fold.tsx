@@ -47,7 +47,7 @@ export function FilesFold({ shown, room, picture, planned, way, points }: Props)
   /** The writer of drawings is larger than the stage: it is fetched when one is asked for. */
   const drawing = async () => {
     const { levelDxf } = await fetchPart(() => import('@maquette/core/formats/level-dxf'));
-    saveText(`${name}-levelling.dxf`, 'image/vnd.dxf', levelDxf(sheet));
+    saveText(`${name}-levelling.dxf`, 'image/vnd.dxf', levelDxf(sheet, say));
   };
   return (
     <Fold title="Save as files">
@@ -58,11 +58,11 @@ export function FilesFold({ shown, room, picture, planned, way, points }: Props)
         <Button label="DXF drawing" onPress={() => void drawing()} />
         <Button
           label="SVG drawing"
-          onPress={() => saveText(`${name}-levelling.svg`, 'image/svg+xml', levelSvg(sheet))}
+          onPress={() => saveText(`${name}-levelling.svg`, 'image/svg+xml', levelSvg(sheet, say))}
         />
         <Button
           label="JSON features"
-          onPress={() => saveText(`${name}-levelling.json`, 'application/json', levelJson(sheet))}
+          onPress={() => saveText(`${name}-levelling.json`, 'application/json', levelJson(sheet, say))}
         />
         <Button
           label="Patches and tapes CSV"

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TELEGRAPH } from '@maquette/core/planks';
-import { isTimber, planOf, type RoomFacts } from '@maquette/core/room';
+import { isTimber, type RoomFacts } from '@maquette/core/room';
 import { lipsOf } from '@maquette/core/soundness';
 import { formatGap, formatReach, roundTo, unitLabel } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
@@ -13,6 +13,7 @@ import type { PlanksAnswer } from '../../worker/messages.ts';
 import type { Planned } from '../../worker/use-planned.ts';
 import type { ShownWay } from './shown-ways.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -61,7 +62,7 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
   const { units } = room;
   const { report, showing } = answer;
   const { make } = report;
-  const plan = planOf(room);
+  const plan = usePlan(room);
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
   const lips = lipsOf(shown.plain.marks);
   return (

@@ -7,7 +7,6 @@ import {
   nearestWall,
   newFixture,
   placeOnWall,
-  planOf,
   setOnWall,
   wallName,
   type Fixture,
@@ -24,6 +23,7 @@ import { useFollowing } from '../../ui/use-following.ts';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 interface Props {
   room: RoomFacts;
@@ -39,7 +39,7 @@ const FIRST_OFF_MM: Partial<Record<FixtureKind, number>> = { register: 60, pipe:
 export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
   const say = useSay();
   const { fixtures, walls } = room;
-  const { corners } = planOf(room);
+  const { corners } = usePlan(room);
   const fixture = fixtures.find((f) => f.id === chosen) ?? fixtures[fixtures.length - 1] ?? null;
   const put = (next: Fixture[], words: string) => void change(words, { fixtures: next });
   const add = (kind: FixtureKind) => {
@@ -116,7 +116,7 @@ function FixtureFields({
 }) {
   const say = useSay();
   const { walls, units } = room;
-  const { corners } = planOf(room);
+  const { corners } = usePlan(room);
   const spec = FIXTURES[fixture.kind];
   const place = placeOnWall(corners, fixture, nearestWall(corners, fixture.xMm, fixture.yMm));
   const [name, setName] = useFollowing(fixture.name);

@@ -5,7 +5,6 @@ import {
   areaM2,
   BASE_WORDS,
   perimeterMm,
-  planOf,
   rectangleWalls,
   WALL_LENGTH_MM,
   type RoomFacts,
@@ -30,6 +29,7 @@ import { OpeningsEditor } from './openings-editor.tsx';
 import { onWalls, type Renumber, type RoomChange } from './room-change.ts';
 import { WallsEditor } from './walls-editor.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -52,7 +52,7 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
   const book = useBook();
   const [name, setName] = useFollowing(room.name);
   const { units, walls } = room;
-  const plan = planOf(room);
+  const plan = usePlan(room);
   const cards = [...book.cards, ...SHIPPED_CARDS];
   const takeWalls = (next: Wall[], words: string, renumber?: Renumber) => {
     const changed = onWalls(room, words, { walls: next, keepDiagonals: true, ...(renumber ? { renumber } : {}) });

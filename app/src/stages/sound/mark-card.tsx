@@ -1,7 +1,7 @@
 import { decidedBy } from '@maquette/core/hazards';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { FigureOf } from '@maquette/core/figures';
-import { tapeFrom, planOf, type RoomFacts } from '@maquette/core/room';
+import { tapeFrom, type RoomFacts } from '@maquette/core/room';
 import {
   MARK_RANGES,
   MARK_WORDS,
@@ -26,6 +26,7 @@ import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -64,7 +65,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
   const palette = usePalette();
   const treatment = treatmentOf(mark, room, figure);
   const tick = shown.ticks.find((t) => t.key === markTick(mark.id));
-  const place = tapeFrom(room, planOf(room), mark)
+  const place = tapeFrom(room, usePlan(room), mark)
     .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${say(d.name)}`)
     .join(', ');
   const change = (words: string, part: Partial<DamageMark>) =>

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { figuresOf } from '@maquette/core/figures';
-import { planOf, type PointMm } from '@maquette/core/room';
+import { type PointMm } from '@maquette/core/room';
 import { MARK_WORDS, newMark, USUAL_SHAPE, walkOf, type MarkKind } from '@maquette/core/soundness';
 import { newId } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
@@ -19,6 +19,7 @@ import { MarkCard } from './mark-card.tsx';
 import { MarkKinds } from './mark-kinds.tsx';
 import { WalkTab } from './walk-tab.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 const REACH_PX = 26;
 
@@ -28,7 +29,7 @@ export function SoundStage(props: StageProps) {
   const { shown, room, picture, go } = props;
   const { marks, checks } = shown.plain;
   const figure = useMemo(() => figuresOf(shown.plain.figures), [shown.plain.figures]);
-  const plan = planOf(room);
+  const plan = usePlan(room);
   const steps = useMemo(() => walkOf(room, plan, checks, figure('tap-mm')), [room, plan, checks, figure]);
   const [tab, setTab] = useState<'walk' | 'marks'>('walk');
   const [asked, setStep] = useState<string | null>(null);

@@ -12,7 +12,7 @@ import {
   type Layer,
   type Seam,
 } from '@maquette/core/layers';
-import { centreOf, planOf, wallName, type RoomFacts } from '@maquette/core/room';
+import { centreOf, wallName, type RoomFacts } from '@maquette/core/room';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
@@ -25,6 +25,7 @@ import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -193,7 +194,7 @@ function middleOf(stacks: readonly AreaStack[], layer: Layer): { xMm: number; yM
 /** Seams as they are taped: so far off a wall, running along it. */
 function Seams({ room, layer, onTaken }: { room: RoomFacts; layer: Layer; onTaken: (seams: Seam[]) => void }) {
   const [wall, setWall] = useState(0);
-  const { corners } = planOf(room);
+  const { corners } = usePlan(room);
   const add = (offMm: number) => {
     const [a, b] = [corners[wall]!, corners[(wall + 1) % corners.length]!];
     const length = Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm) || 1;

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { areaStacks } from '@maquette/core/layers';
 import { figuresOf } from '@maquette/core/figures';
-import { floorOf, inRegion, planOf, regionAt } from '@maquette/core/room';
+import { floorOf, inRegion, regionAt } from '@maquette/core/room';
 import { MARK_WORDS, newMark } from '@maquette/core/soundness';
 import { tapResult } from '@maquette/core/stripout';
 import { newId } from '../../data/ids.ts';
@@ -25,6 +25,7 @@ import { LayersTab } from './layers-tab.tsx';
 import { PlanTab } from './plan-tab.tsx';
 import { tapChange } from './tap-change.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { usePlan } from '../../sheet/use-plan.ts';
 
 const TABS = [
   { tab: 'layers', label: 'Layers' },
@@ -52,7 +53,7 @@ export function StripStage(props: StageProps) {
   const [onSheet, setOnSheet] = useState<'cuts' | 'trim'>('cuts');
   const [placing, setPlacing] = useState<string | null>(null);
   const place = useMemo(() => ({ waiting: placing, ask: setPlacing }), [placing]);
-  const plan = planOf(room);
+  const plan = usePlan(room);
   const stacks = useMemo(() => areaStacks(floorOf(plan), room.lines, layers), [plan, room.lines, layers]);
   const tapped = layers.find((l) => l.id === open);
   const spacing = figuresOf(shown.plain.figures)('tap-mm');
