@@ -20,7 +20,7 @@ export default defineConfig({
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   outputDir: '../test-results/e2e',
-  use: { launchOptions, serviceWorkers: 'allow', acceptDownloads: true },
+  use: { launchOptions, serviceWorkers: 'block', acceptDownloads: true },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },

@@ -126,14 +126,14 @@ test('an L closes; a wall that crosses another is refused by name and the room s
   await page.getByRole('button', { name: /^W1/ }).click();
   await page.getByRole('textbox', { name: 'Length of W1, mm' }).fill('long');
   await page.getByRole('textbox', { name: 'Length of W1, mm' }).blur();
-  await expect(page.getByRole('alert').first()).toContainText('"long" is not a length');
+  await expect(page.getByRole('alert').first()).toContainText('“long” is not a length');
   await expect(page.getByRole('textbox', { name: 'Length of W1, mm' })).toHaveValue('long');
 });
 
 for (const [file, room, width, depth, taken, problem] of [
   ['parlour-rod.csv', 'Parlour', '5400', '4200', 63, null],
   ['bootroom-rod-comma.csv', 'Boot room', '2900', '2300', 42, 'Line 44: Ablesung (mm) is empty'],
-  ['hall-rod-inches.txt', 'Hall', '6100', '1500', 42, 'Line 8: rod (in) "4B9 1/16" is not a length in inches'],
+  ['hall-rod-inches.txt', 'Hall', '6100', '1500', 42, 'Line 8: rod (in) “4B9 1/16” is not a length in inches'],
 ] as const) {
   test(`${file} comes in as it is, bad rows named, stored only when taken`, async ({ page }) => {
     const id = await newRoom(page, running.url, room, width, depth);

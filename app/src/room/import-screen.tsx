@@ -1,17 +1,11 @@
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import {
-  COLUMN_ROLES,
-  decodeText,
-  factsFromRodFile,
-  readRodFile,
-  type ColumnRole,
-  type ColumnUse,
-} from '@maquette/core/formats';
+import type { ColumnRole, ColumnUse } from '@maquette/core/formats';
 import { planOf } from '@maquette/core/room';
 import { formatRod, unitLabel, type LengthUnit } from '@maquette/core/units';
 import { newId, nowUtc } from '../data/ids.ts';
+import { fileFormats, type FileFormats } from '../files/formats.ts';
 import { chooseFile } from '../data/save-text.ts';
 import { useRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
@@ -51,7 +45,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
   const palette = usePalette();
   const router = useRouter();
   const shown = useRoom(roomId);
-  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [file, setFile] = useState<{ name: string; text: string; formats: FileFormats } | null>(null);
   const [columns, setColumns] = useState<ColumnUse[] | null>(null);
   const [doubted, setDoubted] = useState<ReadonlySet<number>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
@@ -59,14 +53,23 @@ export function ImportScreen({ roomId }: { roomId: string }) {
   const say = (said: Sayable) => inWords(said, units);
   const walls = shown.facts?.walls;
   const plan = useMemo(() => (walls ? planOf({ walls }) : null), [walls]);
-  const read = useMemo(() => (file ? readRodFile(file.text, plan, columns ?? undefined) : null), [file, plan, columns]);
+  const read = useMemo(
+    () => (file ? file.formats.readRodFile(file.text, plan, columns ?? undefined) : null),
+    [file, plan, columns],
+  );
   const back = () => router.replace(`/rooms/${roomId}/flat`);
   const choose = async () => {
     const chosen = await chooseFile('.csv,.txt,.tsv,text/csv,text/plain');
     if (!chosen) return;
     setColumns(null);
     setDoubted(new Set());
-    setFile({ name: chosen.name, text: decodeText(chosen.bytes) });
+    try {
+      const formats = await fileFormats();
+      setFile({ name: chosen.name, text: formats.decodeText(chosen.bytes), formats });
+      setProblem(null);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
   };
   const taken = read
     ? [...read.readings, ...read.problems.flatMap((p) => (p.reading && doubted.has(p.line) ? [p.reading] : []))].sort(
@@ -74,9 +77,9 @@ export function ImportScreen({ roomId }: { roomId: string }) {
       )
     : [];
   const take = async () => {
-    if (!read) return;
-    const facts = factsFromRodFile(read, taken, nowUtc(), newId);
-    const result = await write(`${taken.length} readings from ${file!.name}`, [
+    if (!read || !file) return;
+    const facts = file.formats.factsFromRodFile(read, taken, nowUtc(), newId);
+    const result = await write(`${taken.length} readings from ${file.name}`, [
       ...facts.setups.map(({ id, ...body }) => ({ kind: 'setups' as const, id, roomId, body })),
       ...facts.readings.map(({ id, ...body }) => ({ kind: 'readings' as const, id, roomId, body })),
     ]);
@@ -181,7 +184,10 @@ export function ImportScreen({ roomId }: { roomId: string }) {
                     label={`“${header}”`}
                     inline
                     value={read.columns[index]!.role}
-                    options={COLUMN_ROLES.map((role) => ({ value: role, label: ROLE_WORDS[role] }))}
+                    options={(Object.keys(ROLE_WORDS) as ColumnRole[]).map((role) => ({
+                      value: role,
+                      label: ROLE_WORDS[role],
+                    }))}
                     onChange={(role) => use(index, { role })}
                   />
                   {['x', 'y', 'rod'].includes(read.columns[index]!.role) ? (

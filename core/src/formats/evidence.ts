@@ -1,10 +1,8 @@
 import { allOf, decimals, gap, listed, lower, reach, say, type Said, type Sayable } from '../said/index.ts';
-import Papa from 'papaparse';
 import { testName, type DampContext, type DampResult } from '../damp/index.ts';
 import type { Scan } from '../scan/index.ts';
 import { edgeLengthMm, worstUnder, type EdgeWalk, type LevellingWork } from '../flat/index.ts';
 import { MARK_WORDS, type SoundFacts } from '../soundness/index.ts';
-import { safeText } from './safe-text.ts';
 
 /** One line of a room's evidence: what was measured or seen, when, where and how it stands. */
 export interface EvidenceLine {
@@ -222,42 +220,4 @@ function photographOf({ about, aboutId }: { about: string; aboutId: string }, { 
   return mark
     ? say('formats.photographOfMark', { about, mark: lower(MARK_WORDS[mark.kind]) })
     : say('formats.photographOf', { about });
-}
-
-const COLUMNS = [
-  'at_utc',
-  'kind',
-  'what',
-  'value',
-  'standing',
-  'x_mm',
-  'y_mm',
-  'conditions',
-  'instrument',
-  'who',
-  'photographs',
-  'version',
-  'note',
-  'id',
-] as const;
-
-/** The evidence as CSV: comma, decimal point, UTF-8. `written` puts what is said into words. */
-export function evidenceCsv(lines: readonly EvidenceLine[], written: (said: Sayable) => string): string {
-  const rows = lines.map((l) => [
-    l.at,
-    l.kind,
-    safeText(written(l.what)),
-    safeText(written(l.value)),
-    safeText(written(l.standing)),
-    l.xMm ?? '',
-    l.yMm ?? '',
-    safeText(written(l.conditions)),
-    safeText(written(l.instrument)),
-    safeText(l.who),
-    l.photographs,
-    l.version,
-    safeText(l.note),
-    l.id,
-  ]);
-  return `${Papa.unparse([[...COLUMNS], ...rows], { newline: '\r\n' })}\r\n`;
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { AIR_RANGES, airHistory, bandClock, dewPointC, equilibriumMcPercent, inBand } from '@maquette/core/air';
 import { surfaceMarginC, type DampContext, BOXES_IN } from '@maquette/core/damp';
-import { decodeText, readClimateFile, type ClimateFile } from '@maquette/core/formats';
+import type { ClimateFile } from '@maquette/core/formats';
 import { answerTo } from '@maquette/core/fields';
 import { roomAir } from '@maquette/core/verdict';
 import { Listen } from '../../bench/listen.tsx';
@@ -21,6 +21,7 @@ import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
 import { localTime } from './times.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { fileFormats } from '../../files/formats.ts';
 
 /** The room's air: read, brought in from a logger, and held against what the covering asks. */
 export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
@@ -199,7 +200,13 @@ function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const choose = async () => {
     const chosen = await chooseFile('.csv,.txt,text/*');
     setSaid(null);
-    if (chosen) setFile({ ...readClimateFile(decodeText(chosen.bytes)), name: chosen.name });
+    if (!chosen) return;
+    try {
+      const { decodeText, readClimateFile } = await fileFormats();
+      setFile({ ...readClimateFile(decodeText(chosen.bytes)), name: chosen.name });
+    } catch (error) {
+      setSaid(error instanceof Error ? error.message : String(error));
+    }
   };
   const take = async () => {
     const held = ctx.facts.airLogs.find((log) => log.name === file!.name);

@@ -2,10 +2,10 @@ import { useMemo, useState } from 'react';
 import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
 
-import { evidenceCsv, evidenceOf, type EvidenceLine } from '@maquette/core/formats';
+import { evidenceOf, type EvidenceLine } from '@maquette/core/formats/evidence';
 import { factPath, type FactKind } from '@maquette/facts';
 import { api } from '../../data/api.ts';
-import { saveText } from '../../data/save-text.ts';
+import { useSaveFile } from '../../files/use-save-file.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -30,6 +30,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
   const say = useSay();
   const palette = usePalette();
   const [open, setOpen] = useState<string | null>(null);
+  const { save, failed } = useSaveFile();
   const lines = useMemo(() => {
     const versions = new Map(
       [
@@ -68,9 +69,12 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
         <Button
           label="Save the evidence (CSV)"
           disabled={lines.length === 0}
-          onPress={() => saveText(`${shown.room!.name} evidence.csv`, 'text/csv', evidenceCsv(lines, say))}
+          onPress={() =>
+            save(`${shown.room!.name} evidence.csv`, 'text/csv', ({ evidenceCsv }) => evidenceCsv(lines, say))
+          }
         />
       </ButtonRow>
+      {failed ? <Words role="alert">{failed}</Words> : null}
       <FlatList
         data={newest}
         keyExtractor={(line) => `${line.kind}-${line.id}`}

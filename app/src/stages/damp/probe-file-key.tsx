@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DampContext } from '@maquette/core/damp';
-import { decodeText, readProbeFile, type ProbeFile } from '@maquette/core/formats';
+import type { ProbeFile } from '@maquette/core/formats';
 import type { RoomFacts } from '@maquette/core/room';
 import { newId } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
@@ -11,6 +11,7 @@ import { write, type Change } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { FileFindings } from '../../ui/file-findings.tsx';
 import { Words } from '../../ui/text.tsx';
+import { fileFormats } from '../../files/formats.ts';
 
 /** Probe readings from a file: what it holds is shown first, and stored only when taken. */
 export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts; ctx: DampContext }) {
@@ -18,7 +19,13 @@ export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: Roo
   const [said, setSaid] = useState<string | null>(null);
   const choose = async () => {
     const chosen = await chooseFile('.csv,.txt,text/*');
-    if (chosen) setFile(readProbeFile(decodeText(chosen.bytes), ctx.plan));
+    if (!chosen) return;
+    try {
+      const { decodeText, readProbeFile } = await fileFormats();
+      setFile(readProbeFile(decodeText(chosen.bytes), ctx.plan));
+    } catch (error) {
+      setSaid(error instanceof Error ? error.message : String(error));
+    }
     setSaid(null);
   };
   const readings = file?.probes.reduce((sum, p) => sum + p.readings.length, 0) ?? 0;

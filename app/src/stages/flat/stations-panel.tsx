@@ -5,12 +5,11 @@ import type { RoomPicture } from '@maquette/core';
 import { defaultSpacingMm, type CoveringCard } from '@maquette/core/coverings';
 import { SPACING_MM, type Station } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
-import { rodCsv } from '@maquette/core/formats';
 import { formatGap, formatReach, formatRod, formatSpan, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
-import { saveText } from '../../data/save-text.ts';
+import { useSaveFile } from '../../files/use-save-file.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -31,6 +30,7 @@ interface Props {
 
 /** Setting the stations, files in and out, and all readings as a table. */
 export function StationsPanel({ shown, room, card, picture, current, placing, onPlacing }: Props) {
+  const { save, failed } = useSaveFile();
   const router = useRouter();
   const { units } = room;
   const proposed = defaultSpacingMm(card.rules);
@@ -114,14 +114,13 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
             label="Save readings (CSV)"
             disabled={shown.readings.length === 0}
             onPress={() =>
-              saveText(
-                `${room.name.toLowerCase().replace(/\W+/g, '-')}-readings.csv`,
-                'text/csv',
+              save(`${room.name.toLowerCase().replace(/\W+/g, '-')}-readings.csv`, 'text/csv', ({ rodCsv }) =>
                 rodCsv(shown.plain, picture.stations),
               )
             }
           />
         </ButtonRow>
+        {failed ? <Words role="alert">{failed}</Words> : null}
       </Fold>
       <Fold title="What is drawn, as a table" aside={`${picture.levels.length} read`}>
         <View role="table" accessibilityLabel="Stations and readings">
