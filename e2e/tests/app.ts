@@ -9,6 +9,9 @@ import type { RoomLists } from '@maquette/facts';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
 
+/** What has no width: files, durability, units. It is tried at a phone's width alone. */
+export const ONCE = { tag: '@once' };
+
 /** A server of the test's own, on a data folder of its own. */
 export interface Running {
   url: string;

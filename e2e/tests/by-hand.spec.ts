@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, key, newRoom, serve, type Running } from './app.ts';
+import { accessible, key, newRoom, serve, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -62,7 +62,7 @@ test('a moved laser is a new set-up; one that closes badly is suspect and asks t
   await expect(page.getByText(/Read set-up B again/)).toBeVisible();
 });
 
-test('columns nobody can name are asked for and chosen', async ({ page }) => {
+test('columns nobody can name are asked for and chosen', ONCE, async ({ page }) => {
   const room = await newRoom(page, running.url, 'Larder', '3000', '2000');
   await page.goto(`${running.url}/rooms/${room}/import`);
   const chooser = page.waitForEvent('filechooser');

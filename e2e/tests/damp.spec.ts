@@ -2,7 +2,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, newRoom, roomFacts, serve, type Running } from './app.ts';
+import { accessible, newRoom, roomFacts, serve, type Running, ONCE } from './app.ts';
 
 const FIXTURES = join(dirname(fileURLToPath(import.meta.url)), '../fixtures');
 let running: Running;
@@ -48,46 +48,50 @@ test('is it dry enough? from nothing: the guide names the test, a reading too so
   await expect(card).toContainText('not read yet');
 });
 
-test('the logger’s file comes in as it is: gap and excursion named, stored when taken, drawn over the bands', async ({
-  page,
-}) => {
-  await openDamp(page, 'demo-cloakroom', 'Air');
-  await expect(page.getByText('Nothing read yet.').first()).toBeVisible();
-  const choosing = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Logger file' }).click();
-  await (await choosing).setFiles(join(FIXTURES, 'climate-logger.csv'));
-  const found = page.getByTestId('file-findings');
-  await expect(found).toContainText('286 samples every 30 min');
-  await expect(found).toContainText('Line 81 is not taken: the logger recorded nothing');
-  await expect(found).toContainText('No samples');
-  await expect(found).toContainText('Out of band');
-  expect((await roomFacts(running.url, 'demo-cloakroom')).airLogs).toEqual([]);
-  await page.getByRole('button', { name: 'Take it' }).click();
-  await expect(page.getByTestId('air-now')).toContainText('16.0 °C');
-  await expect(page.getByRole('img', { name: /Relative humidity over time/ })).toBeVisible();
-  await expect
-    .poll(async () => (await roomFacts(running.url, 'demo-cloakroom')).airLogs.map((l) => l.samples.length))
-    .toEqual([286]);
-  await accessible(page);
-});
-
-test('the probes’ file comes in as it is, and a forecast follows; the same file again adds nothing', async ({
-  page,
-}) => {
-  const id = await newRoom(page, running.url, 'Net loft', '5400', '4200');
-  await openDamp(page, id);
-  for (const taken of [21, 0]) {
+test(
+  'the logger’s file comes in as it is: gap and excursion named, stored when taken, drawn over the bands',
+  ONCE,
+  async ({ page }) => {
+    await openDamp(page, 'demo-cloakroom', 'Air');
+    await expect(page.getByText('Nothing read yet.').first()).toBeVisible();
     const choosing = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Probe readings from a file', exact: true }).click();
-    await (await choosing).setFiles(join(FIXTURES, 'slab-probes.csv'));
-    await expect(page.getByTestId('file-findings')).toContainText('3 probes, 21 readings, slab 120 mm');
+    await page.getByRole('button', { name: 'Logger file' }).click();
+    await (await choosing).setFiles(join(FIXTURES, 'climate-logger.csv'));
+    const found = page.getByTestId('file-findings');
+    await expect(found).toContainText('286 samples every 30 min');
+    await expect(found).toContainText('Line 81 is not taken: the logger recorded nothing');
+    await expect(found).toContainText('No samples');
+    await expect(found).toContainText('Out of band');
+    expect((await roomFacts(running.url, 'demo-cloakroom')).airLogs).toEqual([]);
     await page.getByRole('button', { name: 'Take it' }).click();
-    await expect(page.getByText(`Taken: ${taken} readings of 3 probes.`)).toBeVisible();
-  }
-  await expect.poll(async () => (await roomFacts(running.url, id)).dampReadings.length).toBe(21);
-  await page.getByRole('button', { name: 'Drying', exact: true }).click();
-  await expect(page.getByTestId('forecast-band')).toContainText('At 75 %RH between');
-});
+    await expect(page.getByTestId('air-now')).toContainText('16.0 °C');
+    await expect(page.getByRole('img', { name: /Relative humidity over time/ })).toBeVisible();
+    await expect
+      .poll(async () => (await roomFacts(running.url, 'demo-cloakroom')).airLogs.map((l) => l.samples.length))
+      .toEqual([286]);
+    await accessible(page);
+  },
+);
+
+test(
+  'the probes’ file comes in as it is, and a forecast follows; the same file again adds nothing',
+  ONCE,
+  async ({ page }) => {
+    const id = await newRoom(page, running.url, 'Net loft', '5400', '4200');
+    await openDamp(page, id);
+    for (const taken of [21, 0]) {
+      const choosing = page.waitForEvent('filechooser');
+      await page.getByRole('button', { name: 'Probe readings from a file', exact: true }).click();
+      await (await choosing).setFiles(join(FIXTURES, 'slab-probes.csv'));
+      await expect(page.getByTestId('file-findings')).toContainText('3 probes, 21 readings, slab 120 mm');
+      await page.getByRole('button', { name: 'Take it' }).click();
+      await expect(page.getByText(`Taken: ${taken} readings of 3 probes.`)).toBeVisible();
+    }
+    await expect.poll(async () => (await roomFacts(running.url, id)).dampReadings.length).toBe(21);
+    await page.getByRole('button', { name: 'Drying', exact: true }).click();
+    await expect(page.getByTestId('forecast-band')).toContainText('At 75 %RH between');
+  },
+);
 
 test('the drying slab of the demo: a band, what changes it, the rule of thumb beside it, a way out chosen', async ({
   page,
@@ -137,7 +141,7 @@ test('a shut hazard gate refuses the probe’s hole and says who decides', async
   await expect(page.getByTestId('gate')).toContainText('to decide');
 });
 
-test('the evidence is listed, a correction keeps what it replaced, and it goes out as CSV', async ({ page }) => {
+test('the evidence is listed, a correction keeps what it replaced, and it goes out as CSV', ONCE, async ({ page }) => {
   await openDamp(page, 'demo-boot-room');
   await page.getByRole('button', { name: /^C1\./ }).click();
   await page.getByRole('button', { name: 'About this test' }).click();
@@ -152,7 +156,7 @@ test('the evidence is listed, a correction keeps what it replaced, and it goes o
   await accessible(page);
 });
 
-test('the reading that was replaced can still be read', async ({ page }) => {
+test('the reading that was replaced can still be read', ONCE, async ({ page }) => {
   await openDamp(page, 'demo-hall', 'Log');
   // The list draws what is near its top first: the newest reading is.
   const held = (await roomFacts(running.url, 'demo-hall')).dampReadings.sort((a, b) => (a.id < b.id ? 1 : -1))[0];

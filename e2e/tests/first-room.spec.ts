@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
-import { accessible, facts, key, newRoom, serve, type Running } from './app.ts';
+import { accessible, facts, key, newRoom, serve, type Running, ONCE } from './app.ts';
 
 const FIXTURES = join(dirname(fileURLToPath(import.meta.url)), '../fixtures');
 let running: Running;
@@ -135,7 +135,7 @@ for (const [file, room, width, depth, taken, problem] of [
   ['bootroom-rod-comma.csv', 'Boot room', '2900', '2300', 42, 'Line 44: Ablesung (mm) is empty'],
   ['hall-rod-inches.txt', 'Hall', '6100', '1500', 42, 'Line 8: rod (in) “4B9 1/16” is not a length in inches'],
 ] as const) {
-  test(`${file} comes in as it is, bad rows named, stored only when taken`, async ({ page }) => {
+  test(`${file} comes in as it is, bad rows named, stored only when taken`, ONCE, async ({ page }) => {
     const id = await newRoom(page, running.url, room, width, depth);
     await page.goto(`${running.url}/rooms/${id}/import`);
     const chooser = page.waitForEvent('filechooser');
@@ -152,7 +152,7 @@ for (const [file, room, width, depth, taken, problem] of [
   });
 }
 
-test('readings are saved as CSV, and a whole job goes out and in as one file', async ({ page }) => {
+test('readings are saved as CSV, and a whole job goes out and in as one file', ONCE, async ({ page }) => {
   const id = await newRoom(page, running.url, 'Scullery', '1200', '900');
   await page.getByRole('button', { name: /^Flat: / }).click();
   await key(page, '1500');

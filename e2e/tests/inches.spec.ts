@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, facts, newRoom, serve, type Running } from './app.ts';
+import { accessible, facts, newRoom, serve, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -7,7 +7,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => running.close());
 
-test('a whole room in feet and inches: outline, benchmark, run, close, verdict', async ({ page }) => {
+test('a whole room in feet and inches: outline, benchmark, run, close, verdict', ONCE, async ({ page }) => {
   const keyInches = async (inches: string, sixteenths: number, take = 'Take') => {
     for (const digit of inches) await page.getByRole('button', { name: digit, exact: true }).click();
     if (sixteenths > 0) await page.getByRole('button', { name: `${sixteenths} sixteenths`, exact: true }).click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { accessible, serve, type Running } from './app.ts';
+import { accessible, serve, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -66,7 +66,7 @@ test('the chosen way becomes patches, bags and points to chalk that stay ticked'
   await expect(chalk).toContainText(/1 of \d+ chalked/);
 });
 
-test('the plan leaves as drawings, features, lists and a grid', async ({ page }) => {
+test('the plan leaves as drawings, features, lists and a grid', ONCE, async ({ page }) => {
   await page.goto(parlour());
   await expect(page.getByRole('radio', { name: /^Grind only, Not possible/ })).toBeVisible();
   await page.getByRole('button', { name: 'Work', exact: true }).click();

@@ -1,41 +1,47 @@
 import { expect, test } from '@playwright/test';
-import { facts, key, newRoom, serve, type Running } from './app.ts';
+import { facts, key, newRoom, serve, type Running, ONCE } from './app.ts';
 
+// What is on the device has to be there without a server: the service worker's work.
+test.use({ serviceWorkers: 'allow' });
 let running: Running;
 test.beforeEach(async () => {
   running = await serve(false);
 });
 test.afterEach(() => running.close());
 
-test('readings taken with the server gone survive a reload, show as waiting and are sent once', async ({ page }) => {
-  const room = await newRoom(page, running.url, 'Store', '1400', '1000');
-  await page.getByRole('button', { name: /^Flat: / }).click();
-  await key(page, '1330');
-  await key(page, '1341');
-  await expect(page.getByTestId('sending')).toHaveText('all sent');
-  // The shell must be on the device before the signal goes.
-  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
-  await page.waitForFunction(
-    async () =>
-      (await caches.keys()).some((name) => name.startsWith('shell-')) && navigator.serviceWorker.controller !== null,
-  );
-  await running.kill();
-  await key(page, '1342');
-  await key(page, '1343');
-  await expect(page.getByTestId('sending')).toHaveText('2 waiting to send');
-  await page.reload();
-  await expect(page.getByTestId('sending')).toHaveText('2 waiting to send');
-  await expect(page.getByText(/Read station 4 of 9/)).toBeVisible();
-  await key(page, '1340');
-  await expect(page.getByTestId('sending')).toHaveText('3 waiting to send');
-  await running.start();
-  await expect(page.getByTestId('sending')).toHaveText('all sent', { timeout: 30_000 });
-  const { readings } = await facts(running.url, room);
-  expect(readings.map((r) => r.rodMm).sort()).toEqual([1340, 1341, 1342, 1343]);
-  expect(readings.every((r) => r.version === 1)).toBe(true);
-});
+test(
+  'readings taken with the server gone survive a reload, show as waiting and are sent once',
+  ONCE,
+  async ({ page }) => {
+    const room = await newRoom(page, running.url, 'Store', '1400', '1000');
+    await page.getByRole('button', { name: /^Flat: / }).click();
+    await key(page, '1330');
+    await key(page, '1341');
+    await expect(page.getByTestId('sending')).toHaveText('all sent');
+    // The shell must be on the device before the signal goes.
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.waitForFunction(
+      async () =>
+        (await caches.keys()).some((name) => name.startsWith('shell-')) && navigator.serviceWorker.controller !== null,
+    );
+    await running.kill();
+    await key(page, '1342');
+    await key(page, '1343');
+    await expect(page.getByTestId('sending')).toHaveText('2 waiting to send');
+    await page.reload();
+    await expect(page.getByTestId('sending')).toHaveText('2 waiting to send');
+    await expect(page.getByText(/Read station 4 of 9/)).toBeVisible();
+    await key(page, '1340');
+    await expect(page.getByTestId('sending')).toHaveText('3 waiting to send');
+    await running.start();
+    await expect(page.getByTestId('sending')).toHaveText('all sent', { timeout: 30_000 });
+    const { readings } = await facts(running.url, room);
+    expect(readings.map((r) => r.rodMm).sort()).toEqual([1340, 1341, 1342, 1343]);
+    expect(readings.every((r) => r.version === 1)).toBe(true);
+  },
+);
 
-test('two devices that correct one reading see both values, and the choice stands', async ({ browser }) => {
+test('two devices that correct one reading see both values, and the choice stands', ONCE, async ({ browser }) => {
   const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
   const [one, two] = await Promise.all(contexts.map((context) => context.newPage()));
   const room = await newRoom(one!, running.url, 'Store', '1400', '1000');
@@ -68,7 +74,7 @@ test('two devices that correct one reading see both values, and the choice stand
   await Promise.all(contexts.map((context) => context.close()));
 });
 
-test('a server killed in the middle of a run loses nothing it had acknowledged', async ({ page }) => {
+test('a server killed in the middle of a run loses nothing it had acknowledged', ONCE, async ({ page }) => {
   const room = await newRoom(page, running.url, 'Store', '1400', '1000');
   const put = (id: string, body: object) =>
     fetch(`${running.url}/api/rooms/${room}/${id}`, {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join, dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, newRoom, roomFacts, serve, type Running } from './app.ts';
+import { accessible, key, newRoom, roomFacts, serve, type Running, ONCE } from './app.ts';
 
 const LANDING = join(dirname(fileURLToPath(import.meta.url)), '../fixtures/landing-scan.ply');
 
@@ -91,7 +91,7 @@ test('a scan comes in as it is, is laid on the room, and is held by staffs befor
   await expect(held).toBeVisible();
 });
 
-test('a file that is no scan, or is cut off, is told in words; an XYZ file is read', async ({ page }) => {
+test('a file that is no scan, or is cut off, is told in words; an XYZ file is read', ONCE, async ({ page }) => {
   const folder = mkdtempSync(join(tmpdir(), 'maquette-scan-'));
   const file = (name: string, content: string | Buffer) => {
     writeFileSync(join(folder, name), content);

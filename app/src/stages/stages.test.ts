@@ -31,7 +31,7 @@ test('each plank carries its own criteria: a shut gate marks strip-out and leave
     damp: 'work',
     sound: 'lay',
     flat: 'measure',
-    plan: 'stop',
+    level: 'stop',
   });
 });
 
@@ -42,7 +42,7 @@ test('a bare base has nothing to strip; a room without a way in is still to be m
     damp: 'measure',
     sound: 'measure',
     flat: 'measure',
-    plan: 'measure',
+    level: 'measure',
   });
 });
 

@@ -1,5 +1,5 @@
-import { readOut } from '@maquette/words';
 /** @jest-environment jsdom */
+import { readOut } from '@maquette/words';
 import { levelSvg } from './index.ts';
 import { sheet } from './invented-sheet.ts';
 

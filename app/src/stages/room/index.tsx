@@ -2,6 +2,6 @@ import { stage } from '../stage.ts';
 
 /** The room itself is set up once it has a way in. */
 export default stage('room', 'Room', () => import('./room-stage.tsx').then(({ RoomStage }) => RoomStage), {
-  parts: [],
+  parts: ['outline'],
   mark: (_picture, hasWayIn) => (hasWayIn ? 'lay' : 'measure'),
 });
