@@ -17,6 +17,7 @@ import { Words } from '../ui/text.tsx';
 import { Header } from './header.tsx';
 import type { Sayable } from '@maquette/core/said';
 import { inWords } from '@maquette/words';
+import { counted } from '../ui/counted.ts';
 
 const ROLE_WORDS: Record<ColumnRole, string> = {
   setup: 'Set-up',
@@ -35,10 +36,6 @@ const UNITS: readonly { value: LengthUnit; label: string }[] = [
   { value: 'ftin', label: 'ft in' },
 ];
 const DELIMITERS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs' };
-
-function counted(n: number, word: string): string {
-  return `${n} ${word}${n === 1 ? '' : 's'}`;
-}
 
 /** Readings from a file: what was understood, what was not and why, and nothing stored before the user says so. */
 export function ImportScreen({ roomId }: { roomId: string }) {
@@ -79,7 +76,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
   const take = async () => {
     if (!read || !file) return;
     const facts = file.formats.factsFromRodFile(read, taken, nowUtc(), newId);
-    const result = await write(`${taken.length} readings from ${file.name}`, [
+    const result = await write(`${counted(taken.length, 'reading')} from ${file.name}`, [
       ...facts.setups.map(({ id, ...body }) => ({ kind: 'setups' as const, id, roomId, body })),
       ...facts.readings.map(({ id, ...body }) => ({ kind: 'readings' as const, id, roomId, body })),
     ]);
@@ -116,7 +113,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
           </>
         ) : (
           <>
-            <Words bold size="large">{`${read.readings.length} readings understood in ${file!.name}`}</Words>
+            <Words bold size="large">{`${counted(read.readings.length, 'reading')} understood in ${file!.name}`}</Words>
             <Words testID="import-summary">
               {[
                 `${DELIMITERS[read.delimiter] ?? 'text'} between values`,
@@ -218,7 +215,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
             <ButtonRow>
               <Button
                 kind="main"
-                label={`Take ${taken.length} readings`}
+                label={`Take ${counted(taken.length, 'reading')}`}
                 disabled={taken.length === 0 || read.missing.length > 0}
                 onPress={() => void take()}
               />

@@ -1,4 +1,5 @@
-import { bagsWords, costWords, hoursWords, moneyWords } from './amounts.ts';
+import { costWords, hoursWords, moneyWords } from './amounts.ts';
+import { counted } from '../ui/counted.ts';
 
 test('a sum is named as a cost only where no currency says what it is', () => {
   expect([costWords(81.4, ''), costWords(81.4, '£'), costWords(1234.4, 'EUR')]).toEqual([
@@ -14,7 +15,7 @@ test('a sum is named as a cost only where no currency says what it is', () => {
 });
 
 test('one bag is not two', () => {
-  expect([0, 1, 6].map(bagsWords)).toEqual(['0 bags', '1 bag', '6 bags']);
+  expect([0, 1, 6].map((n) => counted(n, 'bag'))).toEqual(['0 bags', '1 bag', '6 bags']);
 });
 
 test('under an hour is told in steps of five minutes, and never as nothing', () => {

@@ -16,8 +16,3 @@ export function moneyWords(amount: number, currency: string): string {
 export function costWords(amount: number, currency: string): string {
   return currency ? moneyWords(amount, currency) : `cost ${moneyWords(amount, currency)}`;
 }
-
-/** `1 bag`, `6 bags`. */
-export function bagsWords(bags: number): string {
-  return `${bags} bag${bags === 1 ? '' : 's'}`;
-}

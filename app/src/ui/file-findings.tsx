@@ -4,6 +4,7 @@ import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from './button.tsx';
 import { Words } from './text.tsx';
 import { useSay } from './use-say.ts';
+import { counted } from './counted.ts';
 
 interface Props {
   found: string;
@@ -35,7 +36,7 @@ export function FileFindings({ found, problems, missing, remarks = [], onTake, o
         </Words>
       ))}
       {problems.length > SHOWN ? (
-        <Words size="small">{`And ${problems.length - SHOWN} lines more that are not taken.`}</Words>
+        <Words size="small">{`And ${counted(problems.length - SHOWN, 'more line is', 'more lines are')} not taken.`}</Words>
       ) : null}
       <ButtonRow>
         {onTake ? <Button kind="main" label="Take it" onPress={onTake} /> : null}

@@ -22,6 +22,7 @@ import { AirChart } from './air-chart.tsx';
 import { localTime } from './times.ts';
 import { useSay } from '../../ui/use-say.ts';
 import { fileFormats } from '../../files/formats.ts';
+import { counted } from '../../ui/counted.ts';
 
 /** The room's air: read, brought in from a logger, and held against what the covering asks. */
 export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
@@ -226,7 +227,7 @@ function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
     ]);
     setSaid(
       written.ok
-        ? `Taken: ${file!.samples.length} samples.`
+        ? `Taken: ${counted(file!.samples.length, 'sample')}.`
         : written.problems.map((p) => `${p.field} ${p.message}`).join('; '),
     );
     if (written.ok) setFile(null);
@@ -242,7 +243,7 @@ function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
       {said ? <Words role="alert">{said}</Words> : null}
       {file ? (
         <FileFindings
-          found={`${file.samples.length} samples${file.intervalMin ? ` every ${file.intervalMin} min` : ''}`}
+          found={`${counted(file.samples.length, 'sample')}${file.intervalMin ? ` every ${file.intervalMin} min` : ''}`}
           missing={file.missing}
           problems={file.problems}
           remarks={[

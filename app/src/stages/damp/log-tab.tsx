@@ -12,6 +12,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { localTime } from './times.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 const KIND_OF: Record<string, FactKind> = {
   air: 'airReadings',
@@ -61,7 +62,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
   const newest = useMemo(() => [...lines].reverse(), [lines]);
   return (
     <View style={styles.box}>
-      <Words bold>{`${lines.length} entries`}</Words>
+      <Words bold>{`${counted(lines.length, 'entry', 'entries')}`}</Words>
       <Words size="small" quiet>
         Nothing here is overwritten: a correction keeps what it replaced, with its time.
       </Words>
@@ -117,7 +118,7 @@ function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
     line.instrument,
     line.who && `read by ${line.who}`,
     line.xMm === null ? '' : `at ${line.xMm}, ${line.yMm} mm`,
-    line.photographs > 0 ? `${line.photographs} photographs` : '',
+    line.photographs > 0 ? `${counted(line.photographs, 'photograph')}` : '',
     line.note,
   ].filter(Boolean);
   const ask = async () => {

@@ -12,6 +12,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { FileFindings } from '../../ui/file-findings.tsx';
 import { Words } from '../../ui/text.tsx';
 import { fileFormats } from '../../files/formats.ts';
+import { counted } from '../../ui/counted.ts';
 
 /** Probe readings from a file: what it holds is shown first, and stored only when taken. */
 export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts; ctx: DampContext }) {
@@ -84,7 +85,7 @@ export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: Roo
     if (written.ok) setFile(null);
     setSaid(
       written.ok
-        ? `Taken: ${changes.filter((c) => c.kind === 'dampReadings').length} readings of ${file.probes.length} probes.`
+        ? `Taken: ${counted(changes.filter((c) => c.kind === 'dampReadings').length, 'reading')} of ${counted(file.probes.length, 'probe')}.`
         : written.problems.map((p) => `${p.field} ${p.message}`).join('; '),
     );
   };
@@ -96,7 +97,7 @@ export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: Roo
       {said ? <Words role="alert">{said}</Words> : null}
       {file ? (
         <FileFindings
-          found={`${file.probes.length} probes, ${readings} readings${file.slabMm === null ? '' : `, slab ${file.slabMm} mm`}`}
+          found={`${counted(file.probes.length, 'probe')}, ${counted(readings, 'reading')}${file.slabMm === null ? '' : `, slab ${file.slabMm} mm`}`}
           problems={file.problems}
           missing={file.missing}
           onTake={readings > 0 ? () => void take() : null}

@@ -14,6 +14,7 @@ import { NextReading } from './next-reading.tsx';
 import { TestDetails } from './test-details.tsx';
 import { localTime } from './times.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -102,7 +103,7 @@ function ReadingLine({ result, roomId, limit }: { result: DampResult; roomId: st
       <Fold title="How this is worked out">
         <Words size="small">{say(result.formula)}</Words>
         {limit ? (
-          <Words size="small">{`Limit ${limit.value}: ${say(limit.source)}. ${Math.floor(result.ageDays)} days old.`}</Words>
+          <Words size="small">{`Limit ${limit.value}: ${say(limit.source)}. ${counted(Math.floor(result.ageDays), 'day')} old.`}</Words>
         ) : null}
         <Button
           label="Take this reading out"

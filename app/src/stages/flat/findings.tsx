@@ -18,6 +18,7 @@ import { LevelFold } from './level-fold.tsx';
 import { NextReading } from './next-reading.tsx';
 import { Schools } from './schools.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   room: RoomFacts;
@@ -165,7 +166,7 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
         {rule ? (
           <>
             <Words>{`Rule: ${say(ruleWords(rule.rule))}, from the card “${card.name}”. ${card.source}`}</Words>
-            <Words>{`Readings: ${picture.levels.length} stations in ${picture.setups.length} set-up${picture.setups.length === 1 ? '' : 's'}; height = line of sight − rod, on one benchmark.`}</Words>
+            <Words>{`Readings: ${counted(picture.levels.length, 'station')} in ${picture.setups.length} set-up${picture.setups.length === 1 ? '' : 's'}; height = line of sight − rod, on one benchmark.`}</Words>
             <Words>
               Surface: drawn through the readings by universal kriging
               {picture.noise
@@ -201,7 +202,7 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
         <Fold title="Set-ups" aside={picture.setups.some((s) => s.suspect) ? 'one is suspect' : 'closing errors'}>
           {picture.setups.map((s) => (
             <Words key={s.setup.id} figure color={s.suspect ? palette.verdict.work : undefined}>
-              {`${s.setup.name} · ${s.readings} readings · ${
+              {`${s.setup.name} · ${counted(s.readings, 'reading')} · ${
                 s.setup.openRodMm === null
                   ? s.tiedBy === 'untied'
                     ? 'not tied: read a station it shares'

@@ -25,6 +25,7 @@ import { ScanBench } from './scan-bench.tsx';
 import { useScan } from './use-scan.ts';
 import { useRun } from './use-run.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 /** Is the floor flat: reading it, and what the readings say. */
 export function FlatStage(props: StageProps) {
@@ -53,7 +54,7 @@ export function FlatStage(props: StageProps) {
   const sheet = (
     <Sheet
       room={room}
-      description={`${room.name}: ${stations.length} stations, ${levels.size} read. ${say(flatCriterion?.margin ?? '')}`}
+      description={`${room.name}: ${counted(stations.length, 'station')}, ${levels.size} read. ${say(flatCriterion?.margin ?? '')}`}
       onTap={edging ? edges.tap : scans ? () => undefined : tap}
       grip={scans ? scanning.grip : null}
       // A scan that is being laid is seen by itself.

@@ -9,6 +9,7 @@ import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   room: RoomFacts;
@@ -35,7 +36,7 @@ export function NextReading({ room, picture, onSet }: Props) {
   };
   const classes = [
     witnesses.scanShare > 0 ? `scan over ${Math.round(witnesses.scanShare * 100)} %` : null,
-    witnesses.edges > 0 ? `${witnesses.edges} edges` : null,
+    witnesses.edges > 0 ? `${counted(witnesses.edges, 'edge')}` : null,
     witnesses.rods > 0 ? `${witnesses.rods} staff readings` : null,
     witnesses.planks > 0 ? `${witnesses.planks} spare planks, the poorer witness` : null,
   ].filter((words) => words !== null);
@@ -47,7 +48,7 @@ export function NextReading({ room, picture, onSet }: Props) {
       ) : null}
       {joistLine.length > 0 ? (
         <View style={styles.ask}>
-          <Words>{`A line of ${joistLine.length} stations across the joists, on each and midway between, shows whether the floor crowns over them.`}</Words>
+          <Words>{`A line of ${counted(joistLine.length, 'station')} across the joists, on each and midway between, shows whether the floor crowns over them.`}</Words>
           <Button
             label="Set out the line across the joists"
             onPress={() => set('Line across the joists set out', joistLine)}

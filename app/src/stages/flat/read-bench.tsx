@@ -8,6 +8,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Run } from './use-run.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 /** A reading this far from the last is asked back, mm: a digit slipped more often than a floor drops by this. */
 const DOUBT_MM = 60;
@@ -97,7 +98,7 @@ export function ReadBench({
     return (
       <View style={styles.done}>
         <Words bold size="large">
-          {run.left === 0 ? 'Every station is read' : `${run.left} stations left`}
+          {run.left === 0 ? 'Every station is read' : `${counted(run.left, 'station')} left`}
         </Words>
         <Words>
           {closing !== null

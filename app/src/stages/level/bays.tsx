@@ -6,6 +6,7 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 /** A pour as the crew does it: bay by bay with bags, water and minutes; stop-ends, dams, foam strip, what is plugged. */
 export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
@@ -28,7 +29,7 @@ export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
                   <Words
                     bold
                     figure
-                  >{`${bay.bags} bags, ${formatVolume(bay.waterL, units)} water, ${Math.round(bay.minutes)} min`}</Words>
+                  >{`${counted(bay.bags, 'bag')}, ${formatVolume(bay.waterL, units)} water, ${Math.round(bay.minutes)} min`}</Words>
                   <Words size="small" quiet figure>
                     {`${formatArea(bay.areaM2, units)} · ${formatVolume(bay.volumeL, units)}${bay.stopEndMm > 0 ? ` · then a stop-end of ${formatReach(bay.stopEndMm, units)}` : ''}`}
                   </Words>

@@ -15,10 +15,10 @@ import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
-import { bagsWords } from '../amounts.ts';
 import { localTime } from '../damp/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -97,7 +97,7 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
       </Words>
       <Words size="small">
         {lead
-          ? `Planned: ${bagsWords(lead.bags)} of ${say(lead.compound.name).toLowerCase()}. Stations that this moves are asked for again.`
+          ? `Planned: ${counted(lead.bags, 'bag')} of ${say(lead.compound.name).toLowerCase()}. Stations that this moves are asked for again.`
           : 'Stations that this moves are asked for again.'}
       </Words>
       {lead ? (
@@ -161,8 +161,8 @@ function WorkDone({
   const moved = reread.length + waiting.length;
   const bags =
     work.bagsUsed === null
-      ? `${bagsWords(work.bagsPlanned)} planned, used not counted`
-      : `${bagsWords(work.bagsUsed)} used, ${work.bagsPlanned} planned`;
+      ? `${counted(work.bagsPlanned, 'bag')} planned, used not counted`
+      : `${counted(work.bagsUsed, 'bag')} used, ${work.bagsPlanned} planned`;
   return (
     <View style={[styles.work, { borderColor: palette.rule }]} testID="work-done">
       <Words bold>{`${WAY_WORDS[work.way as ChoiceId]}, ${localTime(work.doneAt)}`}</Words>

@@ -25,6 +25,7 @@ import { LevelSide } from './level-side.tsx';
 import { shownWays, WAY_WORDS, type ChoiceId } from './shown-ways.ts';
 import { WaysTab } from './ways-tab.tsx';
 import { WorkTab } from './work-tab.tsx';
+import { counted } from '../../ui/counted.ts';
 
 type Tab = 'ways' | 'work' | 'chalk' | 'done';
 const TABS = [
@@ -77,7 +78,7 @@ export function LevelStage(props: StageProps) {
   const sheet = (
     <Sheet
       room={room}
-      description={`${room.name}: levelling plan. ${way?.way ? `${way.way.patches.length} places to fill, ${way.way.grinding.length} to grind.` : ''}`}
+      description={`${room.name}: levelling plan. ${way?.way ? `${counted(way.way.patches.length, 'place')} to fill, ${way.way.grinding.length} to grind.` : ''}`}
       under={(view) => (picture?.map ? <LevelLayer map={picture.map} view={view} /> : null)}
       over={(view) =>
         (nothing || tab === 'done') && picture?.achieved[0] ? (

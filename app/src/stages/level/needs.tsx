@@ -3,8 +3,8 @@ import type { CompoundNeed } from '@maquette/core/levelling';
 import { formatMass, formatVolume, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
-import { bagsWords } from '../amounts.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 /** Bags by product, the one that suits best first; what does not suit stays in sight with its reason. */
 export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units: UnitSystem }) {
@@ -29,7 +29,7 @@ export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units:
             </View>
             {need.unsuited ? null : (
               <Words figure bold size="large">
-                {bagsWords(need.bags)}
+                {counted(need.bags, 'bag')}
               </Words>
             )}
             <Words figure size="small" quiet>

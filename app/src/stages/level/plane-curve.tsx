@@ -4,6 +4,7 @@ import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 const TALL_PX = 90;
 
@@ -36,7 +37,7 @@ export function PlaneCurve({
             key={pour.groundMm}
             role="radio"
             aria-checked={index === chosen}
-            accessibilityLabel={`Grind ${formatGap(pour.groundMm, units)} ${unitLabel(units)}: ${bags[index]} bags`}
+            accessibilityLabel={`Grind ${formatGap(pour.groundMm, units)} ${unitLabel(units)}: ${counted(bags[index]!, 'bag')}`}
             onPress={() => onChoose(index)}
             style={styles.bar}
           >

@@ -14,6 +14,7 @@ import type { Planned } from '../../worker/use-planned.ts';
 import type { ShownWay } from './shown-ways.ts';
 import { useSay } from '../../ui/use-say.ts';
 import { usePlan } from '../../sheet/use-plan.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -69,7 +70,7 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
     <View style={styles.box} testID="planks">
       <Words bold>
         {report.soft.length === 0
-          ? `${of}: soft nowhere. ${report.planks} planks in ${report.rows} rows lie on it all along.`
+          ? `${of}: soft nowhere. ${counted(report.planks, 'plank')} in ${counted(report.rows, 'row')} lie on it all along.`
           : `${of}: soft under foot at ${report.soft.length} place${report.soft.length === 1 ? '' : 's'}`}
       </Words>
       <View role="list" accessibilityLabel="Soft places" style={styles.list}>
@@ -90,14 +91,14 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
           : 'No joint lies bent.'}
       </Words>
       {report.unsettled > 0 ? (
-        <Words size="small">{`${report.unsettled} rows did not come to rest and are left out.`}</Words>
+        <Words size="small">{`${counted(report.unsettled, 'row')} did not come to rest and are left out.`}</Words>
       ) : null}
       {showing ? (
         <>
           <Words bold>
             {showing.length + lips.length === 0
               ? 'Nothing the map can see shows through'
-              : `Shows through: ${showing.length} places over ${mm(TELEGRAPH.gapMm)} under ${formatReach(TELEGRAPH.edgeMm, units)}, ${lips.length} lips`}
+              : `Shows through: ${counted(showing.length, 'place')} over ${mm(TELEGRAPH.gapMm)} under ${formatReach(TELEGRAPH.edgeMm, units)}, ${lips.length} lips`}
           </Words>
           {showing.slice(0, 6).map((place, i) => (
             <Words key={i} figure>{`${mm(place.valueMm)}, ${say(placeWords(room, plan, place.at))}`}</Words>
@@ -111,7 +112,7 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
         </>
       ) : null}
       <Words size="small" quiet>
-        {`A ranking and a warning, no proof of strength. Taken for it: planks ${formatReach(make.lengthMm, units)} by ${formatReach(make.widthMm, units)}, ${mm(make.thicknessMm)} thick, ${make.modulusNPerMm2} N/mm²; a joint ${make.jointShare} as stiff as the plank; what lies beneath gives by ${make.bedNPerMm3} N/mm³; a foot of ${make.footN} N on one row by itself. ${report.planks} planks in ${report.rows} rows ${report.alongDeg === 0 ? 'along the first wall' : 'across from the first wall'}.${isTimber(room.baseKind) ? ' The base’s own bounce comes on top.' : ''}`}
+        {`A ranking and a warning, no proof of strength. Taken for it: planks ${formatReach(make.lengthMm, units)} by ${formatReach(make.widthMm, units)}, ${mm(make.thicknessMm)} thick, ${make.modulusNPerMm2} N/mm²; a joint ${make.jointShare} as stiff as the plank; what lies beneath gives by ${make.bedNPerMm3} N/mm³; a foot of ${make.footN} N on one row by itself. ${counted(report.planks, 'plank')} in ${counted(report.rows, 'row')} ${report.alongDeg === 0 ? 'along the first wall' : 'across from the first wall'}.${isTimber(room.baseKind) ? ' The base’s own bounce comes on top.' : ''}`}
       </Words>
     </View>
   );

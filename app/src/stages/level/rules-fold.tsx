@@ -8,8 +8,9 @@ import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
-import { bagsWords, moneyWords } from '../amounts.ts';
+import { moneyWords } from '../amounts.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   room: RoomFacts;
@@ -37,7 +38,7 @@ export function RulesFold({ room, planned, currency }: Props) {
         const names = asking(r.rule).map((card) => card.name);
         return (
           <Words key={say(ruleWords(r.rule))} figure bold={r.chosen}>
-            {`${say(ruleWords(r.rule))}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${cost ? `, fill only ${moneyWords(cost.cost, currency)}, ${bagsWords(cost.bags)}` : ''}${r.chosen ? ', this covering' : ''}${names.length > 0 ? ` (${names.join('; ')})` : ''}`}
+            {`${say(ruleWords(r.rule))}: ${r.overMm > 0 ? `${formatGap(r.overMm, units)} ${unitLabel(units)} over` : 'needs nothing'}${cost ? `, fill only ${moneyWords(cost.cost, currency)}, ${counted(cost.bags, 'bag')}` : ''}${r.chosen ? ', this covering' : ''}${names.length > 0 ? ` (${names.join('; ')})` : ''}`}
           </Words>
         );
       })}

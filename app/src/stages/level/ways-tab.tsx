@@ -11,7 +11,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
-import { bagsWords, costWords, hoursWords } from '../amounts.ts';
+import { costWords, hoursWords } from '../amounts.ts';
 import { FiguresFold } from '../figures-fold.tsx';
 import { levelFigures } from './level-figures.ts';
 import { PlaneCurve } from './plane-curve.tsx';
@@ -21,6 +21,7 @@ import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -49,7 +50,7 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
         <Mark verdict="work" width={56} />
         <Words bold size="large" style={styles.grow}>
           {best
-            ? `${best.words}: ${best.bags === null ? '' : `${bagsWords(best.bags)}, `}${costWords(best.cost!, currency)}`
+            ? `${best.words}: ${best.bags === null ? '' : `${counted(best.bags, 'bag')}, `}${costWords(best.cost!, currency)}`
             : 'Working out the cheapest way …'}
         </Words>
       </View>
@@ -135,7 +136,7 @@ function WayRow({
         ? 'being worked out …'
         : 'not worked out'
       : [
-          ...(way.bags === null ? [] : [bagsWords(way.bags)]),
+          ...(way.bags === null ? [] : [counted(way.bags, 'bag')]),
           hoursWords(way.hours),
           way.dryH > 0 ? `cover after ${Math.round(way.dryH)} h` : 'nothing to dry',
           riseWords(way.riseMm, room.units),

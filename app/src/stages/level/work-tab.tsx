@@ -16,13 +16,14 @@ import { placeWords } from '@maquette/core/verdict';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
-import { bagsWords, hoursWords } from '../amounts.ts';
+import { hoursWords } from '../amounts.ts';
 import { areasOf } from './areas.ts';
 import { Needs } from './needs.tsx';
 import { Bays } from './bays.tsx';
 import type { ShownWay } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -48,7 +49,7 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
   return (
     <View style={styles.box} testID="work">
       <Words bold size="large">
-        {lead ? `${way.words}: buy ${bagsWords(lead.bags)}` : way.words}
+        {lead ? `${way.words}: buy ${counted(lead.bags, 'bag')}` : way.words}
       </Words>
       {way.plane ? <Bays room={room} plane={way.plane} /> : null}
       <View role="list" accessibilityLabel="Places to work on" style={styles.list}>

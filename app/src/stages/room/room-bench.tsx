@@ -30,6 +30,7 @@ import { onWalls, type Renumber, type RoomChange } from './room-change.ts';
 import { WallsEditor } from './walls-editor.tsx';
 import { useSay } from '../../ui/use-say.ts';
 import { usePlan } from '../../sheet/use-plan.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -168,7 +169,7 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
             onPress={() => {
               if (
                 !globalThis.confirm(
-                  `Remove ${room.name} with its ${shown.readings.length} readings? Undo brings it back.`,
+                  `Remove ${room.name} with its ${counted(shown.readings.length, 'reading')}? Undo brings it back.`,
                 )
               )
                 return;

@@ -20,6 +20,7 @@ import { MarkKinds } from './mark-kinds.tsx';
 import { WalkTab } from './walk-tab.tsx';
 import { useSay } from '../../ui/use-say.ts';
 import { usePlan } from '../../sheet/use-plan.ts';
+import { counted } from '../../ui/counted.ts';
 
 const REACH_PX = 26;
 
@@ -77,7 +78,7 @@ export function SoundStage(props: StageProps) {
     <Sheet
       room={room}
       onTap={tap}
-      description={`${room.name}: ${marks.length} marks, ${steps.filter((s) => s.done).length} of ${steps.length} lines and spots gone over.`}
+      description={`${room.name}: ${counted(marks.length, 'mark')}, ${steps.filter((s) => s.done).length} of ${steps.length} lines and spots gone over.`}
       under={(view) => <BaseLayer room={room} view={view} />}
       over={(view) => (
         <>

@@ -13,6 +13,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -38,7 +39,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
     ]);
   };
   return (
-    <Fold title="What was found" aside={`${shown.marks.length} marks`} open={marking}>
+    <Fold title="What was found" aside={`${counted(shown.marks.length, 'mark')}`} open={marking}>
       <Choice
         label="The base that came to light"
         value={room.baseKind}

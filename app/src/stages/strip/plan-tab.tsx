@@ -25,6 +25,7 @@ import { Steps } from './steps.tsx';
 import { stripFigures } from './strip-figures.ts';
 import { Found } from './found.tsx';
 import { useSay } from '../../ui/use-say.ts';
+import { counted } from '../../ui/counted.ts';
 
 interface Props {
   shown: ShownRoom;
@@ -74,7 +75,7 @@ export function PlanTab(props: Props) {
         <Sum
           label="Hours"
           value={hoursWords(plan.hours)}
-          aside={`${roundTo(Math.max(0.1, plan.days), 0.1)} days, crew`}
+          aside={`${counted(roundTo(Math.max(0.1, plan.days), 0.1), 'day')}, crew`}
         />
         <Sum
           label="Debris"
@@ -127,9 +128,9 @@ export function PlanTab(props: Props) {
           <Words
             key={say(kind.words)}
             figure
-          >{`${say(kind.words)}: ${formatMass(kind.massKg, units)}, ${formatBulk(kind.volumeM3, units)}, ${kind.bags} bags`}</Words>
+          >{`${say(kind.words)}: ${formatMass(kind.massKg, units)}, ${formatBulk(kind.volumeM3, units)}, ${counted(kind.bags, 'bag')}`}</Words>
         ))}
-        <Words>{`${plan.debris.bags} bags, or ${plan.debris.skips} skip${plan.debris.skips === 1 ? '' : 's'} within its weight limit. ${plan.debris.carries} carries of one person.`}</Words>
+        <Words>{`${counted(plan.debris.bags, 'bag')}, or ${plan.debris.skips} skip${plan.debris.skips === 1 ? '' : 's'} within its weight limit. ${plan.debris.carries} carries of one person.`}</Words>
         <Words size="small" quiet>
           Mass: area × kg per m² of each layer. Volume: mass over loose density. Bags fill to weight or to the brim,
           whichever comes first.
@@ -185,7 +186,7 @@ function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
   const side = formatReach(cut.limits.longMm, units);
   return (
     <View style={{ gap: 4 }} testID="cut-plan">
-      <Words bold>{`${cut.pieces.length} pieces, heaviest ${formatMass(cut.heaviestKg, units)}`}</Words>
+      <Words bold>{`${counted(cut.pieces.length, 'piece')}, heaviest ${formatMass(cut.heaviestKg, units)}`}</Words>
       <Words
         figure
       >{`${pack.saw ? 'Saw' : 'Cut'} ${formatReach(cut.sawMm, units)}${cut.seamMm > 0 ? `, ${formatReach(cut.seamMm, units)} along known seams` : ''}${cut.undercutMm > 0 ? `, undercut ${formatReach(cut.undercutMm, units)} at cabinets` : ''}`}</Words>
@@ -219,7 +220,7 @@ function TrimFold({ shown, trim, units }: { shown: ShownRoom; trim: readonly Tri
   };
   const discarded = trim.filter((t) => t.fate === 'discard').length;
   return (
-    <Fold title="Skirting, piece by piece" aside={`${trim.length} pieces, ${discarded} discarded`}>
+    <Fold title="Skirting, piece by piece" aside={`${counted(trim.length, 'piece')}, ${discarded} discarded`}>
       {trim.map((piece) => (
         <View key={piece.label} style={styles.line}>
           <Words figure bold style={styles.tag}>

@@ -26,6 +26,7 @@ import { PlanTab } from './plan-tab.tsx';
 import { tapChange } from './tap-change.ts';
 import { useSay } from '../../ui/use-say.ts';
 import { usePlan } from '../../sheet/use-plan.ts';
+import { counted } from '../../ui/counted.ts';
 
 const TABS = [
   { tab: 'layers', label: 'Layers' },
@@ -107,7 +108,7 @@ export function StripStage(props: StageProps) {
     <Sheet
       fixtureNames={!cuts}
       room={room}
-      description={`${room.name}: ${layers.length} layers. ${cutPack?.cut && tab === 'work' ? `${cutPack.cut.pieces.length} pieces to cut.` : ''}`}
+      description={`${room.name}: ${counted(layers.length, 'layer')}. ${cutPack?.cut && tab === 'work' ? `${counted(cutPack.cut.pieces.length, 'piece')} to cut.` : ''}`}
       onTap={tap}
       under={(view) =>
         cuts ? (
