@@ -1,5 +1,5 @@
 import { BLANK_JOB } from '@maquette/core/job';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { floorAreaM2 } from '@maquette/core/room';
@@ -109,8 +109,8 @@ function JobEntry({
 }) {
   const palette = usePalette();
   const router = useRouter();
-  const rooms = book.rooms.filter((room) => room.jobId === job.id);
-  const area = rooms.reduce((sum, room) => sum + floorAreaM2(room), 0);
+  const rooms = useMemo(() => book.rooms.filter((room) => room.jobId === job.id), [book.rooms, job.id]);
+  const area = useMemo(() => rooms.reduce((sum, room) => sum + floorAreaM2(room), 0), [rooms]);
   const judged = rooms.filter((room) => lines.has(room.id));
   const worst = judged.length > 0 ? worstVerdict(judged.map((room) => lines.get(room.id)!.verdict)) : null;
   const first = worst ? judged.find((room) => lines.get(room.id)!.verdict === worst) : undefined;

@@ -37,6 +37,16 @@ export function createPlainFacts() {
   const facts = new Map<string, { writeId: string; plain: object }>();
   const lists = new Map<string, readonly object[]>();
   const values = new Map<string, object>();
+  const areas = new Map<string, { writeId: string; areaM2: number }>();
+
+  /** Floor area of a room as last written: asked for by every other room of its job. */
+  function areaOf(room: Shown<'rooms'>): number {
+    const before = areas.get(room.id);
+    if (before?.writeId === room.writeId) return before.areaM2;
+    const areaM2 = floorAreaM2(room);
+    areas.set(room.id, { writeId: room.writeId, areaM2 });
+    return areaM2;
+  }
 
   function plain<K extends FactKind>(kind: K, fact: Shown<K>): object {
     const name = `${kind}/${fact.id}`;
@@ -69,7 +79,12 @@ export function createPlainFacts() {
     );
   }
 
+  const likeOf = (room: Shown<'rooms'>, book: ShownBookLists, testsOf: TestsOf): LikeBases =>
+    keptValue(`${room.id}/like`, likeBasesOf(room, book, testsOf, areaOf), sameLike);
+
   return {
+    /** How much of a like base the job's other rooms have, and how many tests were made there. */
+    like: likeOf,
     room: (room: Shown<'rooms'>) => plain('rooms', room) as RoomFacts,
     card: (card: Shown<'cards'>) => plain('cards', card) as CoveringCard,
     /** All that a room is judged from: without chalk on the floor and the way that was chosen, which are memory. */
@@ -107,13 +122,16 @@ export function createPlainFacts() {
           },
           sameFields,
         ),
-        like: keptValue(`${scope}/like`, likeBasesOf(room, book, testsOf), sameLike),
+        like: likeOf(room, book, testsOf),
         // Each list holds the facts of its kind: they passed their class when they were entered.
       } as unknown as PlainFacts;
       return keptValue(`${scope}/all`, next, sameFields);
     },
   };
 }
+
+/** Damp tests of a room as this device last heard of them. */
+type TestsOf = (roomId: string) => Pick<RoomLists, 'dampTests' | 'dampReadings'> | undefined;
 
 const sameLike = (a: LikeBases, b: LikeBases) =>
   a.otherAreaM2 === b.otherAreaM2 && sameFields(a.otherTests, b.otherTests);
@@ -122,7 +140,8 @@ const sameLike = (a: LikeBases, b: LikeBases) =>
 function likeBasesOf(
   room: Shown<'rooms'>,
   book: ShownBookLists,
-  testsOf: (roomId: string) => Pick<RoomLists, 'dampTests' | 'dampReadings'> | undefined,
+  testsOf: TestsOf,
+  areaOf: (room: Shown<'rooms'>) => number,
 ): LikeBases {
   const like = book.rooms.filter(
     (other) =>
@@ -140,5 +159,5 @@ function likeBasesOf(
       if (held?.dampReadings.some((reading) => reading.testId === test.id))
         otherTests[test.method] = (otherTests[test.method] ?? 0) + 1;
   }
-  return { otherAreaM2: like.reduce((sum, other) => sum + floorAreaM2(other), 0), otherTests };
+  return { otherAreaM2: like.reduce((sum, other) => sum + areaOf(other), 0), otherTests };
 }

@@ -12,7 +12,8 @@ import { keptLines, type RoomLine } from './kept-lines.ts';
 
 /** One room to be judged, with what tells whether it was judged before. */
 interface Question {
-  set: RoomSet;
+  roomId: string;
+  set: () => RoomSet;
   stamp: readonly string[];
 }
 
@@ -24,11 +25,11 @@ function judgeEach(questions: readonly Question[]): () => void {
   const desk = openDesk();
   let left = true;
   const next = () => {
-    const question = questions.find(({ set, stamp }) => !keptLines.find(set.room.id, stamp));
+    const question = questions.find(({ roomId, stamp }) => !keptLines.find(roomId, stamp));
     if (!question) return;
-    desk.ask({ kind: 'line', set: question.set, atUtc: nowUtc() }, (line) => {
+    desk.ask({ kind: 'line', set: question.set(), atUtc: nowUtc() }, (line) => {
       if (!left) return;
-      keptLines.keep(question.set.room.id, question.stamp, line ?? NOT_JUDGED);
+      keptLines.keep(question.roomId, question.stamp, line ?? NOT_JUDGED);
       next();
     });
   };
@@ -62,14 +63,15 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
         const card = findCard(own, room.cardId);
         const shown = lists[i];
         if (!card || !shown || (!rooms[i] && !store.isUnsent(room.id))) return [];
-        const plain = maker.factsOf(room, shown, book, testsOf);
-        const set = maker.setOf(plain, maker.room(room), card);
+        const like = maker.like(room, book, testsOf);
         const cardStamp = book.cards.find(({ id }) => id === card.id)?.writeId ?? card.id;
         const job = book.jobs.find(({ id }) => id === room.jobId)?.writeId ?? '';
         const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => f.writeId);
-        const like = `${plain.like.otherAreaM2} ${Object.entries(plain.like.otherTests).join()}`;
         const facts = Object.values(shown).flatMap((list) => list.map((fact) => fact.writeId));
-        return [{ set, stamp: [room.writeId, cardStamp, job, like, ...figures, ...facts] }];
+        const likeStamp = `${like.otherAreaM2} ${Object.entries(like.otherTests).join()}`;
+        // Most rooms were judged before: the set is made of those alone that were not.
+        const set = () => maker.setOf(maker.factsOf(room, shown, book, testsOf), maker.room(room), card);
+        return [{ roomId: room.id, set, stamp: [room.writeId, cardStamp, job, likeStamp, ...figures, ...facts] }];
       }),
     [book, lists, rooms, maker],
   );
@@ -79,9 +81,9 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
   return useMemo(
     () =>
       new Map(
-        questions.flatMap(({ set: { room }, stamp }) => {
-          const line = kept.has(room.id) ? keptLines.find(room.id, stamp) : null;
-          return line ? [[room.id, line] as const] : [];
+        questions.flatMap(({ roomId, stamp }) => {
+          const line = kept.has(roomId) ? keptLines.find(roomId, stamp) : null;
+          return line ? [[roomId, line] as const] : [];
         }),
       ),
     [questions, kept],
