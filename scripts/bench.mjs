@@ -1,10 +1,15 @@
 // npm run bench: the core's figures as ratios in one run, then the API and the browser against a server of its own.
+// npm run bench -- open redraw: only those.
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp, buildServer, install, ROOT, run } from './steps.mjs';
 
+const asked = process.argv.slice(2);
+const bench = async (name, ...args) => {
+  if (asked.length === 0 || asked.includes(name)) await run(process.execPath, [`dist/bench/${name}.mjs`, ...args]);
+};
 await install();
 await buildApp();
 await buildServer();
@@ -33,11 +38,11 @@ for (const name of [
     external: ['@playwright/test', 'highs'],
   });
 }
-await run(process.execPath, ['dist/bench/core.mjs']);
-await run(process.execPath, ['dist/bench/truth.mjs']);
-await run(process.execPath, ['dist/bench/levelling.mjs']);
-await run(process.execPath, ['dist/bench/strip.mjs']);
-await run(process.execPath, ['dist/bench/drying.mjs']);
+await bench('core');
+await bench('truth');
+await bench('levelling');
+await bench('strip');
+await bench('drying');
 const data = mkdtempSync(join(tmpdir(), 'maquette-bench-'));
 const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data], {
   cwd: ROOT,
@@ -45,11 +50,11 @@ const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--por
 const address = await new Promise((resolve) =>
   server.stdout.on('data', (chunk) => /http\S+/.exec(String(chunk)) && resolve(/http\S+/.exec(String(chunk))[0])),
 );
-await run(process.execPath, ['dist/bench/scan.mjs', address]);
-await run(process.execPath, ['dist/bench/api.mjs', address]);
-await run(process.execPath, ['dist/bench/redraw.mjs', address]);
-await run(process.execPath, ['dist/bench/drag.mjs', address]);
-await run(process.execPath, ['dist/bench/evidence.mjs', address]);
-await run(process.execPath, ['dist/bench/open.mjs', address]);
+await bench('scan', address);
+await bench('api', address);
+await bench('redraw', address);
+await bench('drag', address);
+await bench('evidence', address);
+await bench('open', address);
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

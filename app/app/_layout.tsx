@@ -8,6 +8,7 @@ import figures from '@fontsource/barlow-semi-condensed/files/barlow-semi-condens
 import figuresBold from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-600-normal.woff2';
 import { StatusBar } from 'expo-status-bar';
 import { outbox, persistence, queries, rules, store } from '../src/data/device.ts';
+import { whenIdle } from '../src/data/when-idle.ts';
 import { startPhotos } from '../src/data/photos.ts';
 import { FACE, LookProvider } from '../src/theme/theme.tsx';
 import { useUnits } from '../src/data/device-settings.ts';
@@ -24,7 +25,7 @@ export default function Layout() {
   });
   useEffect(() => {
     void outbox.start(store.stored).then(startPhotos);
-    void rules.fetch();
+    whenIdle(() => void rules.fetch().catch(() => undefined));
     if (!__DEV__ && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
     // Asks the browser not to clear what has not been sent when the device runs short of space.
     void navigator.storage?.persist?.();

@@ -55,6 +55,8 @@ type AnyLists = Record<string, readonly Stored[]>;
 function createMemory() {
   const made = new Map<string, { data: unknown; waiting: readonly Waiting[]; list: Shown<FactKind>[] }>();
   const whole = new Map<string, Record<string, Shown<FactKind>[]>>();
+  /** What the lists of a scope were last made from: most that is told of changes nothing in most scopes. */
+  const from = new Map<string, { data: unknown; outbox: readonly Waiting[] }>();
 
   function listOf(name: string, data: readonly Stored[] | undefined, waiting: readonly Waiting[]): Shown<FactKind>[] {
     const before = made.get(name);
@@ -73,8 +75,13 @@ function createMemory() {
       scope: string,
       kinds: readonly K[],
       data: object | undefined,
-      waiting: readonly Waiting[],
+      outbox: readonly Waiting[],
+      own: (write: Waiting) => boolean,
     ) {
+      const last = from.get(scope);
+      if (last && last.data === data && last.outbox === outbox) return whole.get(scope) as unknown as Lists<K>;
+      from.set(scope, { data, outbox });
+      const waiting = outbox.filter(own);
       const next = Object.fromEntries(
         kinds.map((kind) => [
           kind,
@@ -129,8 +136,7 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
     }
   }
 
-  const waitingIn = (roomId: string | null) =>
-    outbox.get().waiting.filter((w) => (roomId === null ? isBookKind(w.kind) : w.roomId === roomId));
+  const ofBook = (write: Waiting) => isBookKind(write.kind);
 
   const store: FactStore = {
     readBook: () => freshly<Book>('/api/book', null),
@@ -147,9 +153,16 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
           laidIn({ ...emptyRoom(), ...held }, answered, roomId),
         );
     },
-    book: () => memory.lists('book', BOOK_FACT_KINDS, queries.getQueryData<Book>(bookKey), waitingIn(null)),
+    book: () =>
+      memory.lists('book', BOOK_FACT_KINDS, queries.getQueryData<Book>(bookKey), outbox.get().waiting, ofBook),
     room: (roomId) =>
-      memory.lists(roomId, ROOM_FACT_KINDS, queries.getQueryData<RoomLists>(roomKey(roomId)), waitingIn(roomId)),
+      memory.lists(
+        roomId,
+        ROOM_FACT_KINDS,
+        queries.getQueryData<RoomLists>(roomKey(roomId)),
+        outbox.get().waiting,
+        (write) => write.roomId === roomId,
+      ),
     rooms(roomIds) {
       const now = roomIds.map(store.room);
       if (now.length !== several.length || now.some((lists, i) => lists !== several[i])) several = now;

@@ -5,6 +5,7 @@ import { findCard } from '@maquette/core/coverings';
 import { nextRead, roomKey } from '../data/client.ts';
 import { store } from '../data/device.ts';
 import { nowUtc } from '../data/ids.ts';
+import { whenIdle } from '../data/when-idle.ts';
 import { createPlainFacts } from '../data/plain-facts.ts';
 import { testsOf, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
@@ -43,11 +44,14 @@ function judgeEach(questions: readonly Question[]): () => void {
 /** Verdicts of all rooms: what was said last time at once, and what has changed since judged anew behind it. */
 export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
   const [maker] = useState(createPlainFacts);
+  // What is held of a room is shown first; whether it has changed since is asked once the screen stands.
+  const [standing, setStanding] = useState(false);
+  useEffect(() => whenIdle(() => setStanding(true)), []);
   const rooms = useQueries({
     queries: book.rooms.map((room) => ({
       queryKey: roomKey(room.id),
       queryFn: () => store.readRoom(room.id),
-      enabled: !store.isUnsent(room.id),
+      enabled: !store.isUnsent(room.id) && (standing || testsOf(room.id) === undefined),
       staleTime: 10_000,
       refetchInterval: nextRead(0),
     })),
