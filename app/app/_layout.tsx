@@ -15,6 +15,9 @@ import { useUnits } from '../src/data/device-settings.ts';
 import { UnitsContext } from '../src/ui/units-context.ts';
 import { PadHost } from '../src/ui/pad-panel.tsx';
 
+/** Screens come first; the first write asks for the rules itself if it is sooner. */
+const RULES_AFTER_MS = 2000;
+
 export default function Layout() {
   // The screen is usable before the faces are in: figures keep their width, only their shape changes.
   useFonts({
@@ -25,10 +28,11 @@ export default function Layout() {
   });
   useEffect(() => {
     void outbox.start(store.stored).then(startPhotos);
-    whenIdle(() => void rules.fetch().catch(() => undefined));
+    const later = setTimeout(() => whenIdle(() => void rules.fetch().catch(() => undefined)), RULES_AFTER_MS);
     if (!__DEV__ && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
     // Asks the browser not to clear what has not been sent when the device runs short of space.
     void navigator.storage?.persist?.();
+    return () => clearTimeout(later);
   }, []);
   return (
     <PersistQueryClientProvider client={queries} persistOptions={persistence}>

@@ -19,6 +19,8 @@ export interface StageFront<Id extends string = string> extends Marks {
   id: Id;
   label: string;
   View: ComponentType<StageProps>;
+  /** Begins to fetch what it shows, before it is asked to. */
+  prepare: () => void;
 }
 
 export function stage<Id extends string>(
@@ -27,5 +29,15 @@ export function stage<Id extends string>(
   fetch: () => Promise<ComponentType<StageProps>>,
   marks: Marks,
 ): StageFront<Id> {
-  return { id, label, View: lazy(async () => ({ default: await fetchPart(fetch) })), ...marks };
+  let coming: Promise<ComponentType<StageProps>> | null = null;
+  const come = () => {
+    // What did not come is asked for again.
+    coming ??= fetchPart(fetch).catch((error: unknown) => {
+      coming = null;
+      throw error;
+    });
+    return coming;
+  };
+  const View = lazy(async () => ({ default: await come() }));
+  return { id, label, View, prepare: () => void come().catch(() => undefined), ...marks };
 }
