@@ -85,7 +85,7 @@ test('two tapes at right angles fix a point', () => {
   const plan = { corners: outlineOf(room.walls).corners, islands: [] };
   expect(readOut(tapeFrom(room, plan, { xMm: 4400, yMm: 900 }))).toEqual([
     { wall: 1, name: 'W2', distanceMm: 600 },
-    { wall: 0, name: 'door wall', distanceMm: 900 },
+    { wall: 0, name: 'the door wall', distanceMm: 900 },
   ]);
   expect(contains(plan.corners, 4400, 900)).toBe(true);
 });

@@ -45,7 +45,7 @@ export function dampCriteria(
       title: say('verdict.dampSourceTitle'),
       verdict: 'stop',
       margin: sentence(ARRIVING[source]!),
-      next: say('verdict.testOnceStopped', { decided: decidedBy(DAMP_TRADES) }),
+      next: say('verdict.testOnceStopped', { who: DAMP_TRADES }),
     });
   const judged = state.methods.filter((m) => m.limit && m.governing);
   for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo));

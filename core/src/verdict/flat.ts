@@ -1,4 +1,4 @@
-import { allOf, gap, gapFigure, listed, reach, say, type Said } from '../said/index.ts';
+import { allOf, gap, listed, reach, say, type Said } from '../said/index.ts';
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
 import {
   achievedOf,
@@ -49,7 +49,7 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     margin = say('verdict.overRule', {
       over: gap(overMm),
       how,
-      found: gapFigure(worst.valueMm),
+      found: gap(worst.valueMm),
       place: placeWords(room, plan, worst.at),
       rule: ruleWords(rule),
     });

@@ -1,6 +1,6 @@
 import { listed, midSentence, say, sentence, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
-import { decidedBy, LABORATORY, SITE, SITE_HAZARD_IDS, SITE_HAZARDS } from '../hazards/index.ts';
+import { LABORATORY, SITE, SITE_HAZARD_IDS, SITE_HAZARDS } from '../hazards/index.ts';
 import type { StripContext, StripPlan } from '../stripout/index.ts';
 import { layerName } from '../layers/index.ts';
 import type { OwnCriterion } from './words.ts';
@@ -15,7 +15,7 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
       title: say('verdict.siteTitle'),
       verdict: 'stop',
       margin: sentence(SITE_HAZARDS[topic].words),
-      next: decidedBy(SITE_HAZARDS[topic].decides),
+      next: say('verdict.siteDecided', { who: SITE_HAZARDS[topic].decides }),
     });
   const shut = plan.steps.filter((step) => step.stops.length > 0 && step.doneAt === null);
   // What is not decided yet may still be disturbed: a shut gate stops the room until it is kept, or a laboratory has answered.
@@ -30,7 +30,7 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
       verdict: 'stop',
       margin: sentence(first?.words ?? suspect!.words),
       next: say('verdict.gateDecided', {
-        decided: decidedBy(first?.decides ?? LABORATORY),
+        who: first?.decides ?? LABORATORY,
       }),
     });
   }

@@ -69,6 +69,6 @@ export const room = {
   'room.crosses': '{second} crosses {first}',
   'room.outlineOpen': 'The last wall ends {closingMm} from the first corner: check a length or a turn',
   'room.theWallsTurnRightAllRound': 'The walls turn right all round: walk them with the room on your left',
-  'room.wall': '{own} wall',
-  'room.doorWall': 'door wall',
+  'room.wall': 'the {own} wall',
+  'room.doorWall': 'the door wall',
 };

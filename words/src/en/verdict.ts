@@ -4,7 +4,8 @@ export const verdict = {
   'verdict.arrivingPressure': 'Water pushes up from below',
   'verdict.arrivingEfflorescence': 'White salts: water is moving through the base',
   'verdict.dampSourceTitle': 'Damp: source',
-  'verdict.testOnceStopped': '{decided} Test again once the water has stopped.',
+  'verdict.testOnceStopped':
+    'Have the water stopped first, then test again. Where it comes from is for {who} to decide.',
   'verdict.dampSurveyTitle': 'Damp: survey',
   'verdict.surveyStandsOut':
     '{count, plural, one {# place stands} other {# places stand}} out on the meter, the highest at {most} %.',
@@ -105,7 +106,7 @@ export const verdict = {
   'verdict.allGoneOver': 'Nothing is left to go over.',
   'verdict.siteTitle': 'Hazard in the room',
   'verdict.gateTitle': 'Hazard gate',
-  'verdict.gateDecided': '{decided} Until then, do nothing that disturbs it.',
+  'verdict.gateDecided': 'Leave what is suspect alone. It is for {who} to decide.',
   'verdict.choiceTitle': 'Keep or take up',
   'verdict.undecided': '{count, plural, one {# layer is} other {# layers are}} not decided yet: {layers}.',
   'verdict.choose': 'Compare keeping it, making it good and taking it up, and choose.',
@@ -115,4 +116,5 @@ export const verdict = {
   'verdict.dampOver': '{value}, {apart} over {limit} {unit}, {place}.',
   'verdict.dampUnder': '{value}, {apart} under {limit} {unit}, {place}.',
   'verdict.valueAtTest': '{value} at {test}',
+  'verdict.siteDecided': 'Keep out of the room until it is seen to. That is for {who} to decide.',
 };
