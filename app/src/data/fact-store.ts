@@ -79,22 +79,24 @@ function createMemory() {
       own: (write: Waiting) => boolean,
     ) {
       const last = from.get(scope);
-      if (last && last.data === data && last.outbox === outbox) return whole.get(scope) as unknown as Lists<K>;
-      from.set(scope, { data, outbox });
-      const waiting = outbox.filter(own);
-      const next = Object.fromEntries(
-        kinds.map((kind) => [
-          kind,
-          listOf(
-            `${scope}/${kind}`,
-            (data as AnyLists | undefined)?.[kind],
-            waiting.filter((w) => w.kind === kind),
-          ),
-        ]),
-      );
-      const before = whole.get(scope);
-      const kept = before && kinds.every((kind) => before[kind] === next[kind]) ? before : next;
-      whole.set(scope, kept);
+      let kept = whole.get(scope);
+      if (!kept || last?.data !== data || last?.outbox !== outbox) {
+        from.set(scope, { data, outbox });
+        const waiting = outbox.filter(own);
+        const before = kept;
+        const next = Object.fromEntries(
+          kinds.map((kind) => [
+            kind,
+            listOf(
+              `${scope}/${kind}`,
+              (data as AnyLists | undefined)?.[kind],
+              waiting.filter((w) => w.kind === kind),
+            ),
+          ]),
+        );
+        kept = before && kinds.every((kind) => before[kind] === next[kind]) ? before : next;
+        whole.set(scope, kept);
+      }
       return kept as unknown as Lists<K>;
     },
   };
