@@ -34,7 +34,7 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
         });
         return [
           room.id,
-         readOut(
+          readOut(
             {
               picture: {
                 ...picture,

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
+import type { UnitSystem } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
 import { KINDS } from '@maquette/facts';
 import type { Waiting } from '../data/waiting.ts';
@@ -8,13 +8,41 @@ import { useOutbox } from '../data/use-facts.ts';
 import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
+import { localTime } from '../ui/times.ts';
+import { differing } from './differing.ts';
 
-function said(kind: string, body: Record<string, unknown> | null, units: UnitSystem): string {
-  if (!body || body['deletedAt']) return 'removed';
-  if (kind === 'readings') return `${formatRod(Number(body['rodMm']), units)} ${unitLabel(units)}`;
-  if (kind === 'setups')
-    return `benchmark ${body['openRodMm'] === null ? 'none' : formatRod(Number(body['openRodMm']), units)}`;
-  return String(body['name'] ?? 'another state');
+/** What differs between what is here and what is there, field by field, and when each was written. */
+function Differences({ one, last, units }: { one: Waiting; last: Waiting; units: UnitSystem }) {
+  const there = one.trouble!.current as
+    (Record<string, unknown> & { updatedAt: string; deletedAt: string | null }) | null;
+  const gone = !there || there.deletedAt !== null;
+  if (last.deleted || gone)
+    return (
+      <Words>
+        {last.deleted
+          ? gone
+            ? 'Removed here and there alike.'
+            : `Removed here, changed there at ${localTime(there.updatedAt)}.`
+          : 'Changed here, removed there.'}
+      </Words>
+    );
+  const rows = differing(one.kind, last.body, there, units);
+  return (
+    <View style={styles.differences}>
+      {rows.map((row) => (
+        <View key={row.field}>
+          <Words size="small" quiet>
+            {row.field}
+          </Words>
+          <Words figure>{`Here ${row.mine} · there ${row.theirs}`}</Words>
+        </View>
+      ))}
+      {rows.length === 0 ? <Words>Both say the same: either will do.</Words> : null}
+      <Words size="small" quiet>
+        {`Written here at ${localTime(last.madeAt)}, there at ${localTime(there.updatedAt)}.`}
+      </Words>
+    </View>
+  );
 }
 
 /** What the server would not take: both values side by side, and the choice. Nothing is dropped without it. */
@@ -44,12 +72,7 @@ export function Trouble({ units }: { units: UnitSystem }) {
                 ? `${KINDS[one.kind].words} changed on another device`
                 : `${KINDS[one.kind].words} not taken: ${one.trouble!.detail ?? one.trouble!.title}`}
             </Words>
-            {conflict ? (
-              <Words figure>
-                Here {last.deleted ? 'removed' : said(one.kind, last.body, units)} · there{' '}
-                {said(one.kind, one.trouble!.current as Record<string, unknown> | null, units)}
-              </Words>
-            ) : null}
+            {conflict ? <Differences one={one} last={last} units={units} /> : null}
             <ButtonRow>
               {conflict ? <Button kind="main" label="Keep mine" onPress={() => void settle(one, true)} /> : null}
               <Button label={conflict ? 'Take theirs' : 'Let it go'} onPress={() => void settle(one, false)} />
@@ -62,6 +85,7 @@ export function Trouble({ units }: { units: UnitSystem }) {
 }
 
 const styles = StyleSheet.create({
+  differences: { gap: 4 },
   box: { borderTopWidth: 2, padding: 16, gap: 16 },
   one: { gap: 8 },
 });

@@ -19,7 +19,7 @@ import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
-import { localTime } from './times.ts';
+import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/use-say.ts';
 import { fileFormats } from '../../files/formats.ts';
 import { counted } from '../../ui/counted.ts';

@@ -25,7 +25,7 @@ import { useForecast } from '../../worker/use-judged.ts';
 import { moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
 import { DryingChart } from './drying-chart.tsx';
-import { dayWords } from './times.ts';
+import { dayWords } from '../../ui/times.ts';
 import { useSay } from '../../ui/use-say.ts';
 
 const day = (utc: string | null) => (utc ? dayWords(utc) : 'not within three years');

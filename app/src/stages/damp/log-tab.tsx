@@ -10,7 +10,7 @@ import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import { localTime } from './times.ts';
+import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/use-say.ts';
 import { counted } from '../../ui/counted.ts';
 

@@ -12,7 +12,7 @@ import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { NextReading } from './next-reading.tsx';
 import { TestDetails } from './test-details.tsx';
-import { localTime } from './times.ts';
+import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/use-say.ts';
 import { counted } from '../../ui/counted.ts';
 

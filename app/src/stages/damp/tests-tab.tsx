@@ -31,7 +31,7 @@ import { GateAlert } from './gate-alert.tsx';
 import { Known } from './known.tsx';
 import { ProbeFileKey } from './probe-file-key.tsx';
 import { TestCard } from './test-card.tsx';
-import { localTime } from './times.ts';
+import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/use-say.ts';
 
 interface Props {

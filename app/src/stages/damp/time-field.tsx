@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Field } from '../../ui/field.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
-import { fromLocalTime, isDay, localTime } from './times.ts';
+import { fromLocalTime, isDay, localTime } from '../../ui/times.ts';
 
 /** A moment on site, as text; asked back when it is none. */
 export function TimeField({ label, utc, onTaken }: { label: string; utc: string; onTaken: (utc: string) => void }) {

@@ -15,7 +15,7 @@ import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
-import { localTime } from '../damp/times.ts';
+import { localTime } from '../../ui/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
 import { useSay } from '../../ui/use-say.ts';
 import { counted } from '../../ui/counted.ts';
