@@ -123,3 +123,24 @@ test('a server killed in the middle of a run loses nothing it had acknowledged',
   expect(acknowledged.length).toBeGreaterThan(50);
   expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
 });
+
+test(
+  'a sign-in page in the server’s place is no signal: what was keyed waits, what was read stays, and all of it arrives',
+  ONCE,
+  async ({ page }) => {
+    const room = await newRoom(page, running.url, 'Store', '1400', '1000');
+    await page.getByRole('button', { name: /^Flat: / }).click();
+    await key(page, '1330');
+    await expect(page.getByTestId('sending')).toHaveText('all sent');
+    const instead = { status: 200, contentType: 'text/html', body: '<html><title>Hotel</title>Sign in</html>' };
+    await page.route('**/api/**', (route) => route.fulfill(instead));
+    for (const rod of ['1341', '1342', '1343']) await key(page, rod);
+    await expect(page.getByTestId('sending')).toHaveText('3 waiting to send');
+    // The book is asked for too, and keeps what it held.
+    await page.getByRole('button', { name: 'Site book' }).click();
+    await expect(page.getByRole('link', { name: /^Store/ }).last()).toBeVisible();
+    await page.unroute('**/api/**');
+    await expect(page.getByTestId('sending')).toHaveText('all sent');
+    expect((await facts(running.url, room)).readings.map((r) => r.rodMm).sort()).toEqual([1341, 1342, 1343]);
+  },
+);

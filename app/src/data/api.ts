@@ -7,32 +7,64 @@ export class Refused extends Error {
   }
 }
 
-/** The server did not answer: no signal, or it is not running. */
+/** The server did not answer: no signal, it is not running, or something else answered in its place. */
 export class Unreachable extends Error {}
 
 const PATIENCE_MS = 10_000;
+/** Every answer of the server carries this: a sign-in page, a gateway or an empty reply does not. */
+const OURS = 'x-maquette-api';
+/** What the server says it has stored: of a fact the write and its version, of a picture the digest of what arrived. */
+const RECEIPT = 'x-maquette-receipt';
 
-/** One request to the API as JSON. Throws `Refused` or `Unreachable`, nothing else. */
-export async function api<T>(path: string, init: { method?: string; body?: unknown } = {}): Promise<T> {
+/** Asks, and takes nothing for an answer but what this kind of server says. Throws `Unreachable`. */
+export async function ask(path: string, init: RequestInit): Promise<Response> {
   let answer: Response;
   try {
-    answer = await fetch(path, {
-      method: init.method ?? 'GET',
-      ...(init.body === undefined
-        ? {}
-        : { body: JSON.stringify(init.body), headers: { 'content-type': 'application/json' } }),
-      signal: AbortSignal.timeout(PATIENCE_MS),
-    });
+    answer = await fetch(path, { ...init, redirect: 'error' });
   } catch {
     throw new Unreachable('The server does not answer');
   }
-  if (answer.ok) return (await answer.json().catch(() => ({}))) as T;
+  if (!answer.headers.has(OURS)) throw new Unreachable('Something else answers in the server’s place');
   // A gateway in between, or a server that is going down, is not a refusal of what was sent.
   if (answer.status >= 500) throw new Unreachable(`The server answered ${answer.status}`);
-  const problem = (await answer.json().catch(() => ({
-    type: 'about:blank',
-    title: `The server answered ${answer.status}`,
-    status: answer.status,
-  }))) as Problem;
-  throw new Refused(problem);
+  return answer;
+}
+
+/** The JSON of an answer, all of it: half a body is no answer. */
+async function jsonOf<T>(answer: Response): Promise<T> {
+  try {
+    return (await answer.json()) as T;
+  } catch {
+    throw new Unreachable('The answer was cut off');
+  }
+}
+
+interface Asked {
+  method?: string;
+  body?: unknown;
+}
+
+async function answered(path: string, { method = 'GET', body }: Asked): Promise<Response> {
+  const answer = await ask(path, {
+    method,
+    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  });
+  if (!answer.ok) throw new Refused(await jsonOf<Problem>(answer));
+  return answer;
+}
+
+/** One request to the API as JSON. Throws `Refused` or `Unreachable`, nothing else. */
+export const api = async <T>(path: string, asked: Asked = {}): Promise<T> => jsonOf<T>(await answered(path, asked));
+
+/** Refuses an answer that does not say it has stored what was sent. */
+export function checkReceipt(answer: Response, receipt: RegExp): void {
+  if (!receipt.test(answer.headers.get(RECEIPT) ?? '')) throw new Unreachable('The answer is to something else');
+}
+
+/** Sends one write; it is stored when this resolves. Throws `Refused` or `Unreachable`. */
+export async function putWrite<T>(path: string, body: { writeId: string; baseVersion: number }): Promise<T> {
+  const answer = await answered(path, { method: 'PUT', body });
+  checkReceipt(answer, new RegExp(`^${body.writeId} ${body.baseVersion + 1}$`));
+  return jsonOf<T>(answer);
 }

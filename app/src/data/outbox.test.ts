@@ -15,7 +15,7 @@ interface Sent {
   body: { baseVersion: number; writeId: string; rodMm: number };
 }
 let sent: Sent[] = [];
-let answer: (sent: Sent) => { status: number; body: unknown } | null;
+let answer: (sent: Sent) => { status: number; body: unknown; headers?: Record<string, string> } | null;
 
 beforeEach(() => {
   jest.useFakeTimers();
@@ -32,7 +32,13 @@ beforeEach(() => {
     const said = answer(one);
     if (!said) throw new TypeError('no network');
     sent.push(one);
-    return { ok: said.status < 300, status: said.status, json: async () => said.body };
+    const headers = new Headers(
+      said.headers ?? {
+        'x-maquette-api': '1',
+        'x-maquette-receipt': `${one.body.writeId} ${one.body.baseVersion + 1}`,
+      },
+    );
+    return { ok: said.status < 300, status: said.status, headers, json: async () => said.body };
   }) as never;
 });
 afterEach(() => jest.useRealTimers());
@@ -188,4 +194,33 @@ test('what was answered before the signal went is told, not asked again', async 
   await untilTold();
   expect(stored).toEqual(['w1', 'w2']);
   expect(outbox.get().waiting.map((w) => w.writeId)).toEqual(['w3']);
+});
+
+test.each([
+  ['a sign-in page', { status: 200, body: '<html>', headers: { 'content-type': 'text/html' } }],
+  ['an empty answer', { status: 200, body: {}, headers: {} }],
+  ['JSON of somebody else', { status: 201, body: { ok: true }, headers: { 'content-type': 'application/json' } }],
+  ['a refusal of somebody else', { status: 403, body: {}, headers: {} }],
+  [
+    'a receipt for another write',
+    { status: 200, body: {}, headers: { 'x-maquette-api': '1', 'x-maquette-receipt': 'w9 1' } },
+  ],
+  [
+    'a receipt for another version',
+    { status: 200, body: {}, headers: { 'x-maquette-api': '1', 'x-maquette-receipt': 'w1 2' } },
+  ],
+  ['no receipt', { status: 200, body: {}, headers: { 'x-maquette-api': '1' } }],
+])('%s is no signal: nothing leaves the outbox, and the write goes out again', async (_, instead) => {
+  const answers: string[] = [];
+  const outbox = load();
+  answer = () => instead;
+  await outbox.start(told(answers));
+  await outbox.post([reading('w1', 0, 10)]);
+  await untilTold();
+  expect([outbox.get().waiting.length, outbox.get().reachable, answers]).toEqual([1, false, []]);
+  expect([...kept.keys()]).toEqual(['w1']);
+  answer = (one) => ({ status: 201, body: { ...one.body, id: 'r1', version: 1, roomId: 'room' } });
+  jest.advanceTimersByTime(2000);
+  await untilTold();
+  expect([outbox.get().waiting.length, answers]).toEqual([0, ['w1']]);
 });

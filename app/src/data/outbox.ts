@@ -1,5 +1,5 @@
 import { factPath, type FactKind, type FactOf } from '@maquette/facts';
-import { api, Refused, Unreachable } from './api.ts';
+import { putWrite, Refused, Unreachable } from './api.ts';
 import type { OutboxDisk } from './outbox-disk.ts';
 import type { Waiting } from './waiting.ts';
 
@@ -124,10 +124,8 @@ export function createOutbox(disk: OutboxDisk): Outbox {
     for (let next = nextToSend(); next; next = nextToSend()) {
       const { kind, id, roomId, baseVersion, writeId, deleted, body } = next;
       try {
-        const fact = await api<FactOf<FactKind>>(factPath(kind, id, roomId), {
-          method: 'PUT',
-          body: { ...body, baseVersion, writeId, deleted },
-        });
+        const write = { ...body, baseVersion, writeId, deleted };
+        const fact = await putWrite<FactOf<FactKind>>(factPath(kind, id, roomId), write);
         untold.set(writeId, { kind, fact });
         if (untilTold() <= 0) tellAnswers();
         noteReachable(true);

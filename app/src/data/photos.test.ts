@@ -1,3 +1,8 @@
+import { createHash } from 'node:crypto';
+
+/** What a drawn picture holds. */
+const DRAWN = Uint8Array.of(7);
+const HELD = { size: 1, arrayBuffer: async () => DRAWN.buffer };
 /** The device's own store of pictures, and the writes of facts that were asked for. */
 const mockDisk = new Map<string, { roomId: string; blob: unknown }>();
 const mockWrites: { words: string; changes: { kind: string; id: string; body: Record<string, unknown> }[] }[] = [];
@@ -22,7 +27,7 @@ jest.mock('./write.ts', () => ({
 const { keepPhotos, sendPictures, pictureUrl } = jest.requireActual<typeof import('./photos.ts')>('./photos.ts');
 
 const sent: string[] = [];
-let answer: () => { ok: boolean; status: number } | null;
+let answer: () => { ok: boolean; status: number; length?: number; theirs?: Record<string, string> } | null;
 beforeEach(() => {
   jest.useFakeTimers();
   mockDisk.clear();
@@ -30,6 +35,13 @@ beforeEach(() => {
   sent.length = 0;
   mockOutbox.waiting = [];
   answer = () => ({ ok: true, status: 200 });
+  Object.defineProperty(globalThis.crypto, 'subtle', {
+    configurable: true,
+    value: {
+      digest: async (_: string, data: ArrayBuffer) =>
+        Uint8Array.from(createHash('sha256').update(new Uint8Array(data)).digest()).buffer,
+    },
+  });
   Object.assign(globalThis, {
     createImageBitmap: async (file: Blob) => {
       if (file.size === 0) throw new Error('undecodable');
@@ -41,13 +53,21 @@ beforeEach(() => {
         readonly height: number,
       ) {}
       getContext = () => ({ drawImage: () => undefined });
-      convertToBlob = async () => ({ size: 1, drawn: [this.width, this.height] });
+      convertToBlob = async () => ({
+        size: 1,
+        drawn: [this.width, this.height],
+        arrayBuffer: async () => DRAWN.buffer,
+      });
     },
     fetch: async (path: string) => {
       const said = answer();
       if (!said) throw new TypeError('no network');
       sent.push(path);
-      return said;
+      const receipt = {
+        'x-maquette-api': '1',
+        'x-maquette-receipt': `${createHash('sha256').update(DRAWN).digest('hex')} ${said.length ?? 1}`,
+      };
+      return { ...said, headers: new Headers(said.theirs ?? receipt) };
     },
   });
 });
@@ -84,7 +104,7 @@ test('a file that cannot be drawn is named; the others are kept; with none left 
 });
 
 test('a picture goes out once its fact has, once, and leaves the device when it is acknowledged', async () => {
-  mockDisk.set('p1', { roomId: 'room', blob: {} });
+  mockDisk.set('p1', { roomId: 'room', blob: HELD });
   mockOutbox.waiting = [{ id: 'p1' }];
   await sendPictures();
   expect([sent, mockDisk.size]).toEqual([[], 1]);
@@ -95,14 +115,14 @@ test('a picture goes out once its fact has, once, and leaves the device when it 
 });
 
 test.each([404, 415, 500])('answered %d, the picture stays on the device', async (status) => {
-  mockDisk.set('p1', { roomId: 'room', blob: {} });
+  mockDisk.set('p1', { roomId: 'room', blob: HELD });
   answer = () => ({ ok: false, status });
   await sendPictures();
   expect(mockDisk.size).toBe(1);
 });
 
 test('without signal it stays and is tried again by itself', async () => {
-  mockDisk.set('p1', { roomId: 'room', blob: {} });
+  mockDisk.set('p1', { roomId: 'room', blob: HELD });
   answer = () => null;
   await sendPictures();
   expect(mockDisk.size).toBe(1);
@@ -113,4 +133,17 @@ test('without signal it stays and is tried again by itself', async () => {
 
 test('a picture that is not on this device is shown from the server', async () => {
   expect(await pictureUrl('room', 'elsewhere')).toBe('/api/rooms/room/photos/elsewhere/picture');
+});
+
+test.each([
+  ['a sign-in page', { ok: true, status: 200, theirs: { 'content-type': 'text/html' } }],
+  ['a receipt for half of it', { ok: true, status: 201, length: 7 }],
+])('%s is no signal: the picture stays on the device', async (_, instead) => {
+  mockDisk.set('p1', { roomId: 'room', blob: HELD });
+  answer = () => instead;
+  await sendPictures();
+  expect(mockDisk.size).toBe(1);
+  answer = () => ({ ok: true, status: 201 });
+  await sendPictures();
+  expect(mockDisk.size).toBe(0);
 });

@@ -1,4 +1,5 @@
 import { createStore, del, entries, get, set } from 'idb-keyval';
+import { ask, checkReceipt } from './api.ts';
 import { newId, nowUtc } from './ids.ts';
 import { outbox } from './device.ts';
 import type { ChosenFile } from './save-text.ts';
@@ -98,6 +99,17 @@ export async function pictureUrl(roomId: string, id: string): Promise<string> {
   return url;
 }
 
+/**
+ * What the server has to say it has received: the picture's SHA-256 and its length. A page that did not come over a secure
+ * connection cannot work the digest out, and has the length to go by.
+ */
+async function receiptOf(blob: Blob): Promise<RegExp> {
+  if (!globalThis.crypto?.subtle) return new RegExp(`^[0-9a-f]{64} ${blob.size}$`);
+  const digest = await crypto.subtle.digest('SHA-256', await blob.arrayBuffer());
+  const hex = Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return new RegExp(`^${hex} ${blob.size}$`);
+}
+
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -113,14 +125,16 @@ export async function sendPictures(): Promise<void> {
         left = true;
         continue;
       }
-      const answer = await fetch(`/api/rooms/${roomId}/photos/${id}/picture`, {
+      const answer = await ask(`/api/rooms/${roomId}/photos/${id}/picture`, {
         method: 'PUT',
         body: blob,
         headers: { 'Content-Type': 'image/jpeg' },
       });
       // 404: the fact was refused or never sent; the picture stays here, nothing is thrown away.
-      if (answer.ok) await del(id, store());
-      else if (answer.status !== 404 && answer.status !== 415) left = true;
+      if (answer.ok) {
+        checkReceipt(answer, await receiptOf(blob));
+        await del(id, store());
+      } else if (answer.status !== 404 && answer.status !== 415) left = true;
     }
   } catch {
     outbox.noteReachable(false);

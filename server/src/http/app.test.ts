@@ -268,3 +268,27 @@ test('a scan of a whole hall is one fact: stored as it was sent, also where noth
   expect(refused.status).toBe(422);
   expect(refused.body.errors[0]).toMatchObject({ field: 'heightsTenthMm' });
 });
+
+test('a write is answered with a receipt for itself, also when it comes again after the fact has gone on', async () => {
+  await build();
+  await api
+    .put('/api/rooms/room-1/setups/setup-1')
+    .send({ ...write(), name: 'A', openRodMm: 1300, closeRodMm: null, startedAt: '2026-05-04T08:00:00.000Z' })
+    .expect(201);
+  const first = { ...write(), ...reading };
+  const receipts = [];
+  for (const body of [first, { ...write(1), ...reading, rodMm: 1341 }, first]) {
+    const answer = await api.put('/api/rooms/room-1/readings/reading-1').send(body);
+    receipts.push([answer.status, answer.headers['x-maquette-api'], answer.headers['x-maquette-receipt']]);
+  }
+  expect(receipts.map(([status, ours]) => [status, ours])).toEqual([
+    [201, '1'],
+    [200, '1'],
+    [200, '1'],
+  ]);
+  expect(receipts[0]![2]).toBe(`${first.writeId} 1`);
+  expect(receipts[1]![2]).toMatch(/ 2$/);
+  expect(receipts[2]![2]).toBe(receipts[0]![2]);
+  const refused = await api.put('/api/rooms/room-1/readings/reading-1').send({ ...write(1), ...reading });
+  expect([refused.status, refused.headers['x-maquette-receipt']]).toEqual([409, undefined]);
+});

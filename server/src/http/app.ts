@@ -27,6 +27,8 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
   api.use((_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
     res.setHeader('X-Content-Type-Options', 'nosniff');
+    // By this a phone knows the server's own word from a sign-in page in its place.
+    res.setHeader('X-Maquette-Api', '1');
     next();
   });
   // Before anything is compressed: what an instrument says is sent as it comes, not held back until there is more.

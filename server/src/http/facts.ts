@@ -27,7 +27,10 @@ async function put(store: Store, kind: FactKind, req: Request, res: Response, no
   if (errors.length > 0) return refuse(res, errors);
   const body = req.body as Write & Record<string, unknown>;
   const result = await store.write((tx) => putFact(store, tx, kind, id, roomId, body, now));
-  if (result.ok) res.status(result.created ? 201 : 200).json(result.fact);
-  else if (result.reason === 'conflict') problem(res, 409, 'Somebody else changed this', { current: result.current });
+  if (result.ok) {
+    // Which write is stored, and as which version: a write sent again may find the fact gone on since.
+    res.setHeader('X-Maquette-Receipt', `${body.writeId} ${body.baseVersion + 1}`);
+    res.status(result.created ? 201 : 200).json(result.fact);
+  } else if (result.reason === 'conflict') problem(res, 409, 'Somebody else changed this', { current: result.current });
   else problem(res, 404, `The ${result.parent} this belongs to is not here`);
 }

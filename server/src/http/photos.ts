@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
 import { findPicture, readPicture, savePicture } from '../store/pictures.ts';
 import type { Store } from '../store/open.ts';
@@ -11,8 +12,10 @@ export function photoRoutes(store: Store, now: () => string): Router {
     const content: unknown = req.body;
     if (!Buffer.isBuffer(content) || content.length === 0) return problem(res, 400, 'A picture is needed as the body');
     const saved = await savePicture(store, String(req.params['id']), content, now(), String(req.params['room']));
-    if (saved.ok) res.status(saved.created ? 201 : 200).json(saved.picture);
-    else problem(res, saved.reason === 'no-photo' ? 404 : 415, saved.words);
+    if (saved.ok) {
+      res.setHeader('X-Maquette-Receipt', `${createHash('sha256').update(content).digest('hex')} ${content.length}`);
+      res.status(saved.created ? 201 : 200).json(saved.picture);
+    } else problem(res, saved.reason === 'no-photo' ? 404 : 415, saved.words);
   });
   routes.get(path, async (req, res) => {
     const picture = await findPicture(store, req.params.id);
