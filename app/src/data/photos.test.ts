@@ -11,6 +11,7 @@ jest.mock('idb-keyval', () => ({
   set: async (key: string, value: never) => void mockDisk.set(key, value),
   del: async (key: string) => void mockDisk.delete(key),
   entries: async () => [...mockDisk.entries()],
+  keys: async () => [...mockDisk.keys()],
 }));
 jest.mock('./device.ts', () => ({
   outbox: { get: () => mockOutbox, subscribe: () => () => undefined, noteReachable: jest.fn() },
@@ -22,7 +23,8 @@ jest.mock('./write.ts', () => ({
   },
 }));
 
-const { keepPhotos, sendPictures, pictureUrl } = jest.requireActual<typeof import('./photos.ts')>('./photos.ts');
+const { keepPhotos, picturesHere, sendPictures, pictureUrl } =
+  jest.requireActual<typeof import('./photos.ts')>('./photos.ts');
 
 const sent: string[] = [];
 let answer: () => { ok: boolean; status: number; length?: number; theirs?: Record<string, string> } | null;
@@ -146,5 +148,5 @@ test.each([
   expect(mockDisk.size).toBe(1);
   answer = () => ({ ok: true, status: 201 });
   await sendPictures();
-  expect(mockDisk.size).toBe(0);
+  expect([mockDisk.size, picturesHere.get()]).toEqual([0, 0]);
 });

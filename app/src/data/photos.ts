@@ -1,7 +1,8 @@
-import { createStore, del, entries, get, set } from 'idb-keyval';
+import { createStore, del, entries, get, keys, set } from 'idb-keyval';
 import { ask, checkReceipt } from './api.ts';
 import { newId, nowUtc } from './ids.ts';
 import { outbox } from './device.ts';
+import { createPictureCount } from './picture-count.ts';
 import type { ChosenFile } from './save-text.ts';
 import { write } from './write.ts';
 
@@ -25,6 +26,10 @@ const TRY_AGAIN_MS = 6000;
 const open = () => createStore('maquette-photos', 'pictures');
 let idb: ReturnType<typeof open> | null = null;
 const store = () => (idb ??= open());
+
+/** Pictures that only this device has: “all sent” waits for them too. */
+export const picturesHere = createPictureCount();
+const countPictures = async () => picturesHere.set((await keys(store())).length);
 
 /** Addresses of pictures this device holds, made once each. */
 const urls = new Map<string, string>();
@@ -68,6 +73,7 @@ export async function keepPhotos(
     try {
       const blob = await redrawn(new Blob([file.bytes as BlobPart]));
       await set(id, { roomId, blob } satisfies KeptPicture, store());
+      await countPictures();
       return [id];
     } catch (error) {
       wrong.push(`${file.name}: ${error instanceof Error ? error.message : String(error)}`);
@@ -134,6 +140,7 @@ export async function sendPictures(): Promise<void> {
       if (answer.ok) {
         checkReceipt(answer, await receiptOf(blob));
         await del(id, store());
+        await countPictures();
       } else if (answer.status !== 404 && answer.status !== 415) left = true;
     }
   } catch {
@@ -154,5 +161,7 @@ export function startPhotos(): void {
     before = waiting.length;
   });
   globalThis.addEventListener?.('online', () => void sendPictures());
+  // Where pictures cannot be kept there are none.
+  countPictures().catch(() => picturesHere.set(0));
   void sendPictures();
 }

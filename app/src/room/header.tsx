@@ -1,21 +1,30 @@
+import { useSyncExternalStore } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
+import type { OutboxState } from '../data/outbox.ts';
+import { picturesHere } from '../data/photos.ts';
 import { useOutbox } from '../data/use-facts.ts';
 import { usePalette } from '../theme/theme.tsx';
+import { counted } from '../ui/counted.ts';
 import { Words } from '../ui/text.tsx';
 
 /** How sending stands, in words: what waits, what was refused, whether the server answers. */
-function sendingWords(waiting: number, troubled: number, reachable: boolean): string {
+function sendingWords({ loaded, waiting, reachable }: OutboxState, pictures: number | null): string {
+  const troubled = waiting.filter((w) => w.trouble).length;
   if (troubled > 0) return `${troubled} to decide`;
-  if (waiting > 0) return `${waiting} waiting to send`;
+  if (waiting.length > 0) return `${waiting.length} waiting to send`;
+  if (pictures) return `${counted(pictures, 'picture')} waiting to send`;
+  // What is on the device has to be read before anything can be said of it.
+  if (!loaded || pictures === null) return 'looking what waits';
   return reachable ? 'all sent' : 'no signal, all sent';
 }
 
 function SendingState({ onTrouble }: { onTrouble?: () => void }) {
   const palette = usePalette();
-  const { waiting, reachable } = useOutbox();
-  const troubled = waiting.filter((w) => w.trouble).length;
-  const words = sendingWords(waiting.length, troubled, reachable);
+  const state = useOutbox();
+  const pictures = useSyncExternalStore(picturesHere.subscribe, picturesHere.get, picturesHere.get);
+  const troubled = state.waiting.filter((w) => w.trouble).length;
+  const words = sendingWords(state, pictures);
   const text = (
     <Words
       size="small"

@@ -45,6 +45,9 @@ function Differences({ one, last, units }: { one: Waiting; last: Waiting; units:
   );
 }
 
+/** The name a fact was given, where it has one. */
+const called = ({ body }: Waiting) => (typeof body['name'] === 'string' && body['name'] ? ` “${body['name']}”` : '');
+
 /** What the server would not take: both values side by side, and the choice. Nothing is dropped without it. */
 export function Trouble({ units }: { units: UnitSystem }) {
   const palette = usePalette();
@@ -69,8 +72,8 @@ export function Trouble({ units }: { units: UnitSystem }) {
           <View key={one.writeId} style={styles.one}>
             <Words bold>
               {conflict
-                ? `${KINDS[one.kind].words} changed on another device`
-                : `${KINDS[one.kind].words} not taken: ${one.trouble!.detail ?? one.trouble!.title}`}
+                ? `${KINDS[one.kind].words}${called(last)} changed on another device`
+                : `${KINDS[one.kind].words}${called(last)} not taken: ${one.trouble!.detail ?? one.trouble!.title}`}
             </Words>
             {conflict ? <Differences one={one} last={last} units={units} /> : null}
             <ButtonRow>
