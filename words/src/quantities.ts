@@ -1,13 +1,9 @@
 import type { Quantity, QuantityKind } from '@maquette/core/said';
 import {
   formatArea,
-  formatBulk,
   formatGap,
   formatMass,
-  formatMassPerArea,
   formatReach,
-  formatRod,
-  formatSpan,
   formatVolume,
   gapWords,
   type UnitSystem,
@@ -17,13 +13,9 @@ const WRITTEN: Record<Exclude<QuantityKind, 'decimals'>, (value: number, units: 
   reach: formatReach,
   gap: gapWords,
   gapFigure: formatGap,
-  span: formatSpan,
-  rod: formatRod,
   area: formatArea,
   mass: formatMass,
   volume: formatVolume,
-  bulk: formatBulk,
-  massPerArea: formatMassPerArea,
 };
 
 /** A quantity in the units of whoever reads, in round figures of the trade. */

@@ -1,6 +1,5 @@
 /** How a quantity is written, whichever the units: what it measures, and how finely. */
-export type QuantityKind =
-  'reach' | 'gap' | 'gapFigure' | 'span' | 'rod' | 'area' | 'mass' | 'volume' | 'bulk' | 'massPerArea' | 'decimals';
+export type QuantityKind = 'reach' | 'gap' | 'gapFigure' | 'area' | 'mass' | 'volume' | 'decimals';
 
 /** A quantity of a sentence, in the unit it is stored in. The reader's units are the words' business. */
 export interface Quantity {
@@ -29,12 +28,3 @@ export const volume = of('volume');
 
 /** A plain figure with so many decimals. */
 export const decimals = (value: number, places = 0): Quantity => ({ quantity: 'decimals', value, places });
-
-/** Loose bulk, m3. */
-export const bulk = of('bulk');
-/** Mass for an area, kg/m2. */
-export const massPerArea = of('massPerArea');
-/** A room length, mm, its unit said elsewhere. */
-export const span = of('span');
-/** A rod reading, mm, its unit said elsewhere. */
-export const rod = of('rod');

@@ -44,8 +44,3 @@ export const midSentence = (said: Sayable): Said => say('said.asItIs', { what: l
 
 /** A saying as a sentence of its own. */
 export const sentence = (said: Sayable): Said => say('said.sentence', { what: said });
-
-/** Whether two sayings are the same: by code, and by what is said. */
-export function saysTheSame(a: Value, b: Value): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
-}
