@@ -6,7 +6,7 @@ import ts from 'typescript';
 
 const { output } = await run('git', ['ls-files', '-co', '--exclude-standard', '*.ts', '*.tsx'], { capture: true });
 const files = new Set(output.split('\n').filter((file) => file && !/\.(test|spec)\.tsx?$|\.d\.ts$/.test(file)));
-const PACKAGES = { '@maquette/core': 'core/src', '@maquette/facts': 'facts/src' };
+const PACKAGES = { '@maquette/core': 'core/src', '@maquette/facts': 'facts/src', '@maquette/words': 'words/src' };
 
 /** The file an import leads to, or null outside the project. */
 function target(from, name) {

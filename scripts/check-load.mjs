@@ -5,7 +5,7 @@ import { ROOT } from './steps.mjs';
 
 const FIRST_KB = 450;
 const STAGE_KB = 90;
-const SHARED_KB = 130;
+const SHARED_KB = 115;
 const dist = join(ROOT, 'dist/app');
 /** Bytes of a file as the server sends it. */
 const crossing = (path) => statSync(existsSync(`${path}.br`) ? `${path}.br` : path).size;

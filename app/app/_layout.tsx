@@ -12,7 +12,7 @@ import { whenIdle } from '../src/data/when-idle.ts';
 import { startPhotos } from '../src/data/photos.ts';
 import { FACE, LookProvider } from '../src/theme/theme.tsx';
 import { useUnits } from '../src/data/device-settings.ts';
-import { UnitsContext } from '../src/ui/units-context.ts';
+import { ShownIn } from '../src/ui/shown-in.tsx';
 import { PadHost } from '../src/ui/pad-panel.tsx';
 
 /** Screens come first; the first write asks for the rules itself if it is sooner. */
@@ -39,11 +39,11 @@ export default function Layout() {
       <LookProvider>
         <StatusBar style="auto" />
         {/* One screen at a time: a screen left behind would go on judging and listening to keys. */}
-        <UnitsContext value={useUnits()[0]}>
+        <ShownIn units={useUnits()[0]}>
           <PadHost>
             <Slot />
           </PadHost>
-        </UnitsContext>
+        </ShownIn>
       </LookProvider>
     </PersistQueryClientProvider>
   );

@@ -31,7 +31,7 @@ import { UndoBar } from '../ui/undo-bar.tsx';
 import { Footprint } from './footprint.tsx';
 import { saveJob } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
-import { useSay } from '../ui/use-say.ts';
+import { useSay } from '../ui/shown-in.tsx';
 
 type Job = ShownBook['jobs'][number];
 

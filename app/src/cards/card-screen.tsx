@@ -24,7 +24,7 @@ import { Field } from '../ui/field.tsx';
 import { Words } from '../ui/text.tsx';
 import { useFollowing } from '../ui/use-following.ts';
 import { UndoBar } from '../ui/undo-bar.tsx';
-import { useSay } from '../ui/use-say.ts';
+import { useSay } from '../ui/shown-in.tsx';
 
 interface FigureProps {
   label: string;

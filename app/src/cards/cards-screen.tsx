@@ -10,7 +10,7 @@ import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../ui/undo-bar.tsx';
-import { useSay } from '../ui/use-say.ts';
+import { useSay } from '../ui/shown-in.tsx';
 
 /** A copy's body: everything but the id, under a name of its own. */
 function copyOf(card: CoveringCard): Omit<CoveringCard, 'id'> {

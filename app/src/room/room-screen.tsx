@@ -8,7 +8,7 @@ import { courseOf, isStage, STAGES, type Stage } from '../stages/stages.ts';
 import { usePalette, WIDE_PX } from '../theme/theme.tsx';
 import { PartBoundary } from '../ui/part-boundary.tsx';
 import { Words } from '../ui/text.tsx';
-import { UnitsContext } from '../ui/units-context.ts';
+import { ShownIn } from '../ui/shown-in.tsx';
 import { useJudged } from '../worker/use-judged.ts';
 import { Header } from './header.tsx';
 
@@ -32,9 +32,9 @@ export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: st
     );
   }
   return (
-    <UnitsContext value={shown.facts.units}>
+    <ShownIn units={shown.facts.units}>
       <OpenRoom shown={shown} room={shown.facts} stage={isStage(asked) ? asked : 'flat'} />
-    </UnitsContext>
+    </ShownIn>
   );
 }
 

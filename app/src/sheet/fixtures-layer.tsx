@@ -3,7 +3,7 @@ import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { fixtureOutline, fixtureName, fixtureRect, type Fixture, type Polygon } from '@maquette/core/room';
 import { FACE, usePalette } from '../theme/theme.tsx';
 import { toPx, type SheetView } from './view.ts';
-import { useSay } from '../ui/use-say.ts';
+import { useSay } from '../ui/shown-in.tsx';
 
 /** A name is written where the fixture is at least this wide, px. */
 const NAME_FROM_PX = 46;

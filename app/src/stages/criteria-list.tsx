@@ -3,7 +3,7 @@ import { VERDICTS, type Criterion } from '@maquette/core/verdict';
 import { usePalette } from '../theme/theme.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
-import { useSay } from '../ui/use-say.ts';
+import { useSay } from '../ui/shown-in.tsx';
 
 /** Criteria of a stage, the one that decides first and large, with what to do next. */
 export function CriteriaList({ criteria }: { criteria: readonly Criterion[] }) {

@@ -8,7 +8,7 @@ import { write } from '../data/write.ts';
 import { Field } from '../ui/field.tsx';
 import { Fold } from '../ui/fold.tsx';
 import { useFollowing } from '../ui/use-following.ts';
-import { useSay } from '../ui/use-say.ts';
+import { useSay } from '../ui/shown-in.tsx';
 
 export type NamedFigure = [name: string, spec: FigureSpec];
 

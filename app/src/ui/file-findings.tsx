@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from './button.tsx';
 import { Words } from './text.tsx';
-import { useSay } from './use-say.ts';
+import { useSay } from './shown-in.tsx';
 import { counted } from './counted.ts';
 
 interface Props {

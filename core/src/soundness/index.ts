@@ -12,6 +12,7 @@ export {
   type SoundFacts,
   USUAL_SHAPE,
 } from './facts.ts';
-export { type Quantity, treatmentOf } from './treatment.ts';
+export type { Quantity } from './quantities.ts';
+export { treatmentOf } from './treatment.ts';
 export { walkOf, type WalkStep } from './walk.ts';
 export { lipsOf } from './lips.ts';

@@ -3,14 +3,7 @@ import type { FigureOf } from '../figures/index.ts';
 import { isTimber, type RoomFacts } from '../room/index.ts';
 import { extentAlongMm, markAreaM2, markLengthMm } from './extent.ts';
 import type { Mark } from './facts.ts';
-
-/** A quantity to buy or do, with how it came about. */
-export interface Quantity {
-  words: Said;
-  value: number;
-  unit: string;
-  formula: Said;
-}
+import { hours, metres, mortar, square, type Quantity } from './quantities.ts';
 
 /** What is done about a mark. `stop`: it is not the installer's to decide. */
 interface Treatment {
@@ -308,36 +301,4 @@ function crack(mark: Mark, lengthMm: number | null, figure: FigureOf): Plain {
           ],
     asks: lengthMm === null ? say('soundness.itsLineOnTheSheet') : null,
   };
-}
-
-const metres = (words: Said, lengthMm: number): Quantity => ({
-  words,
-  value: lengthMm / 1000,
-  unit: 'm',
-  formula: say('soundness.lengthOfTheLineOnThe'),
-});
-const square = (words: Said, area: number): Quantity => ({
-  words,
-  value: area,
-  unit: 'm²',
-  formula: say('soundness.areaOnTheSheet'),
-});
-const hours = (area: number, rate: number, words: Said): Quantity => ({
-  words,
-  value: area * rate,
-  unit: 'h',
-  formula: say('soundness.hoursFormula', { area: decimals(area, 2), rate }),
-});
-
-function mortar(area: number, depthMm: number | null, figure: FigureOf): Quantity[] {
-  if (depthMm === null) return [square(say('soundness.patch'), area)];
-  return [
-    square(say('soundness.patch'), area),
-    {
-      words: say('soundness.repairMortar'),
-      value: area * depthMm * figure('fill-kg-l'),
-      unit: 'kg',
-      formula: say('soundness.mortarFormula', { area: decimals(area, 3), depthMm, fillKgL: figure('fill-kg-l') }),
-    },
-  ];
 }

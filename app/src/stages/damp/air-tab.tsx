@@ -20,7 +20,7 @@ import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
 import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { fileFormats } from '../../files/formats.ts';
 import { counted } from '../../ui/counted.ts';
 

@@ -20,7 +20,7 @@ import { pinsOf } from './pins.ts';
 import { setTest } from './set-test.ts';
 import { TestsTab } from './tests-tab.tsx';
 import { useDamp } from './use-damp.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const TABS = [
   { tab: 'tests', label: 'Tests' },

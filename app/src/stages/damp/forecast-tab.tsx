@@ -26,7 +26,7 @@ import { moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
 import { DryingChart } from './drying-chart.tsx';
 import { dayWords } from '../../ui/times.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const day = (utc: string | null) => (utc ? dayWords(utc) : 'not within three years');
 

@@ -9,7 +9,7 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** Why a test may not be made here, who decides, and the answers that would open it. */
 export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomFacts; gate: Gate }) {

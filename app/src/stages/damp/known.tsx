@@ -19,7 +19,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers, type Answers } from '../use-answers.ts';
 import { DayField } from './time-field.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** What is known of the floor's damp: each question may stay unanswered, and says what its answer changes. */
 export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts; ctx: DampContext }) {

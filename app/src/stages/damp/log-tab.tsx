@@ -11,7 +11,7 @@ import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 const KIND_OF: Record<string, FactKind> = {

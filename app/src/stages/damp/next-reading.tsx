@@ -15,7 +15,7 @@ import { Field } from '../../ui/field.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { TimeField } from './time-field.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const INSTRUMENT_OF: Partial<Record<DampTest['method'], InstrumentName>> = {
   probe: 'probe-reader',

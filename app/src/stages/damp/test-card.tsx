@@ -13,7 +13,7 @@ import { Words } from '../../ui/text.tsx';
 import { NextReading } from './next-reading.tsx';
 import { TestDetails } from './test-details.tsx';
 import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

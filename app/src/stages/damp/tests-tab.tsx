@@ -32,7 +32,7 @@ import { Known } from './known.tsx';
 import { ProbeFileKey } from './probe-file-key.tsx';
 import { TestCard } from './test-card.tsx';
 import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
   shown: ShownRoom;

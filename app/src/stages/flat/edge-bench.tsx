@@ -13,7 +13,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Edges } from './use-edges.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** What is asked of a placement: how large the gap is, or how far it rocks; then where. */
 type Asked = { what: 'gap' } | { what: 'rocks' } | { what: 'where'; gapMm: number; rocks: boolean };

@@ -17,7 +17,7 @@ import { ProfileChart } from './profile-chart.tsx';
 import { LevelFold } from './level-fold.tsx';
 import { NextReading } from './next-reading.tsx';
 import { Schools } from './schools.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

@@ -24,7 +24,7 @@ import { useEdges } from './use-edges.ts';
 import { ScanBench } from './scan-bench.tsx';
 import { useScan } from './use-scan.ts';
 import { useRun } from './use-run.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 /** Is the floor flat: reading it, and what the readings say. */

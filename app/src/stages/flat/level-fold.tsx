@@ -4,7 +4,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, formatSpan, roundTo, unitLabel } from '@maquette/core/units';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const EIGHTHS = [
   'along W1',

@@ -8,7 +8,7 @@ import { write } from '../../data/write.ts';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

@@ -7,7 +7,7 @@ import { Keypad } from '../../bench/keypad.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Run } from './use-run.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 /** A reading this far from the last is asked back, mm: a digit slipped more often than a floor drops by this. */

@@ -4,7 +4,7 @@ import type { SchoolResult } from '@maquette/core/flat';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** The same floor under each common rule: practitioners differ, the floor does not. The tick is what each rule allows. */
 export function Schools({ schools, units }: { schools: readonly SchoolResult[]; units: UnitSystem }) {

@@ -5,7 +5,7 @@ import { formatArea, formatGap, formatReach, formatVolume, unitLabel } from '@ma
 import { usePalette } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 /** A pour as the crew does it: bay by bay with bags, water and minutes; stop-ends, dams, foam strip, what is plugged. */

@@ -9,7 +9,7 @@ import { write, type Change } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
   shown: ShownRoom;

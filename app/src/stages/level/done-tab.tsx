@@ -17,7 +17,7 @@ import { NumberField } from '../../ui/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { localTime } from '../../ui/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

@@ -11,7 +11,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 import type { ShownWay } from './shown-ways.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { useSaveFile } from '../../files/use-save-file.ts';
 
 interface Props {

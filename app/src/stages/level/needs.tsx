@@ -3,7 +3,7 @@ import type { CompoundNeed } from '@maquette/core/levelling';
 import { formatMass, formatVolume, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 /** Bags by product, the one that suits best first; what does not suit stays in sight with its reason. */

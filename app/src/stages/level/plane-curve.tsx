@@ -3,7 +3,7 @@ import type { PlaneChoice } from '@maquette/core/levelling';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 const TALL_PX = 90;

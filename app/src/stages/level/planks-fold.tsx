@@ -12,7 +12,7 @@ import { Words } from '../../ui/text.tsx';
 import type { PlanksAnswer } from '../../worker/messages.ts';
 import type { Planned } from '../../worker/use-planned.ts';
 import type { ShownWay } from './shown-ways.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { counted } from '../../ui/counted.ts';
 

@@ -12,7 +12,7 @@ import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 import { hoursWords, moneyWords } from '../amounts.ts';
 import type { ShownWay } from './shown-ways.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
   room: RoomFacts;

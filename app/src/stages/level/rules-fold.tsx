@@ -9,7 +9,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 import { moneyWords } from '../amounts.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

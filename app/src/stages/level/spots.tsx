@@ -5,7 +5,7 @@ import { formatGap, unitLabel } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
 import { usePalette } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** Places smaller than a trowel, together: each needs its depth and where it is, no volume and no outline. */
 export function Spots({ room, spots }: { room: RoomFacts; spots: readonly { area: Patch; what: 'fill' | 'grind' }[] }) {

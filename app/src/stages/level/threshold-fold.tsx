@@ -9,7 +9,7 @@ import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const RISE_MM = { min: -20, max: 60 } as const;
 

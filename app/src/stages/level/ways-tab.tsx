@@ -20,7 +20,7 @@ import { Proof } from './proof.tsx';
 import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

@@ -22,7 +22,7 @@ import { Needs } from './needs.tsx';
 import { Bays } from './bays.tsx';
 import type { ShownWay } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

@@ -22,7 +22,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** What the planks will lie over, with what is known of it; and a second base beyond a dividing line. */
 export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {

@@ -22,7 +22,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 
 interface Props {

@@ -1,4 +1,4 @@
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { View } from 'react-native';
 import {
   adjustmentOf,

@@ -28,7 +28,7 @@ import { DiagonalsEditor, LinesEditor } from './lines-editor.tsx';
 import { OpeningsEditor } from './openings-editor.tsx';
 import { onWalls, type Renumber, type RoomChange } from './room-change.ts';
 import { WallsEditor } from './walls-editor.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { counted } from '../../ui/counted.ts';
 

@@ -12,7 +12,7 @@ import {
 import { bodyOf } from '@maquette/facts';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** Where an opening is after walls were divided or taken out; null where it went with its wall. */
 export type Renumber = (opening: Pick<Opening, 'wall' | 'fromMm'>) => { wall: number; fromMm: number } | null;

@@ -19,7 +19,7 @@ import type { StageProps } from '../stage-props.ts';
 import { RoomBench } from './room-bench.tsx';
 import { onWalls, useRoomChange } from './room-change.ts';
 import { WalkClosing, WalkWalls } from './walk-walls.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const REACH_PX = 26;
 

@@ -19,7 +19,7 @@ import { Field } from '../../ui/field.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Renumber } from './room-change.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
   walls: readonly Wall[];

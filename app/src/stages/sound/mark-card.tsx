@@ -25,7 +25,7 @@ import { Mark } from '../../ui/mark.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 
 interface Props {

@@ -4,7 +4,7 @@ import { isTimber, type RoomFacts } from '@maquette/core/room';
 import { KEEP_OFF_KINDS, MARK_KINDS, MARK_WORDS, USUAL_SHAPE, type MarkKind } from '@maquette/core/soundness';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 /** Kinds met most often on each sort of base come first; the rest are one touch away. */
 const OFTEN: Record<'timber' | 'mineral', readonly MarkKind[]> = {

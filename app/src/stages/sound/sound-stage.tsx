@@ -18,7 +18,7 @@ import type { StageProps } from '../stage-props.ts';
 import { MarkCard } from './mark-card.tsx';
 import { MarkKinds } from './mark-kinds.tsx';
 import { WalkTab } from './walk-tab.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { counted } from '../../ui/counted.ts';
 

@@ -8,7 +8,7 @@ import { write } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const HOW: Record<WalkStep['kind'], string> = {
   joist: 'Slow steps with your weight on each heel. Listen for a squeak, feel for give.',

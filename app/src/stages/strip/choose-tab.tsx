@@ -26,7 +26,7 @@ import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { hoursWords, moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
   shown: ShownRoom;

@@ -22,7 +22,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Words } from '../../ui/text.tsx';
 import { LayerEditor } from './layer-editor.tsx';
 import { Section } from './section.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
   shown: ShownRoom;

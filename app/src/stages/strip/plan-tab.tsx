@@ -24,7 +24,7 @@ import { FiguresFold } from '../figures-fold.tsx';
 import { Steps } from './steps.tsx';
 import { stripFigures } from './strip-figures.ts';
 import { Found } from './found.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {

@@ -4,7 +4,7 @@ import { layerName, type AreaStack } from '@maquette/core/layers';
 import { BASE_WORDS, type BaseKind } from '@maquette/core/room';
 import { gapWords, type UnitSystem } from '@maquette/core/units';
 import { FACE, usePalette } from '../../theme/theme.tsx';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const WIDE_PX = 330;
 const TALL_PX = 150;

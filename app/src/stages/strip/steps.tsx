@@ -11,7 +11,7 @@ import { Button } from '../../ui/button.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 
 const GROUPS: Record<Step['group'], string> = {
   clear: 'Before anything is touched',

@@ -24,7 +24,7 @@ import { HazardsTab } from './hazards-tab.tsx';
 import { LayersTab } from './layers-tab.tsx';
 import { PlanTab } from './plan-tab.tsx';
 import { tapChange } from './tap-change.ts';
-import { useSay } from '../../ui/use-say.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { counted } from '../../ui/counted.ts';
 
