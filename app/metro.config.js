@@ -17,6 +17,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return (original ?? context.resolveRequest)(context, name, platform);
 };
 
+// The app starts once its script has been read through, not from within it: what is thrown and caught on the way (style rules a
+// browser does not know) has the engine look up where it stood, and inside a script that means reading all of it again.
+config.serializer.getRunModuleStatement = (id) => `queueMicrotask(()=>__r(${id}));`;
+
 // In development the app is served here and the API by Express.
 config.server.enhanceMiddleware = (middleware) => (req, res, next) => {
   if (!req.url.startsWith('/api/')) return middleware(req, res, next);

@@ -89,7 +89,7 @@ export async function install() {
   );
 }
 
-const SHARED = ['core/src', 'core/package.json', 'facts/src', 'package-lock.json'];
+const SHARED = ['core/src', 'core/package.json', 'facts/src', 'words/src', 'package-lock.json'];
 
 export async function buildServer() {
   await unlessCurrent(

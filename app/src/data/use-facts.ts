@@ -6,6 +6,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import type { RoomLists } from '@maquette/facts';
 import { bookKey, nextRead, roomKey } from './client.ts';
 import { outbox, queries, store } from './device.ts';
+import { writesOf } from './judged-from.ts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
 import type { OutboxState } from './outbox.ts';
@@ -58,6 +59,8 @@ export interface ShownRoom extends ShownRoomLists {
   plain: PlainFacts;
   /** All that it is judged from; null until room and card are here. */
   set: RoomSet | null;
+  /** Every write that bears on it, in one line. */
+  writes: string;
   loading: boolean;
 }
 
@@ -83,10 +86,14 @@ export function useRoom(roomId: string): ShownRoom {
   const plain = useMemo(() => maker.factsOf(room ?? NO_ROOM, lists, book, testsOf), [maker, room, lists, book]);
   const facts = useMemo(() => room && maker.room(room), [maker, room]);
   const set = useMemo(() => (facts && card ? maker.setOf(plain, facts, card) : null), [maker, plain, facts, card]);
+  const writes = useMemo(
+    () => (room && card ? writesOf(room, card.id, book, lists, plain.like) : ''),
+    [room, card, book, lists, plain],
+  );
   const loading = book.loading || (isPending && data === undefined && !unsent);
   return useMemo(
-    () => ({ ...lists, room, facts, job, card, plain, set, loading }),
-    [lists, room, facts, job, card, plain, set, loading],
+    () => ({ ...lists, room, facts, job, card, plain, set, writes, loading }),
+    [lists, room, facts, job, card, plain, set, writes, loading],
   );
 }
 

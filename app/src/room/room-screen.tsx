@@ -52,7 +52,7 @@ function Opening({ title }: { title: string }) {
 function OpenRoom({ shown, room, stage }: { shown: ReturnType<typeof useRoom>; room: RoomFacts; stage: Stage }) {
   const router = useRouter();
   const wide = useWindowDimensions().width >= WIDE_PX;
-  const { picture, schools, failed } = useJudged(shown.set);
+  const { picture, schools, failed } = useJudged(shown.set, shown.writes);
   const go = useCallback((next: string) => router.replace(`/rooms/${room.id}/${next}`), [router, room.id]);
   const hasWayIn = room.openings.length > 0;
   const course = useMemo(() => courseOf(hasWayIn, picture), [hasWayIn, picture]);

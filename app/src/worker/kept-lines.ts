@@ -1,5 +1,6 @@
 import { createStore, entries, set, type UseStore } from 'idb-keyval';
 import type { RoomPicture } from '@maquette/core';
+import { judgedFrom } from '../data/judged-from.ts';
 
 /** What the site book says of a room, in the room's own units. */
 export interface RoomLine {
@@ -11,16 +12,9 @@ export interface RoomLine {
 }
 
 interface KeptLine {
-  /** The build that judged it, the day (evidence grows old by the day), and the writes it was judged from. */
-  stamp: readonly string[];
+  from: string;
   line: RoomLine;
 }
-
-/** The build that runs, by the name of its script: what another build said is not taken for what this one would say. */
-const build = () => document.querySelector('script[src*="/entry-"]')?.getAttribute('src') ?? '';
-
-const same = (a: readonly string[], b: readonly string[]) => a.length === b.length && a.every((v, i) => v === b[i]);
-const today = () => new Date().toISOString().slice(0, 10);
 
 /** What was last said of each room, kept on the device: a book of many rooms opens with its verdicts at once. */
 function createKeptLines() {
@@ -45,7 +39,6 @@ function createKeptLines() {
     }
   }
 
-  const stampOf = (stamp: readonly string[]) => [build(), today(), ...stamp];
   return {
     subscribe(listener: () => void): () => void {
       listeners.add(listener);
@@ -55,12 +48,12 @@ function createKeptLines() {
     loaded: (): Promise<void> => (loading ??= load()),
     all: () => held,
     /** What was said of a room when it was judged from these very writes, today; null when it has to be judged anew. */
-    find(roomId: string, stamp: readonly string[]): RoomLine | null {
+    find(roomId: string, writes: string): RoomLine | null {
       const kept = held.get(roomId);
-      return kept && same(kept.stamp, stampOf(stamp)) ? kept.line : null;
+      return kept?.from === judgedFrom(writes) ? kept.line : null;
     },
-    keep(roomId: string, stamp: readonly string[], line: RoomLine): void {
-      const kept = { stamp: stampOf(stamp), line };
+    keep(roomId: string, writes: string, line: RoomLine): void {
+      const kept = { from: judgedFrom(writes), line };
       change(new Map([...held, [roomId, kept]]));
       void set(roomId, kept, disk()).catch(() => undefined);
     },

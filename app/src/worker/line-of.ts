@@ -1,20 +1,21 @@
 import { assessRoom, pictureOf, type RoomRunner, type RoomSet } from '@maquette/core';
 import { inWords } from '@maquette/words';
-import type { RoomLine } from './kept-lines.ts';
+import type { LineAnswer } from './messages.ts';
 
-/** What the site book says of a room: its verdict, and the first of the criteria that gave it. */
-export function lineOf(set: RoomSet, atUtc: string, runner: RoomRunner): RoomLine {
+/** What the site book says of a room: its verdict, and the first of the criteria that gave it; with all it was made from. */
+export function lineOf(set: RoomSet, atUtc: string, runner: RoomRunner): LineAnswer {
   const judged = assessRoom(set, atUtc, { runner });
   // How sure it is takes longer and can only change a floor that would be laid on.
   const lays = judged.criteria.some((c) => c.id === 'flat' && c.verdict === 'lay');
   const assessment = lays ? assessRoom(set, atUtc, { runner, chance: true }) : judged;
   const picture = pictureOf(assessment, set.room, set.works);
   const first = picture.criteria.find((c) => c.verdict === picture.verdict) ?? picture.criteria[0];
-  return {
+  const line = {
     verdict: picture.verdict,
     margin: first ? inWords(first.margin, set.room.units) : '',
     next: first ? inWords(first.next, set.room.units) : '',
     read: picture.levels.length,
     stations: picture.stations.length,
   };
+  return { line, picture };
 }

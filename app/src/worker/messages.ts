@@ -66,9 +66,14 @@ export interface PlanksAnswer {
   showing: Placement[] | null;
 }
 
-export interface Answers {
-  /** What the site book says of the room. */
+/** What the site book says of a room, and the picture it opens with. */
+export interface LineAnswer {
   line: RoomLine;
+  picture: RoomPicture;
+}
+
+export interface Answers {
+  line: LineAnswer;
   judge: RoomPicture;
   /** The same with how sure it is. */
   prove: RoomPicture;

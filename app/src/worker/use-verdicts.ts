@@ -4,18 +4,20 @@ import type { RoomSet } from '@maquette/core';
 import { findCard } from '@maquette/core/coverings';
 import { nextRead, roomKey } from '../data/client.ts';
 import { store } from '../data/device.ts';
+import { writesOf } from '../data/judged-from.ts';
 import { nowUtc } from '../data/ids.ts';
 import { whenIdle } from '../data/when-idle.ts';
 import { createPlainFacts } from '../data/plain-facts.ts';
 import { testsOf, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
 import { keptLines, type RoomLine } from './kept-lines.ts';
+import { keptPictures } from './kept-pictures.ts';
 
 /** One room to be judged, with what tells whether it was judged before. */
 interface Question {
   roomId: string;
   set: () => RoomSet;
-  stamp: readonly string[];
+  writes: string;
 }
 
 /** Stands for a room whose judgement failed: opening it says why. */
@@ -26,11 +28,13 @@ function judgeEach(questions: readonly Question[]): () => void {
   const desk = openDesk();
   let left = true;
   const next = () => {
-    const question = questions.find(({ roomId, stamp }) => !keptLines.find(roomId, stamp));
+    const question = questions.find(({ roomId, writes }) => !keptLines.find(roomId, writes));
     if (!question) return;
-    desk.ask({ kind: 'line', set: question.set(), atUtc: nowUtc() }, (line) => {
+    desk.ask({ kind: 'line', set: question.set(), atUtc: nowUtc() }, (answer) => {
       if (!left) return;
-      keptLines.keep(question.roomId, question.stamp, line ?? NOT_JUDGED);
+      const { roomId, writes } = question;
+      keptLines.keep(roomId, writes, answer?.line ?? NOT_JUDGED);
+      if (answer) keptPictures.keep(roomId, writes, answer.picture);
       next();
     });
   };
@@ -68,14 +72,9 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
         const shown = lists[i];
         if (!card || !shown || (!rooms[i] && !store.isUnsent(room.id))) return [];
         const like = maker.like(room, book, testsOf);
-        const cardStamp = book.cards.find(({ id }) => id === card.id)?.writeId ?? card.id;
-        const job = book.jobs.find(({ id }) => id === room.jobId)?.writeId ?? '';
-        const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => f.writeId);
-        const facts = Object.values(shown).flatMap((list) => list.map((fact) => fact.writeId));
-        const likeStamp = `${like.otherAreaM2} ${Object.entries(like.otherTests).join()}`;
         // Most rooms were judged before: the set is made of those alone that were not.
         const set = () => maker.setOf(maker.factsOf(room, shown, book, testsOf), maker.room(room), card);
-        return [{ roomId: room.id, set, stamp: [room.writeId, cardStamp, job, likeStamp, ...figures, ...facts] }];
+        return [{ roomId: room.id, set, writes: writesOf(room, card.id, book, shown, like) }];
       }),
     [book, lists, rooms, maker],
   );
@@ -85,8 +84,8 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
   return useMemo(
     () =>
       new Map(
-        questions.flatMap(({ roomId, stamp }) => {
-          const line = kept.has(roomId) ? keptLines.find(roomId, stamp) : null;
+        questions.flatMap(({ roomId, writes }) => {
+          const line = kept.has(roomId) ? keptLines.find(roomId, writes) : null;
           return line ? [[roomId, line] as const] : [];
         }),
       ),
