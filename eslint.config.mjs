@@ -151,4 +151,38 @@ export default defineConfig([
       'import/first': 'off',
     },
   },
+  {
+    // A part of the interface is shown what it shows: it does not fetch, and knows no screen.
+    files: ['app/src/ui/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            '**/data/**',
+            '**/room/**',
+            '**/stages/**',
+            '**/worker/**',
+            '**/files/**',
+            '**/bench/**',
+            '**/book/**',
+          ].map((group) => ({ group: [`../${group.slice(3)}`] })),
+        },
+      ],
+    },
+  },
+  {
+    // What is pressed has a name and a height: Button, or Touch.
+    files: ['app/src/**/*.tsx', 'app/app/**/*.tsx'],
+    ignores: ['app/src/ui/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "ImportDeclaration[source.value='react-native'] ImportSpecifier[imported.name='Pressable']",
+          message: 'Use Button or Touch.',
+        },
+      ],
+    },
+  },
 ]);

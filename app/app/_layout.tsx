@@ -13,7 +13,7 @@ import { startPhotos } from '../src/data/photos.ts';
 import { FACE, LookProvider } from '../src/theme/theme.tsx';
 import { useUnits } from '../src/data/device-settings.ts';
 import { ShownIn } from '../src/ui/shown-in.tsx';
-import { PadHost } from '../src/ui/pad-panel.tsx';
+import { PadHost } from '../src/bench/pad-panel.tsx';
 
 /** Screens come first; the first write asks for the rules itself if it is sooner. */
 const RULES_AFTER_MS = 2000;

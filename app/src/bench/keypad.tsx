@@ -1,10 +1,11 @@
 import { useLayoutEffect, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { correct, EMPTY, entryMm, entryText, press, pressSixteenth, type Entry } from './entry.ts';
+import { Touch } from '../ui/touch.tsx';
 
 export interface PadAction {
   label: string;
@@ -53,9 +54,8 @@ function Key({
 }) {
   const palette = usePalette();
   return (
-    <Pressable
-      role="button"
-      accessibilityLabel={name ?? label}
+    <Touch
+      label={name ?? label}
       aria-pressed={low ? chosen : undefined}
       onPress={onPress}
       style={({ pressed }) => [
@@ -69,7 +69,7 @@ function Key({
       <Words figure bold size={low ? 'text' : 'title'} color={chosen ? palette.onChalk : palette.ink}>
         {label}
       </Words>
-    </Pressable>
+    </Touch>
   );
 }
 
@@ -219,9 +219,8 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
               <SideKey key={slot} label="" onPress={() => undefined} disabled />
             );
           })}
-          <Pressable
-            role="button"
-            accessibilityLabel={take}
+          <Touch
+            label={take}
             testID="take"
             onPress={() => submit(doubted !== null)}
             style={({ pressed }) => [
@@ -232,7 +231,7 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
             <Words bold size="large" color={palette.onChalk}>
               {take}
             </Words>
-          </Pressable>
+          </Touch>
         </View>
       </View>
     </View>
@@ -244,9 +243,8 @@ function SideKey({ label, onPress, disabled = false }: PadAction) {
   if (label === '')
     return <View aria-hidden style={[styles.key, { borderColor: palette.rule, backgroundColor: palette.bench }]} />;
   return (
-    <Pressable
-      role="button"
-      accessibilityLabel={label}
+    <Touch
+      label={label}
       disabled={disabled}
       onPress={onPress}
       style={({ pressed }) => [
@@ -257,13 +255,20 @@ function SideKey({ label, onPress, disabled = false }: PadAction) {
       <Words bold color={disabled ? palette.quiet : palette.chalk}>
         {label}
       </Words>
-    </Pressable>
+    </Touch>
   );
 }
 
 const styles = StyleSheet.create({
   box: { flexShrink: 0 },
-  ask: { flexDirection: 'row', paddingHorizontal: 16, paddingVertical: 8, gap: 8, alignItems: 'center', minHeight: 76 },
+  ask: {
+    flexDirection: 'row',
+    paddingHorizontal: SPACE.edge,
+    paddingVertical: SPACE.gap,
+    gap: SPACE.gap,
+    alignItems: 'center',
+    minHeight: 76,
+  },
   words: { flex: 1 },
   entry: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   ghost: { opacity: 1, fontWeight: '400', fontSize: 28 },
@@ -271,8 +276,8 @@ const styles = StyleSheet.create({
   question: {
     flexDirection: 'row',
     alignItems: 'center',
-    gap: 8,
-    paddingHorizontal: 16,
+    gap: SPACE.gap,
+    paddingHorizontal: SPACE.edge,
     paddingVertical: 6,
     minHeight: 48,
   },

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import type { PointMm, RoomFacts } from '@maquette/core/room';
 import { Button } from '../ui/button.tsx';
 import { STATE_WORDS, useInstrument, type InstrumentName, type Live } from './use-instrument.ts';
+import { SPACE } from '../theme/theme.tsx';
 
 /** What an instrument shows, held when the user says so; while there is nothing to hold the key says why. */
 export function Listen({
@@ -47,4 +48,4 @@ function heldOf({ value, tempC }: Live): { value: number; tempC: number | null }
   return value === null ? null : { value: tenth(value), tempC: tempC === null ? null : tenth(tempC) };
 }
 
-const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 } });
+const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.gap } });

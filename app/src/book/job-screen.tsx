@@ -19,15 +19,15 @@ import type { Shown } from '../data/lay.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
 import { write, type Change } from '../data/write.ts';
 import { Header } from '../room/header.tsx';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { useAskedBack } from '../ui/asked-back.ts';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Field } from '../ui/field.tsx';
 import { Fold } from '../ui/fold.tsx';
-import { LengthField } from '../ui/length-field.tsx';
+import { LengthField } from '../bench/length-field.tsx';
 import { Words } from '../ui/text.tsx';
 import { useFollowing } from '../ui/use-following.ts';
-import { UndoBar } from '../ui/undo-bar.tsx';
+import { UndoBar } from '../room/undo-bar.tsx';
 import { Footprint } from './footprint.tsx';
 import { saveJob } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
@@ -218,8 +218,8 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
 const styles = StyleSheet.create({
   screen: { flex: 1 },
   grow: { flex: 1 },
-  list: { padding: 16, gap: 16, width: '100%', maxWidth: 1000, alignSelf: 'center' },
-  room: { borderBottomWidth: 1, paddingBottom: 16, gap: 8 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 16, minHeight: 56 },
-  pair: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+  list: { padding: SPACE.edge, gap: SPACE.edge, width: '100%', maxWidth: 1000, alignSelf: 'center' },
+  room: { borderBottomWidth: 1, paddingBottom: SPACE.edge, gap: SPACE.gap },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.edge, minHeight: 56 },
+  pair: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.part },
 });

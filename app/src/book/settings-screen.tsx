@@ -2,7 +2,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useUnits } from '../data/device-settings.ts';
 import { Header } from '../room/header.tsx';
-import { LIGHTS, useLook, type Light } from '../theme/theme.tsx';
+import { LIGHTS, useLook, type Light, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { Words } from '../ui/text.tsx';
@@ -52,5 +52,5 @@ export function SettingsScreen() {
 
 const styles = StyleSheet.create({
   screen: { flex: 1 },
-  list: { padding: 16, gap: 16, width: '100%', maxWidth: 700, alignSelf: 'center' },
+  list: { padding: SPACE.edge, gap: SPACE.edge, width: '100%', maxWidth: 700, alignSelf: 'center' },
 });

@@ -1,6 +1,6 @@
 import { BLANK_JOB } from '@maquette/core/job';
 import { useMemo, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { floorAreaM2 } from '@maquette/core/room';
 import { formatArea } from '@maquette/core/units';
@@ -12,17 +12,18 @@ import { write } from '../data/write.ts';
 import { useUnits } from '../data/device-settings.ts';
 import { Header } from '../room/header.tsx';
 import { Trouble } from '../room/trouble.tsx';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Field } from '../ui/field.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
-import { UndoBar } from '../ui/undo-bar.tsx';
+import { UndoBar } from '../room/undo-bar.tsx';
 import type { RoomLine } from '../worker/kept-lines.ts';
 import { useVerdicts } from '../worker/use-verdicts.ts';
 import { Footprint } from './footprint.tsx';
 import { bringJobIn } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
+import { Touch } from '../ui/touch.tsx';
 
 /** Home: jobs as ruled lines, their rooms drawn to one scale, and the next thing to do. */
 export function SiteBook() {
@@ -123,27 +124,22 @@ function JobEntry({
         : `${first.name}: ${lines.get(first.id)!.next}`;
   return (
     <View style={[styles.job, { borderColor: palette.rule, backgroundColor: palette.paper }]}>
-      <Pressable
-        role="button"
-        accessibilityLabel={`Open ${job.name}`}
-        onPress={() => router.push(`/jobs/${job.id}`)}
-        style={styles.title}
-      >
+      <Touch label={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>
         <Words bold size="large" role="heading" aria-level={2} style={styles.grow}>
           {job.name}
         </Words>
         <Words figure quiet>
           {[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}
         </Words>
-      </Pressable>
+      </Touch>
       <View style={styles.rooms}>
         {rooms.map((room) => {
           const line = lines.get(room.id);
           return (
-            <Pressable
+            <Touch
               key={room.id}
               role="link"
-              accessibilityLabel={`${room.name}${line ? `: ${VERDICT_WORDS[line.verdict]}` : ''}`}
+              label={`${room.name}${line ? `: ${VERDICT_WORDS[line.verdict]}` : ''}`}
               onPress={() => router.push(`/rooms/${room.id}/flat`)}
               style={styles.room}
             >
@@ -154,7 +150,7 @@ function JobEntry({
                   {room.name}
                 </Words>
               </View>
-            </Pressable>
+            </Touch>
           );
         })}
         {rooms.length === 0 ? (
@@ -175,16 +171,16 @@ function JobEntry({
 const styles = StyleSheet.create({
   screen: { flex: 1 },
   grow: { flex: 1 },
-  list: { paddingBottom: 16, width: '100%', maxWidth: 1000, alignSelf: 'center' },
-  settings: { paddingHorizontal: 4, flexGrow: 0 },
-  empty: { padding: 16, gap: 8 },
-  job: { borderBottomWidth: 1, paddingHorizontal: 16, paddingBottom: 16, gap: 8 },
-  title: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 56 },
-  rooms: { flexDirection: 'row', flexWrap: 'wrap', gap: 16, alignItems: 'flex-start' },
-  room: { gap: 4, minWidth: 56, minHeight: 56 },
+  list: { paddingBottom: SPACE.edge, width: '100%', maxWidth: 1000, alignSelf: 'center' },
+  settings: { paddingHorizontal: SPACE.near, flexGrow: 0 },
+  empty: { padding: SPACE.edge, gap: SPACE.gap },
+  job: { borderBottomWidth: 1, paddingHorizontal: SPACE.edge, paddingBottom: SPACE.edge, gap: SPACE.gap },
+  title: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 56 },
+  rooms: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.edge, alignItems: 'flex-start' },
+  room: { gap: SPACE.near, minWidth: 56, minHeight: 56 },
   under: { flexDirection: 'row', alignItems: 'center', gap: 6 },
-  next: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 40 },
+  next: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 40 },
   first: { flexGrow: 0 },
-  foot: { padding: 16, borderTopWidth: 1, gap: 8, width: '100%', maxWidth: 1000, alignSelf: 'center' },
+  foot: { padding: SPACE.edge, borderTopWidth: 1, gap: SPACE.gap, width: '100%', maxWidth: 1000, alignSelf: 'center' },
   wideButton: { flexGrow: 3 },
 });

@@ -17,13 +17,13 @@ import { bodyOf } from '@maquette/facts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { Header } from '../room/header.tsx';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { Field } from '../ui/field.tsx';
 import { Words } from '../ui/text.tsx';
 import { useFollowing } from '../ui/use-following.ts';
-import { UndoBar } from '../ui/undo-bar.tsx';
+import { UndoBar } from '../room/undo-bar.tsx';
 import { useSay } from '../ui/shown-in.tsx';
 
 interface FigureProps {
@@ -196,6 +196,6 @@ export function CardScreen({ cardId }: { cardId: string }) {
 
 const styles = StyleSheet.create({
   screen: { flex: 1 },
-  list: { padding: 16, gap: 16, width: '100%', maxWidth: 700, alignSelf: 'center' },
-  pair: { flexDirection: 'row', gap: 12, flexWrap: 'wrap', alignItems: 'flex-end' },
+  list: { padding: SPACE.edge, gap: SPACE.edge, width: '100%', maxWidth: 700, alignSelf: 'center' },
+  pair: { flexDirection: 'row', gap: SPACE.part, flexWrap: 'wrap', alignItems: 'flex-end' },
 });

@@ -6,10 +6,10 @@ import { bodyOf } from '@maquette/facts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { Header } from '../room/header.tsx';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
-import { UndoBar } from '../ui/undo-bar.tsx';
+import { UndoBar } from '../room/undo-bar.tsx';
 import { useSay } from '../ui/shown-in.tsx';
 
 /** A copy's body: everything but the id, under a name of its own. */
@@ -76,6 +76,6 @@ export function CardsScreen() {
 
 const styles = StyleSheet.create({
   screen: { flex: 1 },
-  list: { padding: 16, gap: 16, width: '100%', maxWidth: 800, alignSelf: 'center' },
-  card: { borderTopWidth: 1, paddingTop: 12, gap: 4 },
+  list: { padding: SPACE.edge, gap: SPACE.edge, width: '100%', maxWidth: 800, alignSelf: 'center' },
+  card: { borderTopWidth: 1, paddingTop: SPACE.part, gap: SPACE.near },
 });

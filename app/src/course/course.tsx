@@ -1,10 +1,11 @@
 import { useEffect, useRef } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { Verdict } from '@maquette/core/verdict';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
 import { plankPx } from './plank-px.ts';
+import { Touch } from '../ui/touch.tsx';
 
 interface Plank {
   stage: string;
@@ -30,11 +31,10 @@ export function Course({ planks, chosen, onChoose, wide }: Props) {
   const board = (plank: Plank, index: number) => {
     const on = plank.stage === chosen;
     return (
-      <Pressable
+      <Touch
         key={plank.stage}
-        role="button"
         aria-current={on ? 'page' : undefined}
-        accessibilityLabel={`${plank.label}: ${VERDICT_WORDS[plank.verdict]}`}
+        label={`${plank.label}: ${VERDICT_WORDS[plank.verdict]}`}
         onPress={() => onChoose(plank.stage)}
         style={[
           wide ? styles.board : [styles.plank, fixedPx ? { width: fixedPx } : { flexGrow: plank.label.length + 2 }],
@@ -52,7 +52,7 @@ export function Course({ planks, chosen, onChoose, wide }: Props) {
         <Words bold color={on ? palette.onChalk : palette.ink}>
           {plank.label}
         </Words>
-      </Pressable>
+      </Touch>
     );
   };
   return (
@@ -103,10 +103,16 @@ function Sliding({
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', borderTopWidth: 1, minHeight: 60 },
-  plank: { alignItems: 'center', justifyContent: 'flex-start', gap: 4, paddingBottom: 8, minHeight: 60 },
+  plank: {
+    alignItems: 'center',
+    justifyContent: 'flex-start',
+    gap: SPACE.near,
+    paddingBottom: SPACE.gap,
+    minHeight: 60,
+  },
   // The plank that stands proud does so inside the row: what slides is cut off at its edge.
   sliding: { marginTop: -PROUD_PX - 1 },
   slid: { paddingTop: PROUD_PX + 1 },
   column: { width: 160, borderRightWidth: 1 },
-  board: { minHeight: 92, paddingHorizontal: 20, justifyContent: 'center', gap: 8, alignItems: 'flex-start' },
+  board: { minHeight: 92, paddingHorizontal: 20, justifyContent: 'center', gap: SPACE.gap, alignItems: 'flex-start' },
 });

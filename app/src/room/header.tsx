@@ -1,12 +1,13 @@
 import { useSyncExternalStore } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import type { OutboxState } from '../data/outbox.ts';
 import { picturesHere } from '../data/photos.ts';
 import { useOutbox } from '../data/use-facts.ts';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { counted } from '../ui/counted.ts';
 import { Words } from '../ui/text.tsx';
+import { Touch } from '../ui/touch.tsx';
 
 /** How sending stands, in words: what waits, what was refused, whether the server answers. */
 function sendingWords({ loaded, waiting, reachable }: OutboxState, pictures: number | null): string {
@@ -39,9 +40,9 @@ function SendingState({ onTrouble }: { onTrouble?: () => void }) {
   );
   if (troubled === 0 || !onTrouble) return <View role="status">{text}</View>;
   return (
-    <Pressable role="button" accessibilityLabel={`${words}: look at them`} onPress={onTrouble} style={styles.touch}>
+    <Touch label={`${words}: look at them`} onPress={onTrouble} style={styles.touch}>
       {text}
-    </Pressable>
+    </Touch>
   );
 }
 
@@ -60,11 +61,11 @@ export function Header({ above, title, backLabel = 'Back', onBack, right, onTrou
   return (
     <View role="banner" style={[styles.bar, { backgroundColor: palette.sheet, borderColor: palette.rule }]}>
       {onBack ? (
-        <Pressable role="button" accessibilityLabel={backLabel} onPress={onBack} style={styles.back}>
+        <Touch label={backLabel} onPress={onBack} style={styles.back}>
           <Svg width={12} height={20} viewBox="0 0 12 20" aria-hidden>
             <Path d="M10 2L3 10L10 18" fill="none" stroke={palette.chalk} strokeWidth={3} />
           </Svg>
-        </Pressable>
+        </Touch>
       ) : (
         <View style={styles.margin} />
       )}
@@ -91,6 +92,6 @@ const styles = StyleSheet.create({
   back: { width: 52, minHeight: 56, alignItems: 'center', justifyContent: 'center' },
   margin: { width: 16 },
   names: { flex: 1 },
-  right: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  right: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   touch: { minHeight: 48, justifyContent: 'center' },
 });

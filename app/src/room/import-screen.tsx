@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { ColumnRole, ColumnUse } from '@maquette/core/formats';
 import { planOf } from '@maquette/core/room';
@@ -9,7 +9,7 @@ import { fileFormats, type FileFormats } from '../files/formats.ts';
 import { chooseFile } from '../data/save-text.ts';
 import { useRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { Fold } from '../ui/fold.tsx';
@@ -18,6 +18,7 @@ import { Header } from './header.tsx';
 import type { Sayable } from '@maquette/core/said';
 import { inWords } from '@maquette/words';
 import { counted } from '../ui/counted.ts';
+import { Touch } from '../ui/touch.tsx';
 
 const ROLE_WORDS: Record<ColumnRole, string> = {
   setup: 'Set-up',
@@ -151,18 +152,18 @@ export function ImportScreen({ roomId }: { roomId: string }) {
                       </View>
                     );
                   return (
-                    <Pressable
+                    <Touch
                       key={p.line}
                       role="checkbox"
                       aria-checked={on}
-                      accessibilityLabel={`Line ${p.line}: ${say(p.reason)}. Take it all the same`}
+                      label={`Line ${p.line}: ${say(p.reason)}. Take it all the same`}
                       onPress={() =>
                         setDoubted((held) => new Set(on ? [...held].filter((l) => l !== p.line) : [...held, p.line]))
                       }
                       style={styles.row}
                     >
                       {body}
-                    </Pressable>
+                    </Touch>
                   );
                 })}
               </View>
@@ -231,8 +232,8 @@ export function ImportScreen({ roomId }: { roomId: string }) {
 
 const styles = StyleSheet.create({
   screen: { flex: 1 },
-  list: { padding: 16, gap: 12, width: '100%', maxWidth: 800, alignSelf: 'center' },
-  problems: { padding: 12, gap: 4 },
+  list: { padding: SPACE.edge, gap: SPACE.part, width: '100%', maxWidth: 800, alignSelf: 'center' },
+  problems: { padding: SPACE.part, gap: SPACE.near },
   row: { minHeight: 32, justifyContent: 'center' },
-  column: { gap: 4 },
+  column: { gap: SPACE.near },
 });

@@ -1,6 +1,6 @@
 import { useLayoutEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 
@@ -74,10 +74,10 @@ const styles = StyleSheet.create({
     top: 80,
     alignSelf: 'center',
     borderWidth: 2,
-    padding: 16,
-    gap: 8,
+    padding: SPACE.edge,
+    gap: SPACE.gap,
     width: 360,
   },
-  row: { flexDirection: 'row', gap: 12 },
+  row: { flexDirection: 'row', gap: SPACE.part },
   key: { width: 120 },
 });

@@ -1,27 +1,37 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useState, type ComponentProps, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { Verdict } from '@maquette/core/verdict';
 import { history } from '../data/device.ts';
 import { Course } from '../course/course.tsx';
 import type { StageProps } from '../stages/stage-props.ts';
-import { BENCH_PX, usePalette } from '../theme/theme.tsx';
-import { UndoBar } from '../ui/undo-bar.tsx';
+import { BENCH_PX, usePalette, SPACE } from '../theme/theme.tsx';
+import { UndoBar } from './undo-bar.tsx';
+import { Tabs } from '../ui/tabs.tsx';
+import { Actions, type Action } from './actions.tsx';
 import { Header } from './header.tsx';
 import { Keys } from './keys.tsx';
+import { isHere, StageWaits, type Needs } from './stage-waits.tsx';
 import { Trouble } from './trouble.tsx';
 import { UnitsButton } from './units-button.tsx';
 
 /** Height of the bench while numbers are keyed on a phone: the pad and no more, the rest is for the sheet. */
 const PAD_PX = { metric: 376, imperial: 472 } as const;
 
+type TabRow = ComponentProps<typeof Tabs>;
+
 interface Props {
   stage: string;
   props: StageProps;
   sheet: ReactNode;
+  /** Stands on the bench once all that it needs is here. */
   children: ReactNode;
-  /** Stands over the course and stays in reach. */
-  actions?: ReactNode;
+  needs?: Needs;
+  /** What the stage is divided into; null where there is nothing to choose between. */
+  tabs?: TabRow | null;
+  actions?: readonly Action[];
+  /** Stands over the course, where what is being done is closed with more than a press. */
+  closing?: ReactNode;
   /** Numbers are being keyed: the bench is as high as the pad, and digits belong to it. */
   keying?: boolean;
   onStep?: (by: 1 | -1) => void;
@@ -29,7 +39,19 @@ interface Props {
 }
 
 /** What every stage of a room stands in: header, sheet, bench, course. */
-export function RoomFrame({ stage, props, sheet, children, actions, keying = false, onStep, marks = {} }: Props) {
+export function RoomFrame({
+  stage,
+  props,
+  sheet,
+  children,
+  needs = 'picture',
+  tabs = null,
+  actions = [],
+  closing,
+  keying = false,
+  onStep,
+  marks = {},
+}: Props) {
   const palette = usePalette();
   const router = useRouter();
   const { room, shown, wide, go, course: planks } = props;
@@ -51,8 +73,16 @@ export function RoomFrame({ stage, props, sheet, children, actions, keying = fal
   const bench = (
     <ScrollView style={styles.scroll} contentContainerStyle={styles.scrollBody} keyboardShouldPersistTaps="handled">
       {trouble ? <Trouble units={room.units} /> : null}
-      {children}
+      {tabs ? <Tabs {...tabs} /> : null}
+      {isHere(needs, props) ? children : <StageWaits props={props} />}
     </ScrollView>
+  );
+  const foot = (
+    <>
+      {closing}
+      {isHere(needs, props) ? <Actions actions={actions} /> : null}
+      <UndoBar />
+    </>
   );
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
@@ -79,8 +109,7 @@ export function RoomFrame({ stage, props, sheet, children, actions, keying = fal
           <View style={styles.sheet}>{sheet}</View>
           <View style={[styles.bench, { backgroundColor: palette.bench, borderColor: palette.ink }]}>
             {bench}
-            {actions}
-            <UndoBar />
+            {foot}
           </View>
         </View>
       ) : (
@@ -95,8 +124,7 @@ export function RoomFrame({ stage, props, sheet, children, actions, keying = fal
             >
               {bench}
             </View>
-            {actions}
-            <UndoBar />
+            {foot}
           </View>
           {course}
         </>
@@ -115,5 +143,5 @@ const styles = StyleSheet.create({
   benchPhone: { flex: 1, borderTopWidth: 2, minHeight: 0 },
   benchKeying: { borderTopWidth: 2, flexShrink: 0 },
   scroll: { flex: 1 },
-  scrollBody: { paddingBottom: 8 },
+  scrollBody: { paddingBottom: SPACE.gap },
 });

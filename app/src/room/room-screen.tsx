@@ -5,7 +5,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import { useRoom } from '../data/use-facts.ts';
 import type { StageProps } from '../stages/stage-props.ts';
 import { courseOf, isStage, STAGES, type Stage } from '../stages/stages.ts';
-import { usePalette, WIDE_PX } from '../theme/theme.tsx';
+import { usePalette, WIDE_PX, SPACE } from '../theme/theme.tsx';
 import { PartBoundary } from '../ui/part-boundary.tsx';
 import { Words } from '../ui/text.tsx';
 import { ShownIn } from '../ui/shown-in.tsx';
@@ -69,5 +69,5 @@ function OpenRoom({ shown, room, stage }: { shown: ReturnType<typeof useRoom>; r
 
 const styles = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
-  note: { padding: 16, gap: 12 },
+  note: { padding: SPACE.edge, gap: SPACE.part },
 });

@@ -5,7 +5,7 @@ import { KINDS } from '@maquette/facts';
 import type { Waiting } from '../data/waiting.ts';
 import { outbox, queries } from '../data/device.ts';
 import { useOutbox } from '../data/use-facts.ts';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { localTime } from '../ui/times.ts';
@@ -88,7 +88,7 @@ export function Trouble({ units }: { units: UnitSystem }) {
 }
 
 const styles = StyleSheet.create({
-  differences: { gap: 4 },
-  box: { borderTopWidth: 2, padding: 16, gap: 16 },
-  one: { gap: 8 },
+  differences: { gap: SPACE.near },
+  box: { borderTopWidth: 2, padding: SPACE.edge, gap: SPACE.edge },
+  one: { gap: SPACE.gap },
 });

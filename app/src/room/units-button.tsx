@@ -1,9 +1,10 @@
-import { Pressable, StyleSheet } from 'react-native';
+import { StyleSheet } from 'react-native';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { usePalette } from '../theme/theme.tsx';
 import { Words } from '../ui/text.tsx';
+import { Touch } from '../ui/touch.tsx';
 
 /** Units of the room in its top line: one press changes every figure. */
 export function UnitsButton({ room }: { room: NonNullable<ShownRoom['room']> }) {
@@ -14,16 +15,11 @@ export function UnitsButton({ room }: { room: NonNullable<ShownRoom['room']> }) 
       { kind: 'rooms', id: room.id, body: { ...bodyOf(room), units: metric ? 'imperial' : 'metric' } },
     ]);
   return (
-    <Pressable
-      role="button"
-      accessibilityLabel={`Units: ${metric ? 'millimetres' : 'feet and inches'}. Change`}
-      onPress={change}
-      style={styles.box}
-    >
+    <Touch label={`Units: ${metric ? 'millimetres' : 'feet and inches'}. Change`} onPress={change} style={styles.box}>
       <Words figure bold color={palette.chalk}>
         {metric ? 'mm' : 'ft in'}
       </Words>
-    </Pressable>
+    </Touch>
   );
 }
 

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Path } from 'react-native-svg';
 import { type PointMm, type RoomFacts } from '@maquette/core/room';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { leafTips } from './openings-drawing.tsx';
 import { FixturesLayer } from './fixtures-layer.tsx';
@@ -135,6 +135,6 @@ export function Sheet({
 
 const styles = StyleSheet.create({
   box: { flex: 1, minHeight: 160, overflow: 'hidden' },
-  tools: { position: 'absolute', left: 8, bottom: 8, flexDirection: 'row', gap: 8 },
+  tools: { position: 'absolute', left: 8, bottom: 8, flexDirection: 'row', gap: SPACE.gap },
   tool: { minWidth: 48, flexGrow: 0 },
 });

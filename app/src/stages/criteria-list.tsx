@@ -1,9 +1,14 @@
 import { StyleSheet, View } from 'react-native';
+import type { RoomPicture } from '@maquette/core';
 import { VERDICTS, type Criterion } from '@maquette/core/verdict';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
 import { useSay } from '../ui/shown-in.tsx';
+
+/** What is judged in the stage of a part: its own criteria, and those of others that are found or mended there. */
+export const criteriaOf = (picture: RoomPicture | null, part: string): Criterion[] =>
+  picture?.criteria.filter((c) => c.part === part || c.also.includes(part)) ?? [];
 
 /** Criteria of a stage, the one that decides first and large, with what to do next. */
 export function CriteriaList({ criteria }: { criteria: readonly Criterion[] }) {
@@ -46,7 +51,7 @@ export function CriterionLine({ criterion: c }: { criterion: Criterion }) {
 }
 
 const styles = StyleSheet.create({
-  box: { paddingHorizontal: 16, paddingTop: 12, gap: 8 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  box: { paddingHorizontal: SPACE.edge, paddingTop: SPACE.part, gap: SPACE.gap },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
 });

@@ -83,6 +83,8 @@ export const FACE = {
   figureBold: 'BarlowSemiCondensed-SemiBold',
 } as const;
 export const SIZE = { small: 14, text: 16, large: 20, title: 28, entry: 44 } as const;
+/** Room between things, px: what belongs together, what stands side by side, parts of a form, the edge of the bench. */
+export const SPACE = { near: 4, gap: 8, part: 12, edge: 16 } as const;
 /** From this width the course stands left of the sheet and the bench right of it. */
 export const WIDE_PX = 1000;
 export const BENCH_PX = 400;
@@ -122,7 +124,10 @@ export function LookProvider({ children }: { children: ReactNode }) {
     };
   }, [light, dark]);
   useEffect(() => {
-    globalThis.document?.documentElement.style.setProperty('background-color', look.palette.sheet);
+    const page = globalThis.document?.documentElement.style;
+    page?.setProperty('background-color', look.palette.sheet);
+    // The ring around what has the focus is the page's.
+    page?.setProperty('--focus', look.palette.chalk);
   }, [look.palette]);
   return <LookContext.Provider value={look}>{children}</LookContext.Provider>;
 }

@@ -1,7 +1,7 @@
-import { useState } from 'react';
-import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
-import { usePalette } from '../theme/theme.tsx';
+import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
+import { Touch } from './touch.tsx';
 
 interface Props {
   label: string;
@@ -18,17 +18,13 @@ interface Props {
 /** A square button, at least 48 px high. */
 export function Button({ label, onPress, kind = 'plain', disabled = false, hint, selected, style, testID }: Props) {
   const palette = usePalette();
-  const [focused, setFocused] = useState(false);
   const filled = kind === 'main' || selected;
   return (
-    <Pressable
-      role="button"
-      accessibilityLabel={hint ? `${label}. ${hint}` : label}
+    <Touch
+      label={hint ? `${label}. ${hint}` : label}
       aria-pressed={selected}
       disabled={disabled}
       onPress={onPress}
-      onFocus={() => setFocused(true)}
-      onBlur={() => setFocused(false)}
       testID={testID}
       style={[
         styles.box,
@@ -36,7 +32,6 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, hint,
           borderColor: kind === 'quiet' ? 'transparent' : disabled ? palette.rule : palette.chalk,
           backgroundColor: filled && !disabled ? palette.chalk : 'transparent',
         },
-        focused ? { outlineColor: palette.chalk, outlineWidth: 3, outlineStyle: 'solid', outlineOffset: 2 } : null,
         style,
       ]}
     >
@@ -48,7 +43,7 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, hint,
       >
         {label}
       </Words>
-    </Pressable>
+    </Touch>
   );
 }
 
@@ -60,13 +55,13 @@ export function ButtonRow({ children }: { children: React.ReactNode }) {
 const styles = StyleSheet.create({
   box: {
     minHeight: 48,
-    paddingHorizontal: 12,
-    paddingVertical: 8,
+    paddingHorizontal: SPACE.part,
+    paddingVertical: SPACE.gap,
     borderWidth: 1,
     justifyContent: 'center',
     alignItems: 'center',
     flexGrow: 1,
   },
   label: { textAlign: 'center' },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.gap },
 });

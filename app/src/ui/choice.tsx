@@ -1,6 +1,7 @@
-import { Pressable, StyleSheet, View } from 'react-native';
-import { usePalette } from '../theme/theme.tsx';
+import { StyleSheet, View } from 'react-native';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
+import { Touch } from './touch.tsx';
 
 interface Option<T extends string> {
   value: T;
@@ -29,11 +30,11 @@ export function Choice<T extends string>({ label, value, options, onChange, inli
         {options.map((option) => {
           const chosen = option.value === value;
           return (
-            <Pressable
+            <Touch
               key={option.value}
               role="radio"
               aria-checked={chosen}
-              accessibilityLabel={option.note ? `${option.label}, ${option.note}` : option.label}
+              label={option.note ? `${option.label}, ${option.note}` : option.label}
               onPress={() => onChange(option.value)}
               style={[
                 styles.option,
@@ -51,7 +52,7 @@ export function Choice<T extends string>({ label, value, options, onChange, inli
                   {option.note}
                 </Words>
               ) : null}
-            </Pressable>
+            </Touch>
           );
         })}
       </View>
@@ -60,9 +61,9 @@ export function Choice<T extends string>({ label, value, options, onChange, inli
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 4 },
-  stack: { gap: 4 },
-  inline: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
-  option: { minHeight: 48, paddingHorizontal: 12, paddingVertical: 8, justifyContent: 'center' },
+  box: { gap: SPACE.near },
+  stack: { gap: SPACE.near },
+  inline: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.near },
+  option: { minHeight: 48, paddingHorizontal: SPACE.part, paddingVertical: SPACE.gap, justifyContent: 'center' },
   grow: { flexGrow: 1, alignItems: 'center' },
 });

@@ -1,6 +1,6 @@
 import { useId, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { FACE, SIZE, usePalette } from '../theme/theme.tsx';
+import { FACE, SIZE, usePalette, SPACE } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
 
 interface Props {
@@ -59,7 +59,6 @@ export function Field({ label, value, onChange, onDone, unit, problem, hint, fig
               borderColor: problem ? palette.verdict.stop : focused ? palette.chalk : palette.quiet,
               fontFamily: figures ? FACE.figure : FACE.text,
             },
-            focused ? { outlineColor: palette.chalk, outlineWidth: 2, outlineStyle: 'solid' } : null,
           ]}
         />
         {unit ? (
@@ -83,7 +82,7 @@ export function Field({ label, value, onChange, onDone, unit, problem, hint, fig
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 4, flexGrow: 1 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
-  input: { flex: 1, minWidth: 60, minHeight: 48, borderWidth: 1, paddingHorizontal: 12, fontSize: SIZE.text },
+  box: { gap: SPACE.near, flexGrow: 1 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
+  input: { flex: 1, minWidth: 60, minHeight: 48, borderWidth: 1, paddingHorizontal: SPACE.part, fontSize: SIZE.text },
 });

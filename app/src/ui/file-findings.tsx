@@ -1,6 +1,6 @@
 import type { Sayable } from '@maquette/core/said';
 import { StyleSheet, View } from 'react-native';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from './button.tsx';
 import { Words } from './text.tsx';
 import { useSay } from './shown-in.tsx';
@@ -46,4 +46,4 @@ export function FileFindings({ found, problems, missing, remarks = [], onTake, o
   );
 }
 
-const styles = StyleSheet.create({ box: { borderWidth: 1, padding: 12, gap: 8 } });
+const styles = StyleSheet.create({ box: { borderWidth: 1, padding: SPACE.part, gap: SPACE.gap } });

@@ -1,8 +1,9 @@
 import { useState, type ReactNode } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
-import { usePalette } from '../theme/theme.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
+import { Touch } from './touch.tsx';
 
 /** Folds that stay as they were left while what they stand in is worked out anew, by the name they are kept under. */
 const left = new Map<string, boolean>();
@@ -30,7 +31,7 @@ export function Fold({
   };
   return (
     <View style={[styles.box, { borderColor: palette.rule }]}>
-      <Pressable role="button" aria-expanded={open} accessibilityLabel={title} onPress={toggle} style={styles.head}>
+      <Touch aria-expanded={open} label={title} onPress={toggle} style={styles.head}>
         <Svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
           <Path d={open ? 'M1 4L6 9L11 4' : 'M4 1L9 6L4 11'} stroke={palette.chalk} strokeWidth={2} fill="none" />
         </Svg>
@@ -42,7 +43,7 @@ export function Fold({
             {aside}
           </Words>
         ) : null}
-      </Pressable>
+      </Touch>
       {open ? <View style={styles.body}>{children}</View> : null}
     </View>
   );
@@ -50,7 +51,7 @@ export function Fold({
 
 const styles = StyleSheet.create({
   box: { borderTopWidth: 1 },
-  head: { minHeight: 48, flexDirection: 'row', alignItems: 'center', gap: 8 },
+  head: { minHeight: 48, flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
   title: { flex: 1 },
-  body: { gap: 12, paddingBottom: 16 },
+  body: { gap: SPACE.part, paddingBottom: SPACE.edge },
 });

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Button } from './button.tsx';
 import { Words } from './text.tsx';
+import { SPACE } from '../theme/theme.tsx';
 
 interface Props {
   label: string;
@@ -40,7 +41,7 @@ export function Stepper({ label, value, unit, step, min, max, onChange }: Props)
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
   label: { flex: 1 },
   key: { flexGrow: 0, minWidth: 52 },
   value: { minWidth: 76, textAlign: 'center' },

@@ -73,7 +73,8 @@ export function createRunner<Set>(parts: readonly AnyPart<Set>[]): Runner<Set> {
     const memo = before?.memo ?? new Map<string, unknown>();
     const aside = { memo, tell: (what: unknown) => tell?.(part.id, what) };
     const { state, validUntil } = part.judge(set, needs, atUtc, aside);
-    const criteria = (part.criteria?.(state, set, needs, atUtc, aside) ?? []).map((c) => ({ ...c, part: part.id }));
+    const own = part.criteria?.(state, set, needs, atUtc, aside) ?? [];
+    const criteria = own.map((c) => ({ at: null, also: [], ...c, part: part.id }));
     const now: Kept = { of, atUtc, state, criteria, validUntil, memo };
     kept.set(part.id, now);
     return now;

@@ -61,6 +61,7 @@ export function dampCriteria(
   if (open.length > 0)
     criteria.push({
       id: 'damp-survey',
+      at: [open[0]!.test.xMm, open[0]!.test.yMm],
       title: say('verdict.dampSurveyTitle'),
       verdict: 'measure',
       margin: say('verdict.surveyStandsOut', {
@@ -97,6 +98,7 @@ function methodCriterion(
   });
   const base = {
     id: `damp-${method.method}`,
+    at: [governing!.test.xMm, governing!.test.yMm] as const,
     title: say('verdict.dampMethodTitle', { method: lower(spec.words) }),
     margin: apart,
   };

@@ -94,7 +94,7 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
             times: timesWords(chance),
             share: FAILURE_SHARE_MOST * 100,
           });
-  return { id: 'flat', title: say('verdict.flatTitle'), verdict, margin, next };
+  return { id: 'flat', title: say('verdict.flatTitle'), verdict, margin, next, at: worst?.at ?? null };
 }
 
 /** What a scan lacks to be evidence, or null: staffs that hold it, or quiet enough to judge the rule by. */
@@ -189,6 +189,7 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
   const laid = walk.tool === 'plank' ? say('verdict.sparePlank') : say('verdict.edge');
   return {
     id: 'flat-edge',
+    at: [xMm, yMm],
     title: say('verdict.edgeTitle'),
     verdict: 'work',
     margin: say('verdict.edgeOverRule', {
@@ -250,7 +251,8 @@ function lipCriterion(
   const { units } = room;
   const allowed = card.stepMm ?? Math.min(...card.rules.map((rule) => rule.gapMm));
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  const base = { id: 'lips', title: say('verdict.lipsTitle') };
+  // Lips are felt while the floor is gone over for damage.
+  const base = { id: 'lips', title: say('verdict.lipsTitle'), also: ['sound'] };
   const [worst] = lipsOf(sound.marks);
   if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
     return {
@@ -282,6 +284,7 @@ function lipCriterion(
   const over = worst.stepMm! - allowed;
   return {
     ...base,
+    at: [worst.xMm, worst.yMm],
     verdict: over > 0 ? 'work' : 'lay',
     margin: say('verdict.lip', {
       apart: mm(Math.abs(over)),

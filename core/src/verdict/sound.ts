@@ -28,6 +28,7 @@ export function soundCriteria(
   if (worst)
     criteria.push({
       id: 'sound-marks',
+      at: [worst.mark.xMm, worst.mark.yMm],
       title: say('verdict.damageTitle'),
       verdict: worst.treatment.verdict,
       margin: say('verdict.damageOpen', {

@@ -8,6 +8,10 @@ export interface Criterion {
   id: string;
   /** The part that judged it: the stage it is shown in, the plank of the course it marks. */
   part: string;
+  /** Other parts in whose stage it is found or mended, and shown as well. */
+  also: readonly string[];
+  /** Where on the floor it is decided, mm in the plan; null where no one place does. */
+  at: readonly [number, number] | null;
   /** What is judged, in the trade's words. */
   title: Said;
   verdict: Verdict;
@@ -16,8 +20,8 @@ export interface Criterion {
   next: Sayable;
 }
 
-/** A criterion as its part states it: whose it is the runner adds. */
-export type OwnCriterion = Omit<Criterion, 'part'>;
+/** A criterion as its part states it: whose it is the runner adds, and that it has no place where none is said. */
+export type OwnCriterion = Omit<Criterion, 'part' | 'also' | 'at'> & Partial<Pick<Criterion, 'also' | 'at'>>;
 
 /** The worst of some verdicts; `measure` when there is nothing to judge. */
 export function worstVerdict(verdicts: readonly Verdict[]): Verdict {

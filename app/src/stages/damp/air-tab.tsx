@@ -10,12 +10,12 @@ import { newId, nowUtc } from '../../data/ids.ts';
 import { chooseFile } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { FileFindings } from '../../ui/file-findings.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
+import { NumberField } from '../../bench/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
@@ -264,4 +264,4 @@ function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   );
 }
 
-const styles = StyleSheet.create({ box: { padding: 16, gap: 12 }, gap: { gap: 8 } });
+const styles = StyleSheet.create({ box: { padding: SPACE.edge, gap: SPACE.part }, gap: { gap: SPACE.gap } });

@@ -1,17 +1,15 @@
 import { useMemo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
 import { METHOD_SPECS, methodsFor, type DampMethod } from '@maquette/core/damp';
 import { mayDo } from '@maquette/core/hazards';
 import { boundsMm, type Polygon } from '@maquette/core/room';
+import type { Action } from '../../room/actions.tsx';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { DampLayer, SurveyLayer } from '../../sheet/damp-layer.tsx';
+import { DecidedLayer } from '../../sheet/decided-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
-import { Button } from '../../ui/button.tsx';
-import { Tabs } from '../../ui/tabs.tsx';
-import { Words } from '../../ui/text.tsx';
-import { CriteriaList } from '../criteria-list.tsx';
-import { NoCard } from '../no-card.tsx';
+import { tabParts } from '../../ui/tabs.tsx';
+import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { AirTab } from './air-tab.tsx';
 import { ForecastTab } from './forecast-tab.tsx';
@@ -36,8 +34,9 @@ const NO_CORNERS: Polygon = [];
 /** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */
 export function DampStage(props: StageProps) {
   const say = useSay();
-  const { shown, room, picture, failed, go } = props;
+  const { shown, room, picture, go } = props;
   const damp = useDamp(shown, picture);
+  const criteria = criteriaOf(picture, 'damp');
   const [tab, setTab] = useState<Tab>('tests');
   const [asked, setMethod] = useState<DampMethod | null>(null);
   const [open, setOpen] = useState<string | null>(null);
@@ -83,55 +82,41 @@ export function DampStage(props: StageProps) {
       description={`${room.name}: ${pins.length} tests by ${say(METHOD_SPECS[method].words).toLowerCase()}, ${places.length} places proposed.${method === 'survey' ? ' Map of where to test.' : ''}`}
       under={(view) => <SurveyLayer results={survey} corners={corners} view={view} />}
       over={(view) => (
-        <DampLayer pins={pins} places={places} chosen={open} middleYMm={(box.minY + box.maxY) / 2} view={view} />
+        <>
+          <DecidedLayer criteria={criteria} view={view} />
+          <DampLayer pins={pins} places={places} chosen={open} middleYMm={(box.minY + box.maxY) / 2} view={view} />
+        </>
       )}
     />
   );
   const next = places[0];
+  const here = placing ? 'Touch the sheet where it is' : null;
+  const actions: Action[] =
+    tab === 'tests' && allowed && (placing || next)
+      ? [
+          {
+            label: here ?? `Set ${say(METHOD_SPECS[method].words).toLowerCase()} 1`,
+            act: () => (placing ? setPlacing(false) : add(next!.xMm, next!.yMm)),
+            main: true,
+          },
+          { label: placing ? 'Not now' : 'Elsewhere', act: () => setPlacing(!placing) },
+        ]
+      : [
+          ...(tab === 'tests' && allowed ? [{ label: 'One more test', act: () => setPlacing(true) }] : []),
+          { label: 'Go over the floor', act: () => go('sound'), main: true },
+        ];
   return (
     <RoomFrame
       stage="damp"
       props={props}
       sheet={sheet}
-      actions={
-        <View style={styles.actions}>
-          {tab === 'tests' && allowed && (placing || next) ? (
-            <>
-              <Button
-                kind="main"
-                label={
-                  placing ? 'Touch the sheet where it is' : `Set ${say(METHOD_SPECS[method].words).toLowerCase()} 1`
-                }
-                onPress={() => (placing ? setPlacing(false) : add(next!.xMm, next!.yMm))}
-              />
-              <Button label={placing ? 'Not now' : 'Elsewhere'} onPress={() => setPlacing(!placing)} />
-            </>
-          ) : (
-            <>
-              {tab === 'tests' && allowed ? (
-                <Button
-                  selected={placing}
-                  label={placing ? 'Touch the sheet where it is' : 'One more test'}
-                  onPress={() => setPlacing(!placing)}
-                />
-              ) : null}
-              <Button kind="main" label="Go over the floor" onPress={() => go('sound')} />
-            </>
-          )}
-        </View>
-      }
+      tabs={{ label: 'Damp', tabs: tabParts(TABS, tab, setTab) }}
+      actions={actions}
     >
-      <Tabs label="Damp" tabs={TABS} chosen={tab} onChoose={setTab} />
-      {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
-      {shown.card && !damp ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
       {damp ? (
         <>
           {tab === 'tests' || tab === 'air' ? (
-            <CriteriaList
-              criteria={
-                picture?.criteria.filter((c) => c.part === 'damp' && (tab === 'tests' || c.id === 'damp-air')) ?? []
-              }
-            />
+            <CriteriaList criteria={criteria.filter((c) => tab === 'tests' || c.id === 'damp-air')} />
           ) : null}
           {tab === 'tests' ? (
             <TestsTab
@@ -156,8 +141,3 @@ export function DampStage(props: StageProps) {
     </RoomFrame>
   );
 }
-
-const styles = StyleSheet.create({
-  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
-  note: { padding: 16 },
-});

@@ -14,7 +14,7 @@ import {
 import type { DryingPlan } from '@maquette/core/drying';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -199,10 +199,10 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
   grow: { flex: 1 },
   small: { flexGrow: 0 },
-  ways: { gap: 8 },
-  way: { padding: 12, gap: 4 },
+  ways: { gap: SPACE.gap },
+  way: { padding: SPACE.part, gap: SPACE.near },
 });

@@ -5,7 +5,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
@@ -53,4 +53,4 @@ export function GateAlert({ shown, room, gate }: { shown: ShownRoom; room: RoomF
   );
 }
 
-const styles = StyleSheet.create({ box: { borderWidth: 2, padding: 12, gap: 6 } });
+const styles = StyleSheet.create({ box: { borderWidth: 2, padding: SPACE.part, gap: 6 } });

@@ -20,6 +20,7 @@ import { Words } from '../../ui/text.tsx';
 import { useAnswers, type Answers } from '../use-answers.ts';
 import { DayField } from './time-field.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** What is known of the floor's damp: each question may stay unanswered, and says what its answer changes. */
 export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts; ctx: DampContext }) {
@@ -117,9 +118,9 @@ function Asked({ of, answers }: { of: DampQuestion; answers: Answers }) {
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 8 },
-  question: { gap: 4 },
-  walls: { gap: 4 },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
+  box: { gap: SPACE.gap },
+  question: { gap: SPACE.near },
+  walls: { gap: SPACE.near },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.near },
   wall: { flexGrow: 0, minWidth: 56 },
 });

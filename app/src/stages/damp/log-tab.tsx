@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { FlatList, Pressable, StyleSheet, View } from 'react-native';
+import { FlatList, StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
 
 import { evidenceOf, type EvidenceLine } from '@maquette/core/formats/evidence';
@@ -7,12 +7,13 @@ import { factPath, type FactKind } from '@maquette/facts';
 import { api } from '../../data/api.ts';
 import { useSaveFile } from '../../files/use-save-file.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { Touch } from '../../ui/touch.tsx';
 
 const KIND_OF: Record<string, FactKind> = {
   air: 'airReadings',
@@ -83,10 +84,9 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
         initialNumToRender={12}
         windowSize={5}
         renderItem={({ item }) => (
-          <Pressable
-            role="button"
+          <Touch
             aria-expanded={open === item.id}
-            accessibilityLabel={`${say(item.what)} ${say(item.value)}`}
+            label={`${say(item.what)} ${say(item.value)}`}
             onPress={() => setOpen(open === item.id ? null : item.id)}
             style={[styles.line, { borderColor: palette.rule }]}
           >
@@ -100,7 +100,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
               </Words>
             ) : null}
             {open === item.id ? <Details line={item} roomId={shown.room!.id} /> : null}
-          </Pressable>
+          </Touch>
         )}
       />
     </View>
@@ -156,8 +156,8 @@ function words(body: Record<string, unknown>): string {
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
   list: { height: 480 },
   line: { borderTopWidth: 1, paddingVertical: 10, minHeight: 56, gap: 2 },
-  details: { gap: 8, paddingTop: 6 },
+  details: { gap: SPACE.gap, paddingTop: 6 },
 });

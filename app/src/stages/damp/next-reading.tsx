@@ -12,7 +12,7 @@ import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
+import { NumberField } from '../../bench/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { TimeField } from './time-field.tsx';
 import { useSay } from '../../ui/shown-in.tsx';

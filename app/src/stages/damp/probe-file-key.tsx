@@ -13,6 +13,7 @@ import { FileFindings } from '../../ui/file-findings.tsx';
 import { Words } from '../../ui/text.tsx';
 import { fileFormats } from '../../files/formats.ts';
 import { counted } from '../../ui/counted.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** Probe readings from a file: what it holds is shown first, and stored only when taken. */
 export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts; ctx: DampContext }) {
@@ -108,4 +109,4 @@ export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: Roo
   );
 }
 
-const styles = StyleSheet.create({ box: { gap: 8 } });
+const styles = StyleSheet.create({ box: { gap: SPACE.gap } });

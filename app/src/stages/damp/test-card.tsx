@@ -1,20 +1,21 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { METHOD_SPECS, type DampContext, type DampLimit, type DampResult, type DampTest } from '@maquette/core/damp';
 import { tapeFrom } from '@maquette/core/room';
 import { formatReach } from '@maquette/core/units';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { NextReading } from './next-reading.tsx';
 import { TestDetails } from './test-details.tsx';
 import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { Touch } from '../../ui/touch.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -40,7 +41,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
     write(words, [{ kind: 'dampTests', id: test.id, roomId: ctx.room.id, body: { ...bodyOf(test), ...part } }]);
   return (
     <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`test-${test.name}`}>
-      <Pressable role="button" aria-expanded={open} accessibilityLabel={`${test.name}. ${place}`} onPress={onOpen}>
+      <Touch aria-expanded={open} label={`${test.name}. ${place}`} onPress={onOpen}>
         <View style={styles.head}>
           <Words bold figure size="large">
             {test.name}
@@ -54,7 +55,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
             </Words>
           </View>
         </View>
-      </Pressable>
+      </Touch>
       {open ? (
         <View style={styles.body}>
           <NextReading key={results.length} shown={shown} test={test} roomId={ctx.room.id} room={ctx.room} />
@@ -121,8 +122,8 @@ function ReadingLine({ result, roomId, limit }: { result: DampResult; roomId: st
 
 const styles = StyleSheet.create({
   card: { borderTopWidth: 1, paddingTop: 10, gap: 10 },
-  head: { flexDirection: 'row', gap: 12, minHeight: 48, alignItems: 'center' },
+  head: { flexDirection: 'row', gap: SPACE.part, minHeight: 48, alignItems: 'center' },
   grow: { flex: 1 },
   body: { gap: 10 },
-  reading: { borderTopWidth: 1, paddingTop: 8, gap: 2 },
+  reading: { borderTopWidth: 1, paddingTop: SPACE.gap, gap: 2 },
 });

@@ -3,8 +3,8 @@ import { DAMP_RANGES, type DampTest } from '@maquette/core/damp';
 import type { RoomFacts } from '@maquette/core/room';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
+import { NumberField } from '../../bench/number-field.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { TimeField } from './time-field.tsx';
 

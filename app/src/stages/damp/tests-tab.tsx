@@ -24,7 +24,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { GateAlert } from './gate-alert.tsx';
@@ -33,6 +33,7 @@ import { ProbeFileKey } from './probe-file-key.tsx';
 import { TestCard } from './test-card.tsx';
 import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -192,7 +193,7 @@ function need(valid: number, count: number, words: string): string {
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  guide: { gap: 4 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  guide: { gap: SPACE.near },
   due: { gap: 2 },
 });

@@ -10,10 +10,11 @@ import { write } from '../../data/write.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Edges } from './use-edges.ts';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** What is asked of a placement: how large the gap is, or how far it rocks; then where. */
 type Asked = { what: 'gap' } | { what: 'rocks' } | { what: 'where'; gapMm: number; rocks: boolean };
@@ -167,8 +168,8 @@ function EdgesFold({ shown, room, edges }: { shown: ShownRoom; room: RoomFacts; 
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 8 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  box: { padding: SPACE.edge, gap: SPACE.gap },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
   grow: { flex: 1 },
   key: { flexGrow: 0 },
 });

@@ -4,7 +4,9 @@ import userEvent from '@testing-library/user-event';
 import { assessRoom, pictureOf, roomSet } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { underEachSchool } from '@maquette/core/flat';
-import { Findings, FindingsActions } from './findings.tsx';
+import { Actions } from '../../room/actions.tsx';
+import { Findings } from './findings.tsx';
+import { nextActions } from './next-actions.ts';
 import { INVENTED_ROOM as room, inventedDip } from '../../data/invented-room.ts';
 import { shownIn } from '../../ui/invented-units.tsx';
 
@@ -26,7 +28,7 @@ function show(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
   render(
     <>
       <Findings room={own} card={card} picture={picture} schools={schools} shown={0} onShow={onShow} onSet={onSet} />
-      <FindingsActions picture={picture} onRead={() => undefined} onPlan={onPlan} />
+      <Actions actions={nextActions(picture, () => undefined, onPlan)} />
     </>,
     shownIn(units),
   );

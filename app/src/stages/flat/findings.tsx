@@ -1,5 +1,5 @@
 import { inWords } from '@maquette/words';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import Svg from 'react-native-svg';
 import type { RoomPicture, ShownPlacement } from '@maquette/core';
 import { ruleWords, type CoveringCard } from '@maquette/core/coverings';
@@ -7,8 +7,7 @@ import type { SchoolResult } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, formatReach, formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { LegendSwatch } from '../../sheet/level-layer.tsx';
-import { usePalette } from '../../theme/theme.tsx';
-import { Button } from '../../ui/button.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { CriterionLine } from '../criteria-list.tsx';
 import { Mark, VERDICT_WORDS } from '../../ui/mark.tsx';
@@ -19,6 +18,7 @@ import { NextReading } from './next-reading.tsx';
 import { Schools } from './schools.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { Touch } from '../../ui/touch.tsx';
 
 interface Props {
   room: RoomFacts;
@@ -29,30 +29,6 @@ interface Props {
   onShow: (index: number) => void;
   /** A station was set where the map stands on least. */
   onSet: (stationKey: string) => void;
-}
-
-/** What to do next, always in reach: it stands under the findings and does not scroll away. */
-export function FindingsActions({
-  picture,
-  onRead,
-  onPlan,
-}: {
-  picture: RoomPicture;
-  onRead: () => void;
-  onPlan: () => void;
-}) {
-  const palette = usePalette();
-  const over = (picture.rules[0]?.overMm ?? 0) > 0;
-  return (
-    <View style={[styles.actions, { borderColor: palette.rule, backgroundColor: palette.bench }]}>
-      {over ? <Button kind="main" label="Plan the levelling" onPress={onPlan} style={styles.main} /> : null}
-      <Button
-        kind={over ? 'plain' : 'main'}
-        label={picture.coveredShare < 0.99 ? 'Read on' : 'Readings'}
-        onPress={onRead}
-      />
-    </View>
-  );
 }
 
 /** What the readings say: word and margin first, then the place, the cut that shows it, the rule, and what to do. */
@@ -90,11 +66,11 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
           {rule.placements.length > 1 ? (
             <View role="radiogroup" accessibilityLabel="Worst places" style={styles.places}>
               {rule.placements.map((p, index) => (
-                <Pressable
+                <Touch
                   key={index}
                   role="radio"
                   aria-checked={index === shown}
-                  accessibilityLabel={`${formatGap(p.placement.valueMm, units)} ${unit} at ${say(p.place)}`}
+                  label={`${formatGap(p.placement.valueMm, units)} ${unit} at ${say(p.place)}`}
                   onPress={() => onShow(index)}
                   style={[
                     styles.place,
@@ -107,7 +83,7 @@ export function Findings({ room, card, picture, schools, shown, onShow, onSet }:
                   <Words figure bold>
                     {formatGap(p.placement.valueMm, units)}
                   </Words>
-                </Pressable>
+                </Touch>
               ))}
             </View>
           ) : null}
@@ -230,12 +206,10 @@ function failureWords({ failure, smallestMm }: RoomPicture, units: UnitSystem): 
 
 const styles = StyleSheet.create({
   legend: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 4, alignItems: 'center' },
-  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8, borderTopWidth: 1 },
-  main: { flexGrow: 2 },
-  box: { padding: 16, gap: 12 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
-  places: { flexDirection: 'row', gap: 8 },
+  places: { flexDirection: 'row', gap: SPACE.gap },
   place: { minWidth: 56, minHeight: 48, alignItems: 'center', justifyContent: 'center', flexGrow: 1 },
   letter: { width: 32, height: 32, borderRadius: 2, alignItems: 'center', justifyContent: 'center' },
 });

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { Rings } from '@maquette/core/flat';
-import { StyleSheet, View } from 'react-native';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { EdgeLayer, ExtremesLayer } from '../../sheet/edge-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
@@ -10,12 +9,10 @@ import { Sheet } from '../../sheet/sheet.tsx';
 import { UnsureLayer } from '../../sheet/unsure-layer.tsx';
 import { WalksLayer } from '../../sheet/walks-layer.tsx';
 import { StationsLayer } from '../../sheet/stations-layer.tsx';
-import { usePalette } from '../../theme/theme.tsx';
-import { Button } from '../../ui/button.tsx';
-import { Words } from '../../ui/text.tsx';
-import { NoCard } from '../no-card.tsx';
+import { tabParts } from '../../ui/tabs.tsx';
 import type { StageProps } from '../stage-props.ts';
-import { Findings, FindingsActions } from './findings.tsx';
+import { Findings } from './findings.tsx';
+import { nextActions } from './next-actions.ts';
 import { ReadBench } from './read-bench.tsx';
 import { StationsPanel } from './stations-panel.tsx';
 import { usePlacing } from './use-placing.ts';
@@ -27,17 +24,23 @@ import { useRun } from './use-run.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
+const TABS = [
+  { tab: 'read', label: 'Read' },
+  { tab: 'edge', label: 'Edge' },
+  { tab: 'scan', label: 'Scan' },
+  { tab: 'verdict', label: 'Verdict' },
+] as const;
+type Mode = (typeof TABS)[number]['tab'];
+
 /** Is the floor flat: reading it, and what the readings say. */
 export function FlatStage(props: StageProps) {
   const say = useSay();
-  const { shown, room, picture, schools, failed, go } = props;
-  const palette = usePalette();
-  const [mode, setMode] = useState<'read' | 'edge' | 'scan' | 'verdict' | null>(null);
-  const setFindings = (on: boolean) => setMode(on ? 'verdict' : 'read');
+  const { shown, room, picture, schools, go } = props;
+  const [mode, setMode] = useState<Mode | null>(null);
   const [showing, setShowing] = useState(0);
   const stations = useMemo(() => picture?.stations ?? [], [picture]);
   const run = useRun(shown, stations);
-  const { placing, setPlacing, tap } = usePlacing(shown, stations, run, () => setFindings(false));
+  const { placing, setPlacing, tap } = usePlacing(shown, stations, run, () => setMode('read'));
   const levels = useMemo(() => new Map((picture?.levels ?? []).map((l) => [l.stationKey, l.levelMm])), [picture]);
   // A floor that is fully read opens on its verdict; one that is not opens where the reading goes on.
   const closed = run.setup !== null && (run.setup.openRodMm === null || run.setup.closeRodMm !== null);
@@ -98,48 +101,38 @@ export function FlatStage(props: StageProps) {
     />
   );
   const actions =
-    shownMode === 'verdict' && picture ? (
-      <FindingsActions picture={picture} onRead={() => setFindings(false)} onPlan={() => go('level')} />
-    ) : null;
+    shownMode === 'verdict' && picture
+      ? nextActions(
+          picture,
+          () => setMode('read'),
+          () => go('level'),
+        )
+      : [];
   return (
     <RoomFrame
       stage="flat"
       props={props}
       sheet={sheet}
       actions={actions}
+      tabs={picture ? { label: 'Flat', tabs: tabParts(TABS, shownMode, setMode) } : null}
       keying={reading || (edging && edges.current !== null)}
       onStep={(by) => {
         run.step(by);
-        setFindings(false);
+        setMode('read');
       }}
     >
-      {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
-      {picture ? (
-        <View style={[styles.switch, { borderColor: palette.rule }]}>
-          <Button label="Read" selected={reading} onPress={() => setFindings(false)} style={styles.tab} />
-          <Button label="Edge" selected={edging} onPress={() => setMode('edge')} style={styles.tab} />
-          <Button label="Scan" selected={scans} onPress={() => setMode('scan')} style={styles.tab} />
-          <Button
-            label="Verdict"
-            selected={shownMode === 'verdict'}
-            onPress={() => setFindings(true)}
-            style={styles.tab}
-          />
-        </View>
-      ) : null}
-      {shown.card && !picture ? <Words style={styles.note}>{failed ?? 'Setting out stations …'}</Words> : null}
       {shown.card && picture && reading ? (
         <ReadBench
           room={room}
           run={run}
           total={stations.length}
-          onKeyed={() => setFindings(false)}
-          onFindings={() => setFindings(true)}
+          onKeyed={() => setMode('read')}
+          onFindings={() => setMode('verdict')}
         />
       ) : null}
       {shown.card && picture && edging ? <EdgeBench shown={shown} room={room} edges={edges} /> : null}
       {shown.card && picture && scans ? (
-        <ScanBench shown={shown} room={room} picture={picture} scanning={scanning} onRead={() => setFindings(false)} />
+        <ScanBench shown={shown} room={room} picture={picture} scanning={scanning} onRead={() => setMode('read')} />
       ) : null}
       {shown.card && picture && shownMode === 'verdict' ? (
         <Findings
@@ -151,7 +144,7 @@ export function FlatStage(props: StageProps) {
           onShow={setShowing}
           onSet={(key) => {
             run.choose(key);
-            setFindings(false);
+            setMode('read');
           }}
         />
       ) : null}
@@ -176,9 +169,3 @@ const NO_RINGS: Rings = [];
 function longestEdge(card: CoveringCard | null): number {
   return card ? Math.max(...card.rules.map((rule) => rule.edgeMm)) : 2000;
 }
-
-const styles = StyleSheet.create({
-  note: { padding: 16 },
-  switch: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 6 },
-  tab: { minHeight: 48, paddingHorizontal: 4 },
-});

@@ -10,6 +10,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   room: RoomFacts;
@@ -70,4 +71,4 @@ export function NextReading({ room, picture, onSet }: Props) {
   );
 }
 
-const styles = StyleSheet.create({ ask: { gap: 8 } });
+const styles = StyleSheet.create({ ask: { gap: SPACE.gap } });

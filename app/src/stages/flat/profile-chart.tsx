@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Line, Path, Pattern, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import type { Profile } from '@maquette/core/flat';
 import { formatGap, formatReach, unitLabel, type UnitSystem } from '@maquette/core/units';
-import { FACE, usePalette } from '../../theme/theme.tsx';
+import { FACE, usePalette, SPACE } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 
 const HEIGHT = 150;
@@ -43,7 +43,7 @@ export function ProfileChart({
   const title = `${drawn} edge, ${profile.rocks ? 'rocking on the high place' : 'resting across the low place'} · heights ×${factor}`;
   const words = profile.gaps.map((g) => `${formatGap(g.gapMm, units)} ${unitLabel(units)}`).join(' and ');
   return (
-    <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ gap: 4 }}>
+    <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ gap: SPACE.near }}>
       <Words size="small" quiet figure style={{ textAlign: 'center' }}>
         {title}
       </Words>

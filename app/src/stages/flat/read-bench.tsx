@@ -9,6 +9,7 @@ import { Words } from '../../ui/text.tsx';
 import type { Run } from './use-run.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** A reading this far from the last is asked back, mm: a digit slipped more often than a floor drops by this. */
 const DOUBT_MM = 60;
@@ -150,4 +151,4 @@ export function ReadBench({
   );
 }
 
-const styles = StyleSheet.create({ done: { padding: 16, gap: 12 } });
+const styles = StyleSheet.create({ done: { padding: SPACE.edge, gap: SPACE.part } });

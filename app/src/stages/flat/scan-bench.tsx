@@ -7,7 +7,7 @@ import { formatGap, unitLabel } from '@maquette/core/units';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -221,12 +221,12 @@ function HeldScan({
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
   bar: { borderWidth: 1, height: 12 },
-  keys: { flexDirection: 'row', gap: 8 },
-  key: { flexBasis: 0, minHeight: 56, paddingHorizontal: 4 },
-  held: { gap: 8 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  keys: { flexDirection: 'row', gap: SPACE.gap },
+  key: { flexBasis: 0, minHeight: 56, paddingHorizontal: SPACE.near },
+  held: { gap: SPACE.gap },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
   grow: { flex: 1 },
   small: { flexGrow: 0 },
 });

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { ruleWords } from '@maquette/core/coverings';
 import type { SchoolResult } from '@maquette/core/flat';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 
@@ -57,8 +57,8 @@ export function Schools({ schools, units }: { schools: readonly SchoolResult[]; 
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 8 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 24 },
+  box: { gap: SPACE.gap },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap, minHeight: 24 },
   name: { width: 138 },
   track: { flex: 1, height: 12 },
   tick: { position: 'absolute', left: '40%', top: -4, bottom: -4, width: 3 },

@@ -13,10 +13,11 @@ import { useSaveFile } from '../../files/use-save-file.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { stationChange } from './station-change.ts';
 import type { Placing } from './use-placing.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -166,7 +167,7 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
 }
 
 const styles = StyleSheet.create({
-  box: { paddingHorizontal: 16, paddingBottom: 16 },
+  box: { paddingHorizontal: SPACE.edge, paddingBottom: SPACE.edge },
   row: { flexDirection: 'row', minHeight: 28, alignItems: 'center' },
   cell: { flex: 1 },
 });

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { PlaneChoice } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, formatReach, formatVolume, unitLabel } from '@maquette/core/units';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -60,8 +60,8 @@ export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 8 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8, borderTopWidth: 1, minHeight: 52 },
+  box: { gap: SPACE.gap },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap, borderTopWidth: 1, minHeight: 52 },
   number: { minWidth: 24 },
   grow: { flex: 1 },
 });

@@ -6,7 +6,7 @@ import { bodyOf } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -86,7 +86,7 @@ function tickOf(shown: ShownRoom, point: ChalkPoint): Change {
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  line: { flexDirection: 'row', alignItems: 'baseline', gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  line: { flexDirection: 'row', alignItems: 'baseline', gap: SPACE.part },
   grow: { flex: 1 },
 });

@@ -8,12 +8,12 @@ import { newId, nowUtc } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
+import { NumberField } from '../../bench/number-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { localTime } from '../../ui/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
@@ -215,7 +215,7 @@ function signed(mm: number, units: RoomFacts['units']): string {
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  form: { gap: 12 },
-  work: { borderTopWidth: 1, paddingTop: 8, gap: 6 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  form: { gap: SPACE.part },
+  work: { borderTopWidth: 1, paddingTop: SPACE.gap, gap: 6 },
 });

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** What stands in the plan's place while there is none: nothing read, still working, or stopped. */
 export function LevelSide({
@@ -36,4 +37,4 @@ export function LevelSide({
   return <>{children}</>;
 }
 
-const styles = StyleSheet.create({ note: { padding: 16, gap: 12 } });
+const styles = StyleSheet.create({ note: { padding: SPACE.edge, gap: SPACE.part } });

@@ -9,12 +9,10 @@ import { ChalkLayer } from '../../sheet/chalk-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
 import { PatchesLayer } from '../../sheet/patches-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
-import { Button } from '../../ui/button.tsx';
 import { Mark } from '../../ui/mark.tsx';
-import { Tabs } from '../../ui/tabs.tsx';
+import { tabParts } from '../../ui/tabs.tsx';
 import { Words } from '../../ui/text.tsx';
 import { usePlanned } from '../../worker/use-planned.ts';
-import { NoCard } from '../no-card.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { useAnswers } from '../use-answers.ts';
 import { areasOf } from './areas.ts';
@@ -26,6 +24,7 @@ import { shownWays, WAY_WORDS, type ChoiceId } from './shown-ways.ts';
 import { WaysTab } from './ways-tab.tsx';
 import { WorkTab } from './work-tab.tsx';
 import { counted } from '../../ui/counted.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 type Tab = 'ways' | 'work' | 'chalk' | 'done';
 const TABS = [
@@ -102,73 +101,69 @@ export function LevelStage(props: StageProps) {
     />
   );
   const { plan } = planned;
+  const toDo = read && plan !== null && !nothing && picture !== null && way !== undefined;
   return (
     <RoomFrame
       stage="level"
       props={props}
       sheet={sheet}
-      {...(plan && !nothing ? { marks: { plan: 'work' as const } } : {})}
+      needs="card"
+      marks={plan && !nothing ? { level: 'work' } : {}}
+      tabs={toDo ? { label: 'Level', tabs: tabParts(TABS, tab, setTab) } : null}
       actions={
-        plan && !nothing && (tab === 'ways' || tab === 'work') ? (
-          <View style={styles.actions}>
-            <Button
-              kind="main"
-              label={tab === 'ways' ? 'Show the work' : 'Chalk it out'}
-              onPress={() => setTab(tab === 'ways' ? 'work' : 'chalk')}
-            />
-          </View>
-        ) : undefined
+        toDo && (tab === 'ways' || tab === 'work')
+          ? [
+              tab === 'ways'
+                ? { label: 'Show the work', act: () => setTab('work'), main: true }
+                : { label: 'Chalk it out', act: () => setTab('chalk'), main: true },
+            ]
+          : []
       }
     >
-      {!shown.card ? (
-        <NoCard onChoose={() => go('room')} />
-      ) : (
-        <LevelSide planned={planned} none={!read} onRead={() => go('flat')}>
-          {plan && nothing ? (
-            <>
-              <NothingToDo provisional={plan.provisional} />
-              {picture && picture.achieved.length > 0 ? (
-                <DoneTab shown={shown} room={room} way={null} picture={picture} onRead={() => go('flat')} />
-              ) : null}
-            </>
-          ) : null}
-          {plan && !nothing && picture && way ? (
-            <>
-              <Tabs label="Level" tabs={TABS} chosen={tab} onChoose={setTab} />
-              {tab === 'ways' ? (
-                <WaysTab
-                  shown={shown}
-                  room={room}
-                  planned={{ ...planned, plan }}
-                  gates={picture.surfaceGates}
-                  ways={ways}
-                  way={way}
-                  onWay={(id: ChoiceId) => void answers.set(WAY_CHOSEN, id, WAY_WORDS[id])}
-                  planeAt={planeAt}
-                  onPlane={(index) => void answers.set(PLANE_CHOSEN, index, 'Ground before the pour')}
-                  onMark={() => go('sound')}
-                />
-              ) : null}
-              {tab === 'work' ? (
-                <WorkTab
-                  shown={shown}
-                  room={room}
-                  timber={isTimber(picture.laidOver)}
-                  way={way}
-                  chosen={area}
-                  onChoose={setArea}
-                >
-                  <FilesFold shown={shown} room={room} picture={picture} planned={planned} way={way} points={points} />
-                </WorkTab>
-              ) : null}
-              {tab === 'chalk' ? <ChalkTab shown={shown} room={room} points={points} at={point} onAt={setAt} /> : null}
-              {tab === 'done' ? (
-                <DoneTab shown={shown} room={room} way={way} picture={picture} onRead={() => go('flat')} />
-              ) : null}
-            </>
-          ) : null}
-        </LevelSide>
-      )}
+      <LevelSide planned={planned} none={!read} onRead={() => go('flat')}>
+        {plan && nothing ? (
+          <>
+            <NothingToDo provisional={plan.provisional} />
+            {picture && picture.achieved.length > 0 ? (
+              <DoneTab shown={shown} room={room} way={null} picture={picture} onRead={() => go('flat')} />
+            ) : null}
+          </>
+        ) : null}
+        {plan && !nothing && picture && way ? (
+          <>
+            {tab === 'ways' ? (
+              <WaysTab
+                shown={shown}
+                room={room}
+                planned={{ ...planned, plan }}
+                gates={picture.surfaceGates}
+                ways={ways}
+                way={way}
+                onWay={(id: ChoiceId) => void answers.set(WAY_CHOSEN, id, WAY_WORDS[id])}
+                planeAt={planeAt}
+                onPlane={(index) => void answers.set(PLANE_CHOSEN, index, 'Ground before the pour')}
+                onMark={() => go('sound')}
+              />
+            ) : null}
+            {tab === 'work' ? (
+              <WorkTab
+                shown={shown}
+                room={room}
+                timber={isTimber(picture.laidOver)}
+                way={way}
+                chosen={area}
+                onChoose={setArea}
+              >
+                <FilesFold shown={shown} room={room} picture={picture} planned={planned} way={way} points={points} />
+              </WorkTab>
+            ) : null}
+            {tab === 'chalk' ? <ChalkTab shown={shown} room={room} points={points} at={point} onAt={setAt} /> : null}
+            {tab === 'done' ? (
+              <DoneTab shown={shown} room={room} way={way} picture={picture} onRead={() => go('flat')} />
+            ) : null}
+          </>
+        ) : null}
+      </LevelSide>
     </RoomFrame>
   );
 }
@@ -192,8 +187,7 @@ function NothingToDo({ provisional }: { provisional: boolean }) {
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
-  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
 });

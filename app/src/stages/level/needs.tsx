@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import type { CompoundNeed } from '@maquette/core/levelling';
 import { formatMass, formatVolume, type UnitSystem } from '@maquette/core/units';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
@@ -46,7 +46,7 @@ export function Needs({ needs, units }: { needs: readonly CompoundNeed[]; units:
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 4 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8, borderTopWidth: 1, minHeight: 52 },
+  box: { gap: SPACE.near },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap, borderTopWidth: 1, minHeight: 52 },
   grow: { flex: 1 },
 });

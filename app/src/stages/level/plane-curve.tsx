@@ -1,10 +1,11 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { PlaneChoice } from '@maquette/core/levelling';
 import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { Touch } from '../../ui/touch.tsx';
 
 const TALL_PX = 90;
 
@@ -33,11 +34,11 @@ export function PlaneCurve({
       >{`Bags of ${say(product).toLowerCase()} against ${unitLabel(units)} ground off the highest place`}</Words>
       <View role="radiogroup" accessibilityLabel="Grind first" style={styles.bars}>
         {curve.map((pour, index) => (
-          <Pressable
+          <Touch
             key={pour.groundMm}
             role="radio"
             aria-checked={index === chosen}
-            accessibilityLabel={`Grind ${formatGap(pour.groundMm, units)} ${unitLabel(units)}: ${counted(bags[index]!, 'bag')}`}
+            label={`Grind ${formatGap(pour.groundMm, units)} ${unitLabel(units)}: ${counted(bags[index]!, 'bag')}`}
             onPress={() => onChoose(index)}
             style={styles.bar}
           >
@@ -55,7 +56,7 @@ export function PlaneCurve({
             <Words figure size="small" bold={index === chosen}>
               {formatGap(pour.groundMm, units)}
             </Words>
-          </Pressable>
+          </Touch>
         ))}
       </View>
     </View>
@@ -63,7 +64,7 @@ export function PlaneCurve({
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 4 },
-  bars: { flexDirection: 'row', gap: 4, alignItems: 'flex-end' },
+  box: { gap: SPACE.near },
+  bars: { flexDirection: 'row', gap: SPACE.near, alignItems: 'flex-end' },
   bar: { flex: 1, alignItems: 'center', justifyContent: 'flex-end', minHeight: TALL_PX + 44 },
 });

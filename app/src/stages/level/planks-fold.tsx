@@ -15,6 +15,7 @@ import type { ShownWay } from './shown-ways.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { counted } from '../../ui/counted.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -119,7 +120,7 @@ function Report({ shown, room, of, answer }: { shown: ShownRoom; room: RoomFacts
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 8 },
-  list: { gap: 4 },
-  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  box: { gap: SPACE.gap },
+  list: { gap: SPACE.near },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.gap },
 });

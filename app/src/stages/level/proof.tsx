@@ -5,7 +5,7 @@ import type { Certificate } from '@maquette/core/levelling';
 import { planOf, type RoomFacts } from '@maquette/core/room';
 import { formatGap, formatReach, roundTo, unitLabel } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -124,10 +124,10 @@ function Nearness({ room, way, planned, currency }: Props) {
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 12 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  box: { gap: SPACE.part },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
   cost: { minWidth: 48, textAlign: 'right' },
   key: { flexGrow: 0 },
-  warn: { padding: 12, gap: 4 },
+  warn: { padding: SPACE.part, gap: SPACE.near },
 });

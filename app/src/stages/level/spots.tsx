@@ -3,7 +3,7 @@ import type { Patch } from '@maquette/core/levelling';
 import { planOf, type RoomFacts } from '@maquette/core/room';
 import { formatGap, unitLabel } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 
@@ -26,5 +26,5 @@ export function Spots({ room, spots }: { room: RoomFacts; spots: readonly { area
 }
 
 const styles = StyleSheet.create({
-  box: { borderWidth: 1, padding: 8, gap: 2 },
+  box: { borderWidth: 1, padding: SPACE.gap, gap: 2 },
 });

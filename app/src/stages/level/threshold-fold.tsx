@@ -7,9 +7,10 @@ import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 const RISE_MM = { min: -20, max: 60 } as const;
 
@@ -78,4 +79,4 @@ export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFac
   );
 }
 
-const styles = StyleSheet.create({ box: { gap: 8 } });
+const styles = StyleSheet.create({ box: { gap: SPACE.gap } });

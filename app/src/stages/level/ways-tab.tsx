@@ -1,11 +1,11 @@
 import { stopSaid } from '@maquette/core/hazards';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { RoomPicture } from '@maquette/core';
 import type { LevellingPlan } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
@@ -22,6 +22,7 @@ import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { Touch } from '../../ui/touch.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -151,10 +152,10 @@ function WayRow({
           : 'Does not keep the rule by itself'
       : null;
   return (
-    <Pressable
+    <Touch
       role="radio"
       aria-checked={chosen}
-      accessibilityLabel={`${way.words}, ${way.cost === null || off ? '' : `${costWords(way.cost, currency)}, `}${note}`}
+      label={`${way.words}, ${way.cost === null || off ? '' : `${costWords(way.cost, currency)}, `}${note}`}
       onPress={onPress}
       style={[
         styles.way,
@@ -188,16 +189,16 @@ function WayRow({
           {`${first ? (way.id === 'ramp' ? 'Meets what is asked. ' : 'Cheapest that holds. ') : ''}${way.risk[0]!.toUpperCase()}${way.risk.slice(1)}.`}
         </Words>
       )}
-    </Pressable>
+    </Touch>
   );
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
-  warn: { padding: 12, gap: 4 },
+  warn: { padding: SPACE.part, gap: SPACE.near },
   ways: { gap: 6 },
-  way: { paddingHorizontal: 12, paddingVertical: 8, gap: 2, minHeight: 56 },
+  way: { paddingHorizontal: SPACE.part, paddingVertical: SPACE.gap, gap: 2, minHeight: 56 },
   stop: { flexGrow: 0 },
 });

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { figuresOf, type FigureOf } from '@maquette/core/figures';
 import { grindingTask, isSpot, shimSteps, type Patch } from '@maquette/core/levelling';
 import { planOf, type RoomFacts } from '@maquette/core/room';
@@ -14,7 +14,7 @@ import {
 } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
 import { areasOf } from './areas.ts';
@@ -24,6 +24,7 @@ import type { ShownWay } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { Touch } from '../../ui/touch.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -125,10 +126,9 @@ function AreaRow({
       : `${task.passes} pass${task.passes === 1 ? '' : 'es'}, ${hoursWords(task.hours)}`;
   return (
     <View role="listitem">
-      <Pressable
-        role="button"
+      <Touch
         aria-pressed={chosen}
-        accessibilityLabel={`${what === 'fill' ? 'Patch' : 'High'} ${area.label}`}
+        label={`${what === 'fill' ? 'Patch' : 'High'} ${area.label}`}
         onPress={onPress}
         style={[styles.row, { borderColor: chosen ? palette.chalk : palette.rule }]}
       >
@@ -152,15 +152,22 @@ function AreaRow({
             </Words>
           ) : null}
         </View>
-      </Pressable>
+      </Touch>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
   list: { gap: 6 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 12, borderWidth: 1, padding: 8, minHeight: 56 },
-  letter: { minWidth: 32, height: 32, paddingHorizontal: 4, alignItems: 'center', justifyContent: 'center' },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: SPACE.part,
+    borderWidth: 1,
+    padding: SPACE.gap,
+    minHeight: 56,
+  },
+  letter: { minWidth: 32, height: 32, paddingHorizontal: SPACE.near, alignItems: 'center', justifyContent: 'center' },
   grow: { flex: 1 },
 });

@@ -19,17 +19,18 @@ import type { UnitSystem } from '@maquette/core/units';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** What the planks will lie over, with what is known of it; and a second base beyond a dividing line. */
 export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {
   const say = useSay();
   const { baseKind, base, secondBase, lines, units } = room;
   return (
-    <View style={{ gap: 12 }}>
+    <View style={{ gap: SPACE.part }}>
       <Choice
         label="What the planks will lie over"
         value={baseKind}
@@ -120,7 +121,7 @@ function Details({
     />
   );
   return (
-    <View style={{ gap: 12 }}>
+    <View style={{ gap: SPACE.part }}>
       {!isTimber(kind) ? field('slabMm') : null}
       <Choice
         label="Beneath it"

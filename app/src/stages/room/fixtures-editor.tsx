@@ -18,12 +18,13 @@ import { newId } from '../../data/ids.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   room: RoomFacts;
@@ -54,7 +55,7 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
     put([...fixtures, made], `${say(FIXTURES[kind].words)} put in`);
   };
   return (
-    <View style={{ gap: 12 }}>
+    <View style={{ gap: SPACE.part }}>
       {fixtures.length > 1 ? (
         <Choice
           label="Fixture to change"
@@ -129,7 +130,7 @@ function FixtureFields({
   const move = (part: Partial<WallPlace>) => onTaken(setOnWall(corners, fixture, { ...place, ...part }), words);
   const to = fixture.round ? 'middle' : 'near edge';
   return (
-    <View style={{ gap: 12 }}>
+    <View style={{ gap: SPACE.part }}>
       <Words bold>{say(fixtureName(fixture))}</Words>
       <Choice
         label="Taped from wall"

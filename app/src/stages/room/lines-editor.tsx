@@ -16,9 +16,10 @@ import { useState } from 'react';
 import { newId } from '../../data/ids.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** Measured diagonals: the drawn room is fitted to them, and it is said by how much it is out of square. */
 export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: RoomChange }) {
@@ -52,7 +53,7 @@ export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: Roo
     />
   );
   return (
-    <View style={{ gap: 12 }}>
+    <View style={{ gap: SPACE.part }}>
       <Words size="small">Corner 1 is where W1 starts, corner 2 where it ends, and so on.</Words>
       {corner('From corner', from, setFrom)}
       {corner('To corner', to, setTo)}
@@ -111,7 +112,7 @@ export function LinesEditor({
   const edit = (line: DividingLine, part: Partial<DividingLine>) =>
     void change('Dividing line moved', { lines: lines.map((l) => (l.id === line.id ? { ...l, ...part } : l)) });
   return (
-    <View style={{ gap: 12 }}>
+    <View style={{ gap: SPACE.part }}>
       {lines.map((line) => {
         const upright = Math.abs(line.bxMm - line.axMm) < Math.abs(line.byMm - line.ayMm);
         // Each end of its own: a line may run askew.
@@ -125,7 +126,7 @@ export function LinesEditor({
               ['at the right', line.byMm - box.minY, (mm) => edit(line, { byMm: mm + box.minY })],
             ];
         return (
-          <View key={line.id} style={{ gap: 8 }}>
+          <View key={line.id} style={{ gap: SPACE.gap }}>
             <Words bold>{line.name}</Words>
             {ends.map(([where, mm, take]) => (
               <LengthField

@@ -18,10 +18,11 @@ import { newId } from '../../data/ids.ts';
 import { useBook } from '../../data/use-facts.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { isFarSide, type RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   room: RoomFacts;
@@ -81,7 +82,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
     edit({ wall, widthMm, fromMm: Math.min(opening!.fromMm, length - widthMm) });
   };
   return (
-    <View style={{ gap: 12 }}>
+    <View style={{ gap: SPACE.part }}>
       {openings.length === 0 ? (
         <Words>The walk starts at the door. Without one it starts at the first corner.</Words>
       ) : null}

@@ -14,12 +14,12 @@ import { formatArea, formatReach } from '@maquette/core/units';
 import { bodyOf } from '@maquette/facts';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { BaseEditor } from './base-editor.tsx';
@@ -186,8 +186,8 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  line: { flexDirection: 'row', alignItems: 'baseline', gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  line: { flexDirection: 'row', alignItems: 'baseline', gap: SPACE.part },
   grow: { flex: 1 },
-  pair: { flexDirection: 'row', gap: 12, flexWrap: 'wrap' },
+  pair: { flexDirection: 'row', gap: SPACE.part, flexWrap: 'wrap' },
 });

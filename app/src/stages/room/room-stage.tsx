@@ -94,7 +94,8 @@ export function RoomStage(props: StageProps) {
       props={props}
       sheet={sheet}
       keying={walk !== null}
-      actions={walk ? <WalkClosing units={room.units} walls={walk} onDone={takeWalk} /> : null}
+      needs="nothing"
+      closing={walk ? <WalkClosing units={room.units} walls={walk} onDone={takeWalk} /> : null}
     >
       {walk ? (
         <WalkWalls units={room.units} walls={walk} onWalls={setWalk} onLeave={() => setWalk(null)} />

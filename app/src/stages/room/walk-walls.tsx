@@ -4,7 +4,7 @@ import { outlineOf, turnWords, walkOf, WALL_COUNT, WALL_LENGTH_MM, type Wall } f
 import { formatRod, formatSpan, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { Keypad } from '../../bench/keypad.tsx';
 import { useMeter } from '../../bench/use-meter.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -158,8 +158,8 @@ export function WalkClosing({
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  turns: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  turns: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.gap },
   turn: { minHeight: 64, minWidth: '45%' },
-  closed: { paddingHorizontal: 16, paddingVertical: 8, gap: 8 },
+  closed: { paddingHorizontal: SPACE.edge, paddingVertical: SPACE.gap, gap: SPACE.gap },
 });

@@ -12,11 +12,11 @@ import {
   type Wall,
 } from '@maquette/core/room';
 import { formatReach, type UnitSystem } from '@maquette/core/units';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Renumber } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -240,8 +240,8 @@ function NameField({ name, onTaken }: { name: string; onTaken: (name: string) =>
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 12 },
-  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
-  chip: { minWidth: 52, flexGrow: 0, paddingHorizontal: 8 },
-  alert: { padding: 12, gap: 8 },
+  box: { gap: SPACE.part },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.near },
+  chip: { minWidth: 52, flexGrow: 0, paddingHorizontal: SPACE.gap },
+  alert: { padding: SPACE.part, gap: SPACE.gap },
 });

@@ -1,5 +1,5 @@
 import { decidedBy } from '@maquette/core/hazards';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { FigureOf } from '@maquette/core/figures';
 import { tapeFrom, type RoomFacts } from '@maquette/core/room';
 import {
@@ -16,17 +16,18 @@ import { newId, nowUtc } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
 import { Mark } from '../../ui/mark.tsx';
-import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
+import { Touch } from '../../ui/touch.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -73,7 +74,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
   const name = MARK_WORDS[mark.kind];
   return (
     <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`mark-${mark.kind}`}>
-      <Pressable role="button" aria-expanded={open} accessibilityLabel={`${say(name)}. ${place}`} onPress={onOpen}>
+      <Touch aria-expanded={open} label={`${say(name)}. ${place}`} onPress={onOpen}>
         <View style={styles.head}>
           <Mark verdict={tick ? 'lay' : treatment.verdict} />
           <View style={styles.grow}>
@@ -83,7 +84,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
             </Words>
           </View>
         </View>
-      </Pressable>
+      </Touch>
       <Words>{say(treatment.words)}</Words>
       {treatment.decides ? (
         <Words bold size="small">
@@ -172,7 +173,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
 
 const styles = StyleSheet.create({
   card: { borderTopWidth: 1, paddingTop: 10, gap: 6 },
-  head: { flexDirection: 'row', gap: 12, minHeight: 48, alignItems: 'center' },
+  head: { flexDirection: 'row', gap: SPACE.part, minHeight: 48, alignItems: 'center' },
   grow: { flex: 1 },
   body: { gap: 10 },
 });

@@ -5,6 +5,7 @@ import { KEEP_OFF_KINDS, MARK_KINDS, MARK_WORDS, USUAL_SHAPE, type MarkKind } fr
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 /** Kinds met most often on each sort of base come first; the rest are one touch away. */
 const OFTEN: Record<'timber' | 'mineral', readonly MarkKind[]> = {
@@ -53,4 +54,4 @@ export function MarkKinds({
   );
 }
 
-const styles = StyleSheet.create({ box: { gap: 8 } });
+const styles = StyleSheet.create({ box: { gap: SPACE.gap } });

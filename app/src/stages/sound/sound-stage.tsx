@@ -8,12 +8,12 @@ import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { BaseLayer } from '../../sheet/base-layer.tsx';
+import { DecidedLayer } from '../../sheet/decided-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { MarksLayer, WalkLayer } from '../../sheet/sound-layer.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
-import { Button } from '../../ui/button.tsx';
-import { Tabs } from '../../ui/tabs.tsx';
-import { CriteriaList } from '../criteria-list.tsx';
+import { tabParts } from '../../ui/tabs.tsx';
+import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { MarkCard } from './mark-card.tsx';
 import { MarkKinds } from './mark-kinds.tsx';
@@ -21,6 +21,7 @@ import { WalkTab } from './walk-tab.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { counted } from '../../ui/counted.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 const REACH_PX = 26;
 
@@ -31,6 +32,7 @@ export function SoundStage(props: StageProps) {
   const { marks, checks } = shown.plain;
   const figure = useMemo(() => figuresOf(shown.plain.figures), [shown.plain.figures]);
   const plan = usePlan(room);
+  const criteria = criteriaOf(picture, 'sound');
   const steps = useMemo(() => walkOf(room, plan, checks, figure('tap-mm')), [room, plan, checks, figure]);
   const [tab, setTab] = useState<'walk' | 'marks'>('walk');
   const [asked, setStep] = useState<string | null>(null);
@@ -40,6 +42,16 @@ export function SoundStage(props: StageProps) {
   const step = steps.find((s) => s.key === asked) ?? steps.find((s) => !s.done) ?? null;
   const shape = kind ? USUAL_SHAPE[kind] : null;
   const least = shape === 'area' ? 3 : shape === 'line' ? 2 : 1;
+  const drawn =
+    drawing.length >= least && shape !== 'point'
+      ? `That is all of it (${drawing.length} corners)`
+      : drawing.length === 1 && shape !== 'point'
+        ? 'Only this point'
+        : 'Touch the sheet where it is';
+  const begin = (next: MarkKind | null) => {
+    setKind(next);
+    setDrawing([]);
+  };
   const finish = (points: PointMm[]) => {
     if (!kind) return;
     const id = newId();
@@ -50,8 +62,7 @@ export function SoundStage(props: StageProps) {
       yMm: Math.round(points.reduce((sum, p) => sum + p.yMm, 0) / points.length),
     };
     const mark = newMark(id, kind, at, whole ? { shape: shape!, points } : {});
-    setKind(null);
-    setDrawing([]);
+    begin(null);
     setOpen(id);
     setTab('marks');
     void write(`Marked: ${say(MARK_WORDS[kind]).toLowerCase()}`, [
@@ -83,6 +94,7 @@ export function SoundStage(props: StageProps) {
       over={(view) => (
         <>
           {tab === 'walk' ? <WalkLayer steps={steps} now={step?.key ?? null} view={view} /> : null}
+          <DecidedLayer criteria={criteria} view={view} />
           <MarksLayer marks={marks} chosen={open} drawing={drawing} view={view} />
         </>
       )}
@@ -93,56 +105,31 @@ export function SoundStage(props: StageProps) {
       stage="sound"
       props={props}
       sheet={sheet}
+      needs="nothing"
+      tabs={{
+        label: 'Soundness',
+        tabs: tabParts(
+          [
+            { tab: 'walk', label: 'Walk' },
+            { tab: 'marks', label: `Marks (${marks.length})` },
+          ] as const,
+          tab,
+          setTab,
+        ),
+      }}
       actions={
-        <View style={styles.actions}>
-          {kind ? (
-            <>
-              <Button
-                kind="main"
-                label={
-                  drawing.length >= least && shape !== 'point'
-                    ? `That is all of it (${drawing.length} corners)`
-                    : drawing.length === 1 && shape !== 'point'
-                      ? 'Only this point'
-                      : 'Touch the sheet where it is'
-                }
-                disabled={drawing.length === 0}
-                onPress={() => finish(drawing)}
-              />
-              <Button
-                label="Not now"
-                onPress={() => {
-                  setKind(null);
-                  setDrawing([]);
-                }}
-              />
-            </>
-          ) : (
-            <Button kind="main" label="Read the floor’s levels" onPress={() => go('flat')} />
-          )}
-        </View>
+        kind
+          ? [
+              { label: drawn, act: () => finish(drawing), main: true, disabled: drawing.length === 0 },
+              { label: 'Not now', act: () => begin(null) },
+            ]
+          : [{ label: 'Read the floor’s levels', act: () => go('flat'), main: true }]
       }
     >
-      <Tabs
-        label="Soundness"
-        tabs={[
-          { tab: 'walk', label: 'Walk' },
-          { tab: 'marks', label: `Marks (${marks.length})` },
-        ]}
-        chosen={tab}
-        onChoose={setTab}
-      />
-      <CriteriaList criteria={picture?.criteria.filter((c) => /^(sound|lips)/.test(c.id)) ?? []} />
+      <CriteriaList criteria={criteria} />
       <View style={styles.box}>
         {tab === 'walk' ? <WalkTab shown={shown} room={room} steps={steps} step={step} onStep={setStep} /> : null}
-        <MarkKinds
-          room={room}
-          kind={kind}
-          onKind={(next) => {
-            setKind(next);
-            setDrawing([]);
-          }}
-        />
+        <MarkKinds room={room} kind={kind} onKind={begin} />
         {tab === 'walk'
           ? null
           : marks.map((mark) => (
@@ -162,6 +149,5 @@ export function SoundStage(props: StageProps) {
 }
 
 const styles = StyleSheet.create({
-  actions: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 8 },
-  box: { padding: 16, gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
 });

@@ -9,6 +9,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 
 const HOW: Record<WalkStep['kind'], string> = {
   joist: 'Slow steps with your weight on each heel. Listen for a squeak, feel for give.',
@@ -84,4 +85,4 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
   );
 }
 
-const styles = StyleSheet.create({ box: { gap: 12 } });
+const styles = StyleSheet.create({ box: { gap: SPACE.part } });

@@ -16,7 +16,7 @@ import type { Question } from '@maquette/core/fields';
 import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
@@ -266,14 +266,14 @@ function OptionBlock({
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 20 },
-  layer: { borderTopWidth: 2, paddingTop: 12, gap: 8 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  box: { padding: SPACE.edge, gap: 20 },
+  layer: { borderTopWidth: 2, paddingTop: SPACE.part, gap: SPACE.gap },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
-  options: { gap: 8 },
-  option: { padding: 12, gap: 8 },
+  options: { gap: SPACE.gap },
+  option: { padding: SPACE.part, gap: SPACE.gap },
   row: { flexDirection: 'row', gap: 6, paddingVertical: 5 },
   label: { flex: 1.25 },
   cell: { flex: 1 },
-  school: { gap: 4 },
+  school: { gap: SPACE.near },
 });

@@ -10,10 +10,11 @@ import { write } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -96,4 +97,4 @@ export function Found({ shown, room, marking, onMarking }: Props) {
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: 8 } });
+const styles = StyleSheet.create({ list: { gap: SPACE.gap } });

@@ -18,7 +18,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
@@ -245,9 +245,9 @@ function Country({ shown }: { shown: ShownRoom }) {
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  layer: { borderTopWidth: 1, paddingTop: 12, gap: 8 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  layer: { borderTopWidth: 1, paddingTop: SPACE.part, gap: SPACE.gap },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   material: { gap: 2 },
   grow: { flex: 1 },
 });

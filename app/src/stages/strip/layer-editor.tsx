@@ -20,12 +20,13 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
-import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { LengthField } from '../../bench/length-field.tsx';
+import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useFollowing } from '../../ui/use-following.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
+import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -227,4 +228,4 @@ function Seams({ room, layer, onTaken }: { room: RoomFacts; layer: Layer; onTake
   );
 }
 
-const styles = StyleSheet.create({ box: { gap: 12, paddingBottom: 16 }, inner: { gap: 12 } });
+const styles = StyleSheet.create({ box: { gap: SPACE.part, paddingBottom: SPACE.edge }, inner: { gap: SPACE.part } });

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import {
   LAYER_KINDS,
   LAYERS,
@@ -16,13 +16,14 @@ import { newId } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Words } from '../../ui/text.tsx';
 import { LayerEditor } from './layer-editor.tsx';
 import { Section } from './section.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
+import { Touch } from '../../ui/touch.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -92,10 +93,9 @@ export function LayersTab(props: Props) {
         const gate = gates.find((g) => g.layerId === layer.id);
         return (
           <View key={layer.id} style={[styles.layer, { borderColor: palette.rule }]}>
-            <Pressable
-              role="button"
+            <Touch
               aria-expanded={open === layer.id}
-              accessibilityLabel={`${say(layerName(layer))}, ${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}`}
+              label={`${say(layerName(layer))}, ${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}`}
               onPress={() => onOpen(open === layer.id ? null : layer.id)}
               style={styles.head}
             >
@@ -113,7 +113,7 @@ export function LayersTab(props: Props) {
                   {gate.positive ? 'positive' : 'gate shut'}
                 </Words>
               ) : null}
-            </Pressable>
+            </Touch>
             {open === layer.id ? (
               <LayerEditor
                 {...props}
@@ -145,10 +145,10 @@ export function LayersTab(props: Props) {
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
   layer: { borderTopWidth: 1 },
-  head: { minHeight: 56, flexDirection: 'row', alignItems: 'center', gap: 12 },
+  head: { minHeight: 56, flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   number: { width: 24, textAlign: 'center' },
   grow: { flex: 1 },
-  kinds: { gap: 4 },
+  kinds: { gap: SPACE.near },
 });

@@ -14,7 +14,7 @@ import {
 import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -185,7 +185,7 @@ function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
   const cut = pack.cut!;
   const side = formatReach(cut.limits.longMm, units);
   return (
-    <View style={{ gap: 4 }} testID="cut-plan">
+    <View style={{ gap: SPACE.near }} testID="cut-plan">
       <Words bold>{`${counted(cut.pieces.length, 'piece')}, heaviest ${formatMass(cut.heaviestKg, units)}`}</Words>
       <Words
         figure
@@ -242,12 +242,12 @@ function TrimFold({ shown, trim, units }: { shown: ShownRoom; trim: readonly Tri
 }
 
 const styles = StyleSheet.create({
-  box: { padding: 16, gap: 12 },
-  sums: { flexDirection: 'row', gap: 12 },
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  sums: { flexDirection: 'row', gap: SPACE.part },
   sum: { flex: 1 },
-  cut: { gap: 8 },
-  warn: { padding: 12, gap: 4 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  cut: { gap: SPACE.gap },
+  warn: { padding: SPACE.part, gap: SPACE.near },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   tag: { width: 52 },
   grow: { flex: 1 },
   small: { flexGrow: 0, minWidth: 96 },

@@ -4,11 +4,11 @@ import { PART_WORDS, type Layer, type Part } from '@maquette/core/layers';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
-import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 
@@ -100,4 +100,4 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
   );
 }
 
-const styles = StyleSheet.create({ box: { borderWidth: 1, padding: 12, gap: 12 } });
+const styles = StyleSheet.create({ box: { borderWidth: 1, padding: SPACE.part, gap: SPACE.part } });

@@ -1,17 +1,18 @@
 import { stopSaid, cautionSaid } from '@maquette/core/hazards';
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { Step, StripPlan } from '@maquette/core/stripout';
 import { bodyOf } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { usePalette } from '../../theme/theme.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
-import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { hoursWords } from '../amounts.ts';
 import { useSay } from '../../ui/shown-in.tsx';
+import { Touch } from '../../ui/touch.tsx';
 
 const GROUPS: Record<Step['group'], string> = {
   clear: 'Before anything is touched',
@@ -71,12 +72,12 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
   return (
     <View style={[styles.step, { borderColor: palette.rule }]}>
       <View style={styles.line}>
-        <Pressable
+        <Touch
           role="checkbox"
           aria-checked={done}
           aria-disabled={stopped}
           disabled={stopped}
-          accessibilityLabel={`${say(step.words)}${stopped ? ', stopped' : ''}`}
+          label={`${say(step.words)}${stopped ? ', stopped' : ''}`}
           onPress={tick}
           style={[
             styles.tick,
@@ -89,14 +90,8 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
           <Words bold size="large" color={done ? palette.onChalk : palette.verdict.stop}>
             {done ? '✓' : stopped ? '–' : ''}
           </Words>
-        </Pressable>
-        <Pressable
-          role="button"
-          aria-expanded={open}
-          accessibilityLabel={`More of: ${say(step.words)}`}
-          onPress={onOpen}
-          style={styles.words}
-        >
+        </Touch>
+        <Touch aria-expanded={open} label={`More of: ${say(step.words)}`} onPress={onOpen} style={styles.words}>
           <Words bold={!done} color={done ? palette.quiet : palette.ink}>
             {say(step.words)}
           </Words>
@@ -109,7 +104,7 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
                   ? ''
                   : 'a moment'}
           </Words>
-        </Pressable>
+        </Touch>
       </View>
       {stopped
         ? step.stops.map((stop) => (
@@ -139,10 +134,10 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
 }
 
 const styles = StyleSheet.create({
-  group: { paddingTop: 12, paddingBottom: 4 },
-  step: { borderTopWidth: 1, paddingVertical: 6, gap: 4 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  group: { paddingTop: SPACE.part, paddingBottom: SPACE.near },
+  step: { borderTopWidth: 1, paddingVertical: 6, gap: SPACE.near },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   tick: { width: 48, height: 48, borderWidth: 2, alignItems: 'center', justifyContent: 'center' },
   words: { flex: 1, minHeight: 48, justifyContent: 'center' },
-  more: { gap: 8, paddingLeft: 60, paddingBottom: 8 },
+  more: { gap: SPACE.gap, paddingLeft: 60, paddingBottom: SPACE.gap },
 });

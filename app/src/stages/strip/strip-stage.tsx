@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
 import { areaStacks } from '@maquette/core/layers';
 import { figuresOf } from '@maquette/core/figures';
 import { floorOf, inRegion, regionAt } from '@maquette/core/room';
@@ -13,11 +12,8 @@ import { AreasLayer, PinsLayer, TapsLayer } from '../../sheet/areas-layer.tsx';
 import { PieceLabels, PiecesLayer, TrimLayer } from '../../sheet/pieces-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
-import { Button } from '../../ui/button.tsx';
-import { PlacePhotoContext } from '../../ui/place-photo.tsx';
-import { Tabs } from '../../ui/tabs.tsx';
-import { Words } from '../../ui/text.tsx';
-import { NoCard } from '../no-card.tsx';
+import { PlacePhotoContext } from '../../photos/place-photo.tsx';
+import { tabParts } from '../../ui/tabs.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { ChooseTab } from './choose-tab.tsx';
 import { HazardsTab } from './hazards-tab.tsx';
@@ -41,7 +37,7 @@ const REACH_PX = 24;
 /** What lies on the floor, what may stay, and how the rest comes up. */
 export function StripStage(props: StageProps) {
   const say = useSay();
-  const { shown, room, picture, failed, go } = props;
+  const { shown, room, picture, go } = props;
   const { layers } = shown.plain;
   const decided = picture?.strip.comparisons.every((c) => c.chosen !== null || c.forced) ?? false;
   const [asked, setTab] = useState<Tab | null>(null);
@@ -150,15 +146,10 @@ export function StripStage(props: StageProps) {
         stage="strip"
         props={props}
         sheet={sheet}
-        actions={
-          <View style={styles.actions}>
-            <Button kind="main" label={next[tab].label} onPress={next[tab].act} />
-          </View>
-        }
+        needs={tab === 'layers' ? 'nothing' : 'picture'}
+        tabs={{ label: 'Strip-out', tabs: tabParts(TABS, tab, setTab) }}
+        actions={[{ ...next[tab], main: true }]}
       >
-        <Tabs label="Strip-out" tabs={TABS} chosen={tab} onChoose={setTab} />
-        {!shown.card ? <NoCard onChoose={() => go('room')} /> : null}
-        {shown.card && !strip ? <Words style={styles.note}>{failed ?? 'Working it out …'}</Words> : null}
         {tab === 'layers' ? (
           <LayersTab
             shown={shown}
@@ -199,8 +190,3 @@ export function StripStage(props: StageProps) {
     </PlacePhotoContext.Provider>
   );
 }
-
-const styles = StyleSheet.create({
-  note: { padding: 16 },
-  actions: { paddingHorizontal: 16, paddingVertical: 8 },
-});

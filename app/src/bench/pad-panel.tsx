@@ -1,9 +1,9 @@
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Keypad, type PadAction } from '../bench/keypad.tsx';
+import { Keypad, type PadAction } from './keypad.tsx';
 import type { UnitSystem } from '@maquette/core/units';
 import { usePalette } from '../theme/theme.tsx';
-import { Button } from './button.tsx';
+import { Button } from '../ui/button.tsx';
 
 /** One number asked for on the pad. */
 interface PadAsk {

@@ -1,14 +1,15 @@
 import { useEffect, useState } from 'react';
-import { Image, Pressable, StyleSheet, View } from 'react-native';
+import { Image, StyleSheet, View } from 'react-native';
 import type { ShownRoom } from '../data/use-facts.ts';
 import { bodyOf } from '@maquette/facts';
 import { keepPhotos, pictureUrl, type PhotoAbout } from '../data/photos.ts';
 import { chooseFiles } from '../data/save-text.ts';
 import { write } from '../data/write.ts';
-import { usePalette } from '../theme/theme.tsx';
-import { Button, ButtonRow } from './button.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
+import { Button, ButtonRow } from '../ui/button.tsx';
 import { usePlacePhoto } from './place-photo.tsx';
-import { Words } from './text.tsx';
+import { Words } from '../ui/text.tsx';
+import { Touch } from '../ui/touch.tsx';
 
 type Photo = ShownRoom['photos'][number];
 
@@ -46,14 +47,13 @@ export function PhotoStrip({
         <View style={styles.strip} role="list" accessibilityLabel="Photographs">
           {photos.map((photo) => (
             <View key={photo.id} role="listitem" style={large === photo.id ? styles.wide : null}>
-              <Pressable
-                role="button"
-                accessibilityLabel={`Photograph of ${photo.note ? `${photo.note.toLowerCase()}, ` : ''}${photo.takenAt.slice(0, 16).replace('T', ' ')}${large === photo.id ? ', smaller' : ', larger'}`}
+              <Touch
+                label={`Photograph of ${photo.note ? `${photo.note.toLowerCase()}, ` : ''}${photo.takenAt.slice(0, 16).replace('T', ' ')}${large === photo.id ? ', smaller' : ', larger'}`}
                 onPress={() => setLarge(large === photo.id ? null : photo.id)}
               >
                 <Picture roomId={shown.room!.id} id={photo.id} large={large === photo.id} />
                 {photo.note ? <Words size="small">{photo.note}</Words> : null}
-              </Pressable>
+              </Touch>
               {large === photo.id ? (
                 <ButtonRow>
                   {place ? (
@@ -112,9 +112,9 @@ function Picture({ roomId, id, large }: { roomId: string; id: string; large: boo
 }
 
 const styles = StyleSheet.create({
-  box: { gap: 8 },
-  strip: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  box: { gap: SPACE.gap },
+  strip: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.gap },
   small: { width: 72, height: 72, borderWidth: 1 },
   large: { width: '100%', height: 280, borderWidth: 1 },
-  wide: { width: '100%', gap: 8 },
+  wide: { width: '100%', gap: SPACE.gap },
 });

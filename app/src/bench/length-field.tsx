@@ -1,9 +1,9 @@
 import { inWords } from '@maquette/words';
 import { formatReach, formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
-import { useRefused, type OnProblem } from './asked-back.ts';
-import { Field } from './field.tsx';
+import { useRefused, type OnProblem } from '../ui/asked-back.ts';
+import { Field } from '../ui/field.tsx';
 import { PadKey, usePad } from './pad-panel.tsx';
-import { useFollowing } from './use-following.ts';
+import { useFollowing } from '../ui/use-following.ts';
 
 interface Props {
   label: string;

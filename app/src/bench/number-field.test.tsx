@@ -2,7 +2,7 @@ import '@testing-library/jest-dom';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { useAskedBack } from './asked-back.ts';
+import { useAskedBack } from '../ui/asked-back.ts';
 import { NumberField } from './number-field.tsx';
 
 const kept = jest.fn();

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useUndo } from '../data/write.ts';
-import { usePalette } from '../theme/theme.tsx';
-import { Button } from './button.tsx';
-import { Words } from './text.tsx';
+import { usePalette, SPACE } from '../theme/theme.tsx';
+import { Button } from '../ui/button.tsx';
+import { Words } from '../ui/text.tsx';
 
 const SHOWN_MS = 8000;
 
@@ -35,5 +35,5 @@ export function UndoBar() {
 const styles = StyleSheet.create({
   bar: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, borderTopWidth: 1 },
   words: { flex: 1 },
-  button: { flexGrow: 0, paddingHorizontal: 16 },
+  button: { flexGrow: 0, paddingHorizontal: SPACE.edge },
 });
