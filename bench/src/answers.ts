@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { assessRoom, dampContext, pictureOf, planRoom } from '@maquette/core';
+import { assessRoom, pictureOf, planRoom } from '@maquette/core';
 import { underEachSchool } from '@maquette/core/flat';
 import { evidenceOf } from '@maquette/core/formats';
 import { inventedJob, type FiledV3 } from '@maquette/facts/invented-jobs';
@@ -23,15 +23,10 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
         const picture = pictureOf(assessment, set.room, set.works);
         const plan = planRoom(assessment, set);
         const evidence = evidenceOf({
-          damp: dampContext(set, AT),
+          facts: set,
           results: assessment.damp?.results ?? [],
-          sound: set,
-          works: set.works,
-          edgeWalks: set.edgeWalks,
-          scans: set.scans,
-          photos: set.photos,
           versions: new Map(),
-        });
+        }).map(({ fact: _fact, ...line }) => line);
         return [
           room.id,
           readOut(
@@ -39,7 +34,7 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
               picture: {
                 ...picture,
                 validUntil: undefined,
-                criteria: picture.criteria.map(({ part: _part, ...said }) => said),
+                criteria: picture.criteria.map(({ part: _part, also: _also, at: _at, ...said }) => said),
               },
               schools: assessment.flat ? underEachSchool(assessment.flat, set.card.rules, set.room.contactsOnly) : [],
               plan: plan && plainOf(plan),

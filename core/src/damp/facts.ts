@@ -1,4 +1,4 @@
-import { say } from '../said/index.ts';
+import { decimals, reach, say } from '../said/index.ts';
 import type { AirLog, AirReading } from '../air/index.ts';
 import type { CoveringCard } from '../coverings/index.ts';
 import type { FigureOf } from '../figures/index.ts';
@@ -11,6 +11,7 @@ import {
   orNull,
   refersTo,
   text,
+  together,
   within,
   type Answer,
   type FactOf,
@@ -30,41 +31,73 @@ export const DAMP_RANGES = {
 } as const;
 
 /** One test: a method at a place, from the moment it is set. */
-export const dampTests = kind('room', 'Damp test', {
-  method: oneOf(...DAMP_METHODS),
-  name: text(40),
-  ...PLACE,
-  /** Hole sealed, hood set, dish exposed, film taped; null where nothing waits. */
-  startedAt: orNull(moment()),
-  /** Depth of hole or sample, mm. */
-  depthMm: orNull(within(DAMP_RANGES.depthMm, 'mm')),
-  /** Dish: what it weighed when set, g. */
-  startG: orNull(within(DAMP_RANGES.startG, 'g')),
-  /** Dish: area under the dome, m2. */
-  areaM2: orNull(within(DAMP_RANGES.areaM2, 'm²')),
-  /** Pins: in the base, or in the covering boards. */
-  of: oneOf('base', 'boards'),
-  /** Pins: the species group's offset, %MC, and whether the instrument already corrects for temperature. */
-  offsetPercent: within(DAMP_RANGES.offsetPercent, '%MC'),
-  compensates: flag(),
-  instrument: text(80),
-  /** Day the instrument was last checked; empty when nobody knows. */
-  checkedOn: text(40),
-  note: text(500),
-});
+export const dampTests = kind(
+  'room',
+  'Damp test',
+  {
+    method: oneOf(...DAMP_METHODS),
+    name: text(40),
+    ...PLACE,
+    /** Hole sealed, hood set, dish exposed, film taped; null where nothing waits. */
+    startedAt: orNull(moment()),
+    /** Depth of hole or sample, mm. */
+    depthMm: orNull(within(DAMP_RANGES.depthMm, 'mm')),
+    /** Dish: what it weighed when set, g. */
+    startG: orNull(within(DAMP_RANGES.startG, 'g')),
+    /** Dish: area under the dome, m2. */
+    areaM2: orNull(within(DAMP_RANGES.areaM2, 'm²')),
+    /** Pins: in the base, or in the covering boards. */
+    of: oneOf('base', 'boards'),
+    /** Pins: the species group's offset, %MC, and whether the instrument already corrects for temperature. */
+    offsetPercent: within(DAMP_RANGES.offsetPercent, '%MC'),
+    compensates: flag(),
+    instrument: text(80),
+    /** Day the instrument was last checked; empty when nobody knows. */
+    checkedOn: text(40),
+    note: text(500),
+  },
+  {
+    logged: {
+      as: 'test',
+      line: ({ name, startedAt, depthMm, instrument, checkedOn }) =>
+        startedAt === null
+          ? null
+          : {
+              at: startedAt,
+              what: say('formats.set', { test: name }),
+              value: depthMm === null ? '' : say('formats.deep', { depthMm: reach(depthMm) }),
+              instrument: together([instrument, checkedOn && say('formats.checked', { checkedOn })]),
+            },
+    },
+  },
+);
 export type DampTest = FactOf<typeof dampTests>;
 
 /** One reading of a test, as the instrument showed it. */
-export const dampReadings = kind('room', 'Damp reading', {
-  testId: refersTo('dampTests'),
-  takenAt: moment(),
-  value: within(DAMP_RANGES.value),
-  /** Carbide: mass of the sample, g, when `value` is the gauge in bar; null when the instrument shows CM-%. */
-  sampleG: orNull(within(DAMP_RANGES.sampleG, 'g')),
-  tempC: orNull(within(DAMP_RANGES.tempC, '°C')),
-  who: text(80),
-  note: text(500),
-});
+export const dampReadings = kind(
+  'room',
+  'Damp reading',
+  {
+    testId: refersTo('dampTests'),
+    takenAt: moment(),
+    value: within(DAMP_RANGES.value),
+    /** Carbide: mass of the sample, g, when `value` is the gauge in bar; null when the instrument shows CM-%. */
+    sampleG: orNull(within(DAMP_RANGES.sampleG, 'g')),
+    tempC: orNull(within(DAMP_RANGES.tempC, '°C')),
+    who: text(80),
+    note: text(500),
+  },
+  {
+    logged: {
+      as: 'damp',
+      line: ({ takenAt, value, tempC }) => ({
+        at: takenAt,
+        what: say('formats.dampReading', { value: decimals(value, 2) }),
+        conditions: tempC === null ? '' : say('formats.c', { tempC: decimals(tempC, 1) }),
+      }),
+    },
+  },
+);
 export type DampReading = FactOf<typeof dampReadings>;
 
 /** What else of the job bears on the number of tests: like bases are counted together. */

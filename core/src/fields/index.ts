@@ -24,5 +24,6 @@ export {
   type Spec,
   type Unit,
 } from './field.ts';
-export { answers, kind, type BodyOf, type FactOf, type Home, type Kind } from './kind.ts';
+export { answers, kind, type BodyOf, type FactOf, type Home, type Kind, type Logged } from './kind.ts';
 export { answerTo, question, type Answer, type AnswerOf, type AnswerValue, type Question } from './question.ts';
+export { together, type LoggedLine } from './logged.ts';

@@ -1,3 +1,4 @@
+import type { LoggedLine } from './logged.ts';
 import { text, type Field, type Fields, type Held } from './field.ts';
 
 /** Where facts of a kind are kept and read together: with the whole book, with their job, or with their room. */
@@ -14,11 +15,21 @@ export interface Kind<F extends Fields = Fields, H extends Home = Home> {
   readonly since: Readonly<Record<string, unknown>>;
   /** Of several about the same thing the newest counts: lists are given newest last. */
   readonly newestCounts: boolean;
+  /** How a fact of this kind stands in the evidence log; absent: it is no evidence of its own. */
+  readonly logged?: Logged<F>;
 }
 
-interface More {
+/** The word that marks a kind's lines in the log, and the line of a fact; null while there is nothing to tell of it. */
+export interface Logged<F extends Fields = Fields> {
+  as: string;
+  // A method: whoever goes through all kinds hands each its own facts.
+  line(fact: Held<F> & { id: string }): LoggedLine | null;
+}
+
+interface More<F extends Fields> {
   since?: Readonly<Record<string, unknown>>;
   newestCounts?: boolean;
+  logged?: Logged<F>;
 }
 
 /** States a kind of fact. */
@@ -26,9 +37,9 @@ export function kind<const F extends Fields, const H extends Home>(
   home: H,
   words: string,
   fields: F,
-  { since = {}, newestCounts = false }: More = {},
+  { since = {}, newestCounts = false, logged }: More<F> = {},
 ): Kind<F, H> {
-  return { kind: true, home, words, fields, since, newestCounts };
+  return { kind: true, home, words, fields, since, newestCounts, ...(logged ? { logged } : {}) };
 }
 
 /** The fields of a fact of a kind, without what storing adds. */

@@ -1,3 +1,4 @@
+import { decimals, reach, say } from '../said/index.ts';
 import {
   flag,
   group,
@@ -9,6 +10,7 @@ import {
   orNull,
   parent,
   text,
+  together,
   within,
   figure,
   type FactOf,
@@ -75,19 +77,39 @@ const PREDICTED_STATION = {
 export type PredictedStation = Held<typeof PREDICTED_STATION>;
 
 /** Levelling that was done: what with, in what weather, and what it was to lead to. */
-export const works = kind('room', 'Levelling done', {
-  way: oneOf(...WAY_IDS),
-  doneAt: moment(),
-  product: text(80),
-  batch: text(60),
-  bagsPlanned: within(WORK_RANGES.bags, 'bags'),
-  /** Null where none was counted. */
-  bagsUsed: orNull(within(WORK_RANGES.bags, 'bags')),
-  tempC: orNull(within(WORK_RANGES.tempC, '°C')),
-  rhPercent: orNull(within(WORK_RANGES.rhPercent, '%RH')),
-  note: text(500),
-  predicted: list(group(PREDICTED_STATION), 'stations', WORK_STATIONS_MOST),
-});
+export const works = kind(
+  'room',
+  'Levelling done',
+  {
+    way: oneOf(...WAY_IDS),
+    doneAt: moment(),
+    product: text(80),
+    batch: text(60),
+    bagsPlanned: within(WORK_RANGES.bags, 'bags'),
+    /** Null where none was counted. */
+    bagsUsed: orNull(within(WORK_RANGES.bags, 'bags')),
+    tempC: orNull(within(WORK_RANGES.tempC, '°C')),
+    rhPercent: orNull(within(WORK_RANGES.rhPercent, '%RH')),
+    note: text(500),
+    predicted: list(group(PREDICTED_STATION), 'stations', WORK_STATIONS_MOST),
+  },
+  {
+    logged: {
+      as: 'levelling',
+      line: ({ doneAt, way, product, batch, bagsUsed, bagsPlanned, tempC, rhPercent }) => ({
+        at: doneAt,
+        what: say('formats.levelled', {
+          what: together([product, batch && say('formats.batch', { batch })]) || way,
+        }),
+        value: bagsUsed === null ? '' : say('formats.bagsUsedPlanned', { bagsUsed, bagsPlanned }),
+        conditions: together([
+          tempC !== null && say('formats.c', { tempC: decimals(tempC, 1) }),
+          rhPercent !== null && say('formats.rh', { rhPercent }),
+        ]),
+      }),
+    },
+  },
+);
 export type LevellingWork = FactOf<typeof works>;
 
 /** What was laid: a true edge, or a straight plank where nothing else was to hand (evidence of lower quality). */
@@ -105,20 +127,38 @@ const EDGE_GAP = { atMm: figure(0, EDGE_RANGES.lengthMm.max, 'mm'), gapMm: withi
 export type EdgeGap = Held<typeof EDGE_GAP>;
 
 /** One placement of a straightedge on the floor, as laid. Places along it are from its first end. */
-export const edgeWalks = kind('room', 'Edge laid', {
-  fromXMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
-  fromYMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
-  toXMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
-  toYMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
-  tool: oneOf(...EDGE_TOOLS),
-  /** Where it touches the floor; readings of nothing. One of them only where it rocks. */
-  contactsMm: list(figure(0, EDGE_RANGES.lengthMm.max, 'mm'), 'contacts', 2, 1),
-  gaps: list(group(EDGE_GAP), 'gaps', EDGE_GAPS_MOST),
-  /** It rocks on its contact: the gap under each free end when balanced, mm; null where it lies still. */
-  rocksMm: orNull(within(EDGE_RANGES.gapMm, 'mm')),
-  takenAt: moment(),
-  note: text(500),
-});
+export const edgeWalks = kind(
+  'room',
+  'Edge laid',
+  {
+    fromXMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+    fromYMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+    toXMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+    toYMm: figure(-SHEET_MM, SHEET_MM, 'mm'),
+    tool: oneOf(...EDGE_TOOLS),
+    /** Where it touches the floor; readings of nothing. One of them only where it rocks. */
+    contactsMm: list(figure(0, EDGE_RANGES.lengthMm.max, 'mm'), 'contacts', 2, 1),
+    gaps: list(group(EDGE_GAP), 'gaps', EDGE_GAPS_MOST),
+    /** It rocks on its contact: the gap under each free end when balanced, mm; null where it lies still. */
+    rocksMm: orNull(within(EDGE_RANGES.gapMm, 'mm')),
+    takenAt: moment(),
+    note: text(500),
+  },
+  {
+    logged: {
+      as: 'edge',
+      line: ({ takenAt, tool, fromXMm, fromYMm, toXMm, toYMm }) => ({
+        at: takenAt,
+        what: say('formats.ofLaid', {
+          edge: tool === 'plank' ? say('formats.sparePlank') : say('formats.straightedge'),
+          edgeLengthMm: reach(Math.hypot(toXMm - fromXMm, toYMm - fromYMm)),
+        }),
+        xMm: fromXMm,
+        yMm: fromYMm,
+      }),
+    },
+  },
+);
 export type EdgeWalk = FactOf<typeof edgeWalks>;
 
 export interface FlatFacts {

@@ -12,14 +12,16 @@ test('the evidence is in order of time, says what does not count and why, and ho
   const soon = readingOf(probe, 1.9, 80);
   const good = readingOf(probe, 0.5, 74.2, { note: '=1+1' });
   const damp = dampOf({ dampTests: [probe], dampReadings: [good, soon] });
+  const photos = [
+    { id: 'p', about: 'damp' as const, aboutId: probe.id, takenAt: daysAgo(0.4), note: '', xMm: 1000, yMm: 1000 },
+  ];
   const lines = evidenceOf({
-    damp,
-    results: dampResults(damp),
-    sound: {
-      marks: [],
+    facts: {
+      ...damp.facts,
       checks: [{ id: 'k', key: 'tap/1', found: false, takenAt: daysAgo(1), note: '' }],
+      photos,
     },
-    photos: [{ id: 'p', about: 'damp', aboutId: probe.id, takenAt: daysAgo(0.4), note: '', xMm: 1000, yMm: 1000 }],
+    results: dampResults(damp),
     versions: new Map([[good.id, 3]]),
   });
   expect(readOut(lines.map((l) => [l.kind, l.value]))).toEqual([
@@ -53,17 +55,26 @@ test('a scan is one line: its file, what it holds, and how loud it is', () => {
     yMm: 1300,
     note: '',
   };
-  const damp = dampOf({});
-  const lines = evidenceOf({
-    damp,
-    results: [],
-    sound: { marks: [], checks: [] },
-    scans: [scan as never],
-    photos: [],
-    versions: new Map(),
-  });
+  const lines = evidenceOf({ facts: { scans: [scan as never] }, results: [], versions: new Map() });
   expect(readOut(lines)).toMatchObject([
     { kind: 'scan', value: '9000 points on the floor', conditions: 'noise of a cell 0.4 mm', xMm: 2100 },
   ]);
   expect(evidenceCsv(lines, readOut)).toContain('Scan laid on the room: =landing.ply');
+});
+
+test('a laboratory’s answer is evidence, by its number and who gave it', () => {
+  const sample = {
+    ...{ id: 's', layerId: 'l', part: 'layer', where: [], sampleNo: 'A-17', laboratory: 'Weir Lane Laboratory' },
+    ...{ resultOn: daysAgo(3), result: 'negative', note: '' },
+  };
+  const lines = evidenceOf({ facts: { samples: [sample as never] }, results: [], versions: new Map() });
+  expect(readOut(lines)).toMatchObject([
+    {
+      fact: 'samples',
+      kind: 'sample',
+      what: 'Laboratory sample A-17',
+      value: 'negative',
+      instrument: 'Weir Lane Laboratory',
+    },
+  ]);
 });

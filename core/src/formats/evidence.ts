@@ -1,11 +1,14 @@
-import { allOf, decimals, gap, listed, lower, reach, say, type Said, type Sayable } from '../said/index.ts';
-import { testName, type DampContext, type DampResult } from '../damp/index.ts';
-import type { Scan } from '../scan/index.ts';
-import { edgeLengthMm, worstUnder, type EdgeWalk, type LevellingWork } from '../flat/index.ts';
-import { MARK_WORDS, type SoundFacts } from '../soundness/index.ts';
+import { listed, lower, reach, say, type Sayable } from '../said/index.ts';
+import { together, type Kind, type LoggedLine } from '../fields/index.ts';
+import { testName, type DampResult } from '../damp/index.ts';
+import { worstUnder } from '../flat/index.ts';
+import { STATED, type RoomFactLists } from '../kinds/index.ts';
+import { MARK_WORDS } from '../soundness/index.ts';
 
 /** One line of a room's evidence: what was measured or seen, when, where and how it stands. */
 export interface EvidenceLine {
+  /** The kind of fact, by the name it is stated under, and by the word that stands in the log. */
+  fact: keyof RoomFactLists;
   kind: string;
   /** Id of the fact, and its version: over 1 means it was corrected, and what it replaced is kept. */
   id: string;
@@ -25,199 +28,76 @@ export interface EvidenceLine {
   note: string;
 }
 
+type Facts = Partial<RoomFactLists>;
+type AnyFact = {
+  id: string;
+  note?: string;
+  who?: string;
+  instrument?: string;
+  xMm?: number | null;
+  yMm?: number | null;
+};
+
 interface EvidenceFacts {
-  damp: DampContext;
+  facts: Facts;
+  /** What the judge of damp made of the readings. */
   results: readonly DampResult[];
-  sound: SoundFacts;
-  works?: readonly LevellingWork[];
-  edgeWalks?: readonly EdgeWalk[];
-  scans?: readonly Scan[];
-  photos: readonly {
-    id: string;
-    about: string;
-    aboutId: string;
-    takenAt: string;
-    note: string;
-    xMm: number | null;
-    yMm: number | null;
-  }[];
   /** Version of each fact by id. */
   versions: ReadonlyMap<string, number>;
 }
 
-/** Everything measured and seen in a room, oldest first. Logger samples are one line a file: their samples are in the job file. */
-export function evidenceOf({
-  damp,
-  results,
-  sound,
-  works = [],
-  edgeWalks = [],
-  scans = [],
-  photos,
-  versions,
-}: EvidenceFacts): EvidenceLine[] {
-  const line = (
-    part: Partial<EvidenceLine> & Pick<EvidenceLine, 'kind' | 'id' | 'at' | 'what' | 'value'>,
-  ): EvidenceLine => ({
-    version: versions.get(part.id) ?? 1,
-    xMm: null,
-    yMm: null,
-    conditions: '',
-    instrument: '',
-    who: '',
-    standing: '',
-    photographs: 0,
-    note: '',
-    ...part,
-  });
-  const pictures = (id: string) => photos.filter((p) => p.aboutId === id).length;
-  const { airReadings, airLogs, dampTests } = damp.facts;
-  const lines: EvidenceLine[] = [
-    ...airReadings.map((a) =>
-      line({
-        kind: 'air',
-        id: a.id,
-        at: a.takenAt,
-        what: say('formats.air'),
-        value: say('formats.cRh', { tempC: decimals(a.tempC, 1), rhPercent: decimals(a.rhPercent, 1) }),
-        conditions: a.surfaceC === null ? '' : say('formats.surfaceC', { surfaceC: decimals(a.surfaceC, 1) }),
-        instrument: a.instrument,
-        who: a.who,
-        note: a.note,
-        photographs: pictures(a.id),
-      }),
-    ),
-    ...airLogs.map((l) =>
-      line({
-        kind: 'logger',
-        id: l.id,
-        at: l.samples[0]!.at,
-        what: say('formats.loggerFile', { name: l.name }),
-        value: say('formats.samplesTo', { samplesCount: l.samples.length, at: l.samples[l.samples.length - 1]!.at }),
-        instrument: l.instrument,
-        note: l.note,
-      }),
-    ),
-    ...dampTests
-      .filter((t) => t.startedAt !== null)
-      .map((t) =>
-        line({
-          kind: 'test',
-          id: t.id,
-          at: t.startedAt!,
-          what: say('formats.set', { test: testName(t) }),
-          value: t.depthMm === null ? '' : say('formats.deep', { depthMm: reach(t.depthMm) }),
-          xMm: t.xMm,
-          yMm: t.yMm,
-          instrument: instrumentOf(t),
-          photographs: pictures(t.id),
-          note: t.note,
-        }),
-      ),
-    ...results.map((r) =>
-      line({
-        kind: 'damp',
-        id: r.reading.id,
-        at: r.reading.takenAt,
-        what: testName(r.test),
-        value: r.valueText,
-        xMm: r.test.xMm,
-        yMm: r.test.yMm,
-        conditions: r.reading.tempC === null ? '' : say('formats.c', { tempC: decimals(r.reading.tempC, 1) }),
-        instrument: instrumentOf(r.test),
-        who: r.reading.who,
-        standing: r.valid ? say('formats.counts') : say('formats.doesNotCount', { faults: listed(r.faults, '; ') }),
-        photographs: pictures(r.test.id),
-        note: r.reading.note,
-      }),
-    ),
-    ...sound.checks.map((c) =>
-      line({
-        kind: 'walk',
-        id: c.id,
-        at: c.takenAt,
-        what: say('formats.goneOver', { key: c.key }),
-        value: c.found ? say('formats.somethingFound') : say('formats.nothingFound'),
-        note: c.note,
-      }),
-    ),
-    ...edgeWalks.map((walk) => {
-      const worst = worstUnder(walk);
-      return line({
-        kind: 'edge',
-        id: walk.id,
-        at: walk.takenAt,
-        what: say('formats.ofLaid', {
-          edge: walk.tool === 'plank' ? say('formats.sparePlank') : say('formats.straightedge'),
-          edgeLengthMm: reach(edgeLengthMm(walk)),
-        }),
-        value: say(worst.rocks ? 'formats.rocksBy' : 'formats.largestGap', { gapMm: reach(worst.gapMm) }),
-        xMm: walk.fromXMm,
-        yMm: walk.fromYMm,
-        note: walk.note,
-      });
+/** Kinds that are evidence, with how each is logged. */
+const LOGGED = Object.entries(STATED as Record<string, unknown>).flatMap(([fact, stated]) => {
+  const { logged } = stated as Partial<Kind>;
+  return logged ? [{ fact: fact as keyof RoomFactLists, logged }] : [];
+});
+
+/** Everything measured and seen in a room, oldest first: what each kind states of itself, with what was worked out from it. */
+export function evidenceOf({ facts, results, versions }: EvidenceFacts): EvidenceLine[] {
+  const pictures = new Map<string, number>();
+  for (const { aboutId } of facts.photos ?? []) pictures.set(aboutId, (pictures.get(aboutId) ?? 0) + 1);
+  const more = workedOut(facts, results, pictures);
+  const lines = LOGGED.flatMap(({ fact, logged }) =>
+    ((facts[fact] ?? []) as AnyFact[]).flatMap((one): EvidenceLine[] => {
+      const line: LoggedLine | null = logged.line(one as never);
+      if (!line) return [];
+      const { id, note = '', who = '', instrument = '', xMm = null, yMm = null } = one;
+      const own = { fact, kind: logged.as, id, version: versions.get(id) ?? 1, note, who, instrument, xMm, yMm };
+      const photographs = pictures.get(id) ?? 0;
+      return [{ value: '', conditions: '', standing: '', photographs, ...own, ...line, ...more.get(id) }];
     }),
-    ...scans.map((scan) =>
-      line({
-        kind: 'scan',
-        id: scan.id,
-        at: scan.takenAt,
-        what: say('formats.scanLaidOnTheRoom', { fileName: scan.fileName }),
-        value: say('formats.pointsOnTheFloor', { points: scan.points }),
-        xMm: scan.xMm,
-        yMm: scan.yMm,
-        conditions: say('formats.noiseOfACell', { noiseMm: gap(scan.noiseMm) }),
-        note: scan.note,
-      }),
-    ),
-    ...works.map((w) =>
-      line({
-        kind: 'levelling',
-        id: w.id,
-        at: w.doneAt,
-        what: say('formats.levelled', {
-          what: together([w.product, w.batch && say('formats.batch', { batch: w.batch })]) || w.way,
-        }),
-        value:
-          w.bagsUsed === null
-            ? ''
-            : say('formats.bagsUsedPlanned', { bagsUsed: w.bagsUsed, bagsPlanned: w.bagsPlanned }),
-        conditions: together([
-          w.tempC !== null && say('formats.c', { tempC: decimals(w.tempC, 1) }),
-          w.rhPercent !== null && say('formats.rh', { rhPercent: w.rhPercent }),
-        ]),
-        note: w.note,
-      }),
-    ),
-    ...photos.map((p) =>
-      line({
-        kind: 'photo',
-        id: p.id,
-        at: p.takenAt,
-        what: photographOf(p, sound),
-        value: '',
-        xMm: p.xMm,
-        yMm: p.yMm,
-        note: p.note,
-        photographs: 1,
-      }),
-    ),
-  ];
+  );
   return lines.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
 }
 
-const instrumentOf = (t: { instrument: string; checkedOn: string }) =>
-  together([t.instrument, t.checkedOn && say('formats.checked', { checkedOn: t.checkedOn })]);
-
-/** What there is of some parts, or nothing. */
-function together(parts: readonly (Sayable | false)[]): Sayable {
-  const there = parts.filter((part) => part !== false && part !== '') as Sayable[];
-  return there.length > 0 ? allOf(there) : '';
-}
-
-function photographOf({ about, aboutId }: { about: string; aboutId: string }, { marks }: SoundFacts): Said {
-  const mark = marks.find((m) => m.id === aboutId);
-  return mark
-    ? say('formats.photographOfMark', { about, mark: lower(MARK_WORDS[mark.kind]) })
-    : say('formats.photographOf', { about });
+/** What a line says that its fact alone does not: it was judged, or stands for another. By the fact's id. */
+function workedOut(
+  { dampTests = [], edgeWalks = [], photos = [], marks = [] }: Facts,
+  results: readonly DampResult[],
+  pictures: ReadonlyMap<string, number>,
+): Map<string, Partial<EvidenceLine>> {
+  const more = new Map<string, Partial<EvidenceLine>>();
+  for (const test of dampTests) more.set(test.id, { what: say('formats.set', { test: testName(test) }) });
+  for (const { test, reading, valueText, valid, faults } of results)
+    more.set(reading.id, {
+      what: testName(test),
+      value: valueText,
+      xMm: test.xMm,
+      yMm: test.yMm,
+      instrument: together([test.instrument, test.checkedOn && say('formats.checked', { checkedOn: test.checkedOn })]),
+      standing: valid ? say('formats.counts') : say('formats.doesNotCount', { faults: listed(faults, '; ') }),
+      photographs: pictures.get(test.id) ?? 0,
+    });
+  for (const walk of edgeWalks) {
+    const { rocks, gapMm } = worstUnder(walk);
+    more.set(walk.id, { value: say(rocks ? 'formats.rocksBy' : 'formats.largestGap', { gapMm: reach(gapMm) }) });
+  }
+  for (const { id, about, aboutId } of photos) {
+    const mark = marks.find((m) => m.id === aboutId);
+    more.set(id, {
+      photographs: 1,
+      ...(mark ? { what: say('formats.photographOfMark', { about, mark: lower(MARK_WORDS[mark.kind]) }) } : {}),
+    });
+  }
+  return more;
 }

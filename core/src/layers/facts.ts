@@ -1,4 +1,4 @@
-import type { Said } from '../said/index.ts';
+import { say, type Said } from '../said/index.ts';
 import {
   figure,
   group,
@@ -72,16 +72,31 @@ export function newLayer(id: string, kind: LayerKind, part: Partial<Layer> = {})
 }
 
 /** A laboratory's answer for one material of one layer in one area. `trim` stands for painted skirting and frames. */
-export const samples = kind('room', 'Sample', {
-  layerId: refersTo('layers'),
-  part: oneOf(...PARTS),
-  where: SIDES,
-  sampleNo: text(60),
-  laboratory: text(80),
-  resultOn: moment(),
-  result: oneOf('negative', 'positive'),
-  note: text(500),
-});
+export const samples = kind(
+  'room',
+  'Sample',
+  {
+    layerId: refersTo('layers'),
+    part: oneOf(...PARTS),
+    where: SIDES,
+    sampleNo: text(60),
+    laboratory: text(80),
+    resultOn: moment(),
+    result: oneOf('negative', 'positive'),
+    note: text(500),
+  },
+  {
+    logged: {
+      as: 'sample',
+      line: ({ sampleNo, laboratory, resultOn, result }) => ({
+        at: resultOn,
+        what: say('formats.sample', { sampleNo }),
+        value: say(result === 'positive' ? 'formats.samplePositive' : 'formats.sampleNegative'),
+        instrument: laboratory,
+      }),
+    },
+  },
+);
 export type Sample = FactOf<typeof samples>;
 
 /** One tap on a tile or screed: where, and how it sounded. */

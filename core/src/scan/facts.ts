@@ -1,3 +1,4 @@
+import { gap, say } from '../said/index.ts';
 import { cells, figure, kind, moment, text, whole, within, type FactOf, type Held } from '../fields/index.ts';
 import type { ScanFloor } from './floor-cells.ts';
 
@@ -21,24 +22,39 @@ const SCAN_PLACE = {
 export type ScanPlace = Held<typeof SCAN_PLACE>;
 
 /** A floor taken from a scan, as it was placed on the plan. */
-export const scans = kind('room', 'Scan', {
-  fileName: text(200),
-  /** Points on the floor that its heights come from. */
-  points: whole(1, 1e9),
-  takenAt: moment(),
-  cellMm: within(SCAN_RANGES.cellMm, 'mm'),
-  nx: whole(SCAN_RANGES.side.min, SCAN_RANGES.side.max),
-  ny: whole(SCAN_RANGES.side.min, SCAN_RANGES.side.max),
-  /** Middle of cell (0, 0), from the scan's first point. */
-  x0Mm: figure(-SCAN_SHEET_MM, SCAN_SHEET_MM, 'mm'),
-  y0Mm: figure(-SCAN_SHEET_MM, SCAN_SHEET_MM, 'mm'),
-  /** Tenths of a millimetre over the floor's own mean plane level, row by row; null where no floor was seen. */
-  heightsTenthMm: cells(SCAN_RANGES.heightTenthMm.min, SCAN_RANGES.heightTenthMm.max, SCAN_RANGES.cells),
-  /** Spread of one cell's height for noise alone, mm (one standard deviation). */
-  noiseMm: figure(0, 100, 'mm'),
-  ...SCAN_PLACE,
-  note: text(500),
-});
+export const scans = kind(
+  'room',
+  'Scan',
+  {
+    fileName: text(200),
+    /** Points on the floor that its heights come from. */
+    points: whole(1, 1e9),
+    takenAt: moment(),
+    cellMm: within(SCAN_RANGES.cellMm, 'mm'),
+    nx: whole(SCAN_RANGES.side.min, SCAN_RANGES.side.max),
+    ny: whole(SCAN_RANGES.side.min, SCAN_RANGES.side.max),
+    /** Middle of cell (0, 0), from the scan's first point. */
+    x0Mm: figure(-SCAN_SHEET_MM, SCAN_SHEET_MM, 'mm'),
+    y0Mm: figure(-SCAN_SHEET_MM, SCAN_SHEET_MM, 'mm'),
+    /** Tenths of a millimetre over the floor's own mean plane level, row by row; null where no floor was seen. */
+    heightsTenthMm: cells(SCAN_RANGES.heightTenthMm.min, SCAN_RANGES.heightTenthMm.max, SCAN_RANGES.cells),
+    /** Spread of one cell's height for noise alone, mm (one standard deviation). */
+    noiseMm: figure(0, 100, 'mm'),
+    ...SCAN_PLACE,
+    note: text(500),
+  },
+  {
+    logged: {
+      as: 'scan',
+      line: ({ takenAt, fileName, points, noiseMm }) => ({
+        at: takenAt,
+        what: say('formats.scanLaidOnTheRoom', { fileName }),
+        value: say('formats.pointsOnTheFloor', { points }),
+        conditions: say('formats.noiseOfACell', { noiseMm: gap(noiseMm) }),
+      }),
+    },
+  },
+);
 export type Scan = FactOf<typeof scans>;
 
 /** Middle of a scan's box in its own frame, mm. */

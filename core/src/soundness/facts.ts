@@ -151,7 +151,21 @@ export function newMark(id: string, kind: MarkKind, at: PointMm, part: Partial<M
 }
 
 /** One line or spot of the guided walk, gone over: nothing found is a finding too. */
-export const checks = kind('room', 'Check', { key: key(60), found: flag(), takenAt: moment(), note: text(500) });
+export const checks = kind(
+  'room',
+  'Check',
+  { key: key(60), found: flag(), takenAt: moment(), note: text(500) },
+  {
+    logged: {
+      as: 'walk',
+      line: ({ key: over, found, takenAt }) => ({
+        at: takenAt,
+        what: say('formats.goneOver', { key: over }),
+        value: found ? say('formats.somethingFound') : say('formats.nothingFound'),
+      }),
+    },
+  },
+);
 export type Check = FactOf<typeof checks>;
 
 export interface SoundFacts {

@@ -3,7 +3,7 @@ import { FlatList, StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
 
 import { evidenceOf, type EvidenceLine } from '@maquette/core/formats/evidence';
-import { factPath, type FactKind } from '@maquette/facts';
+import { factPath, ROOM_FACT_KINDS } from '@maquette/facts';
 import { api } from '../../data/api.ts';
 import { useSaveFile } from '../../files/use-save-file.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -15,18 +15,6 @@ import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
 
-const KIND_OF: Record<string, FactKind> = {
-  air: 'airReadings',
-  logger: 'airLogs',
-  test: 'dampTests',
-  damp: 'dampReadings',
-  walk: 'checks',
-  photo: 'photos',
-  levelling: 'works',
-  edge: 'edgeWalks',
-  scan: 'scans',
-};
-
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
 export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
   const say = useSay();
@@ -34,31 +22,8 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
   const [open, setOpen] = useState<string | null>(null);
   const { save, failed } = useSaveFile();
   const lines = useMemo(() => {
-    const versions = new Map(
-      [
-        shown.airReadings,
-        shown.airLogs,
-        shown.dampTests,
-        shown.dampReadings,
-        shown.checks,
-        shown.photos,
-        shown.works,
-        shown.edgeWalks,
-        shown.scans,
-      ]
-        .flat()
-        .map((f) => [f.id, f.version] as const),
-    );
-    return evidenceOf({
-      damp: damp.ctx,
-      results: damp.state.results,
-      sound: shown.plain,
-      works: shown.works,
-      edgeWalks: shown.edgeWalks,
-      scans: shown.scans,
-      photos: shown.photos,
-      versions,
-    });
+    const versions = new Map(ROOM_FACT_KINDS.flatMap((kind) => shown[kind].map(({ id, version }) => [id, version])));
+    return evidenceOf({ facts: shown.plain, results: damp.state.results, versions });
   }, [shown, damp]);
   const newest = useMemo(() => [...lines].reverse(), [lines]);
   return (
@@ -123,7 +88,7 @@ function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
   ].filter(Boolean);
   const ask = async () => {
     try {
-      const path = `${factPath(KIND_OF[line.kind]!, line.id, roomId)}/history`;
+      const path = `${factPath(line.fact, line.id, roomId)}/history`;
       setOlder((await api<{ replaced: Older[] }>(path)).replaced);
     } catch (error) {
       setSaid(error instanceof Error ? error.message : String(error));
