@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { accessible, key, newRoom, serve, type Running, ONCE } from './app.ts';
 
@@ -105,4 +106,43 @@ test('rooms change places in the job', async ({ page }) => {
   await expect.poll(order).toEqual(['Open. First', 'Open. Second']);
   await page.getByRole('button', { name: 'Earlier. Move Second' }).click();
   await expect.poll(order).toEqual(['Open. Second', 'Open. First']);
+});
+
+test('readings go out as a table, are mended in a spreadsheet and come back; what is wrong is named by line', async ({
+  page,
+}) => {
+  await newRoom(page, running.url, 'Scullery', '1400', '1000');
+  await page.getByRole('button', { name: /^Flat: / }).click();
+  await key(page, '1330');
+  await key(page, '1340');
+  await expect(page.getByText(/Read station 2 of 9/)).toBeVisible();
+  await page.getByRole('button', { name: 'Site book' }).click();
+  await page
+    .getByRole('button', { name: /^Open / })
+    .last()
+    .click();
+  await page.getByRole('button', { name: 'Tables for a spreadsheet' }).click();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: /^Reading \(\d+\)/ }).click();
+  const table = readFileSync((await (await saved).path())!, 'utf8');
+  expect(table).toMatch(/^readings,room,setupId,stationKey,xMm,yMm,rodMm,takenAt,note\r\n/);
+  const [header, first, ...rest] = table.trim().split('\r\n');
+  const bring = async (text: string) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Bring in a table (CSV)' }).click();
+    await (await chooser).setFiles({ name: 'mended.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  };
+  await bring('stones,weight\n1,2\n');
+  await expect(page.getByText(/mended.csv was not taken. The first column is called “stones”/)).toBeVisible();
+  await bring([header, first!.replace(',1340,', ',1352.5,').replace(',1330,', ',1352.5,'), 'x,y'].join('\n'));
+  await expect(page.getByText('mended.csv: 1 line to take')).toBeVisible();
+  await expect(page.getByText(/Line 3 is not taken: /).first()).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByText(/1 line taken from mended.csv/)).toBeVisible();
+  const again = page.waitForEvent('download');
+  await page.getByRole('button', { name: /^Reading \(\d+\)/ }).click();
+  const mended = readFileSync((await (await again).path())!, 'utf8');
+  expect(mended).toContain(',1352.5,');
+  expect(mended.trim().split('\r\n')).toHaveLength(2 + rest.length);
 });

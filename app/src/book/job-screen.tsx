@@ -28,6 +28,7 @@ import { LengthField } from '../bench/length-field.tsx';
 import { Words } from '../ui/text.tsx';
 import { useFollowing } from '../ui/use-following.ts';
 import { UndoBar } from '../room/undo-bar.tsx';
+import { Tables } from './tables.tsx';
 import { Footprint } from './footprint.tsx';
 import { saveJob } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
@@ -99,6 +100,11 @@ export function JobScreen({ jobId }: { jobId: string }) {
         ))}
         {job ? (
           <NewRoom job={job} rooms={rooms} units={units} onMade={(id) => router.push(`/rooms/${id}/room`)} />
+        ) : null}
+        {job && rooms.length > 0 ? (
+          <Fold title="Tables for a spreadsheet">
+            <Tables name={job.name} rooms={rooms} />
+          </Fold>
         ) : null}
         {job ? <WholeJob job={job} book={book} onGone={() => router.replace('/')} /> : null}
       </ScrollView>
