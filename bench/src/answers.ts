@@ -21,7 +21,7 @@ function sayAll(filed: readonly FiledV3[]): Record<string, unknown> {
         const set = setOf(facts, room);
         const assessment = assessRoom(set, AT);
         const picture = pictureOf(assessment, set.room, set.works);
-        const plan = planRoom(assessment, set);
+        const plan = planRoom(set, AT);
         const evidence = evidenceOf({
           facts: set,
           results: assessment.damp?.results ?? [],

@@ -7,7 +7,8 @@ export {
   type RoomRunner,
 } from './assess/assess-room.ts';
 export { layPlanks, levellingOf, planRoom } from './assess/level-room.ts';
-export { PARTS, type PartName } from './assess/parts.ts';
+export { PARTS } from './assess/parts.ts';
+export type { PartName } from './assess/room-part.ts';
 export {
   pictureOf,
   surfacePicture,

@@ -38,7 +38,7 @@ function assess({ id, kind, atUtc }: CrossingRoom, facts: RoomSet): RoomAssessme
 /** Works a way out by the programme, telling after each round how much is left over the rule. */
 async function programmed(ask: Extract<CrossingRoom, { kind: 'programme' }>): Promise<Programmed | null> {
   const facts = setOf(ask);
-  const work = levellingOf(assess(ask, facts), facts);
+  const work = levellingOf(facts, ask.atUtc, { runner });
   if (!work) return null;
   const open = await openModels();
   let first = 0;
@@ -61,15 +61,15 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'programme') return programmed(ask);
   const facts = setOf(ask);
   if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);
+  if (ask.kind === 'plan') return planRoom(facts, ask.atUtc, { runner });
   const assessment = assess(ask, facts);
   if (ask.kind === 'planks') return layPlanks(assessment, facts, ask.after);
   if (ask.kind === 'judge' || ask.kind === 'prove')
     return pictureOf(assessment, facts.room, facts.works, ahead?.of === assessment.flat?.heights ? ahead?.drawn : null);
-  if (ask.kind === 'plan') return planRoom(assessment, facts);
   if (ask.kind === 'grid') return assessment.flat ? esriGrid(assessment.flat.judged, assessment.flat.surfaceMm) : null;
   const schools = assessment.flat ? underEachSchool(assessment.flat, facts.card.rules, facts.room.contactsOnly) : [];
   if (ask.kind === 'schools') return schools;
-  const work = levellingOf(assessment, facts);
+  const work = levellingOf(facts, ask.atUtc, { runner });
   return work ? ruleCosts(work.job, schools) : [];
 }
 

@@ -4,7 +4,8 @@ import type { Gate } from '../hazards/index.ts';
 import type { BaseKind, Plan } from '../room/index.ts';
 import { stripContext, type StripPlan } from '../stripout/index.ts';
 import { worstVerdict, type Criterion, type Verdict } from '../verdict/index.ts';
-import { dampContextOf, PARTS, type PartName, type PartStates } from './parts.ts';
+import { dampContextOf, PARTS } from './parts.ts';
+import type { PartName, PartStates } from './room-part.ts';
 import type { RoomSet } from './room-set.ts';
 import { createRunner, type Runner } from './runner.ts';
 

@@ -1,73 +1,26 @@
 import { figuresOf } from '../figures/index.ts';
-import type { FlatState, Placement } from '../flat/index.ts';
-import type { RoomAssessment } from './assess-room.ts';
-import type { RoomSet } from './room-set.ts';
-import {
-  levellingJob,
-  planLevelling,
-  type Change,
-  type KeepOff,
-  type LevellingJob,
-  type LevellingPlan,
-  type Rise,
-} from '../levelling/index.ts';
+import type { Placement } from '../flat/index.ts';
+import type { Change, LevellingPlan } from '../levelling/index.ts';
 import { plankMake, planksOver, telegraphing, type PlankReport } from '../planks/index.ts';
-import type { Mark } from '../soundness/index.ts';
+import { roomRunner, type AssessOptions, type RoomAssessment } from './assess-room.ts';
+import type { LevelWork, PartName, PartStates } from './room-part.ts';
+import type { RoomSet } from './room-set.ts';
 
-/** What levelling of a judged room is planned from, or null where nothing has been read. */
-export function levellingOf(
-  assessment: RoomAssessment,
-  facts: RoomSet,
-): { job: LevellingJob; state: FlatState } | null {
-  const { flat: state, plan, surfaceGates, laidOver: over } = assessment;
-  if (!state) return null;
-  const job = levellingJob({
-    room: facts.room,
-    plan,
-    state,
-    figures: facts.figures,
-    keepOff: keptOff(facts.marks),
-    gates: { grind: surfaceGates.grind.allowed, prime: surfaceGates.prime.allowed },
-    laidOver: over,
-    rises: risesAsked(facts.rises),
-  });
-  return { job, state };
+type Options = Pick<AssessOptions, 'runner'>;
+
+/** What a part makes of a room, with all it needs. */
+function stateOf<P extends PartName>(part: P, set: RoomSet, atUtc: string, { runner = roomRunner() }: Options) {
+  // The part's state is what it says it makes.
+  return runner.run(set, atUtc, { parts: [part] }).states.get(part) as PartStates[P];
 }
 
-function risesAsked(rises: readonly Rise[]): Map<string, number> {
-  const asked = new Map<string, number>();
-  // The newest counts, and comes last.
-  for (const { placeId, riseMm } of rises) {
-    if (riseMm === null) asked.delete(placeId);
-    else asked.set(placeId, riseMm);
-  }
-  return asked;
-}
+/** What levelling of a room is planned from, or null where nothing has been read. */
+export const levellingOf = (set: RoomSet, atUtc: string, options: Options = {}): LevelWork | null =>
+  stateOf('levelJob', set, atUtc, options);
 
-/** How far a marked point or line keeps work off, where no size is given, mm. */
-const KEEP_OFF_MM = 100;
-
-/** Places marked to be kept off by the grinder or by compound. */
-function keptOff(marks: readonly Mark[]): KeepOff[] {
-  return marks.flatMap((mark): KeepOff[] => {
-    if (mark.kind !== 'no-grind' && mark.kind !== 'no-fill') return [];
-    const { shape, sizeMm } = mark;
-    return [
-      {
-        what: mark.kind === 'no-grind' ? 'grind' : 'fill',
-        shape,
-        points: shape === 'point' ? [mark] : mark.points,
-        reachMm: sizeMm === null ? (shape === 'area' ? 0 : KEEP_OFF_MM) : sizeMm / 2,
-      },
-    ];
-  });
-}
-
-/** The first ways to level a judged room. Null where nothing has been read, or when stopped. */
-export function planRoom(assessment: RoomAssessment, facts: RoomSet, shouldStop?: () => boolean): LevellingPlan | null {
-  const work = levellingOf(assessment, facts);
-  return work ? planLevelling(work.job, work.state, shouldStop) : null;
-}
+/** The first ways to level a room. Null where nothing has been read. */
+export const planRoom = (set: RoomSet, atUtc: string, options: Options = {}): LevellingPlan | null =>
+  stateOf('levelling', set, atUtc, options);
 
 /** Planks over a judged floor as it is, or as a change would leave it; for a glued covering also what would show through. */
 export function layPlanks(

@@ -1,19 +1,9 @@
 import { defaultSpacingMm } from '../coverings/index.ts';
-import { judgeDamp, type DampContext, type DampState } from '../damp/index.ts';
-import {
-  failureChance,
-  flatMemo,
-  judgeFlat,
-  stationsBesides,
-  stationsOf,
-  type FailureChance,
-  type FlatMemo,
-  type FlatState,
-  type Station,
-} from '../flat/index.ts';
-import { mayDo, type Gate } from '../hazards/index.ts';
+import { judgeDamp, type DampContext } from '../damp/index.ts';
+import { failureChance, flatMemo, judgeFlat, stationsBesides, stationsOf, type FlatMemo } from '../flat/index.ts';
+import { mayDo } from '../hazards/index.ts';
 import { fromTheTop } from '../layers/index.ts';
-import { entryPoint, planOf, type BaseKind, type Plan } from '../room/index.ts';
+import { entryPoint, planOf } from '../room/index.ts';
 import {
   laidOver,
   layersLeft,
@@ -23,38 +13,10 @@ import {
   type StripPlan,
 } from '../stripout/index.ts';
 import { dampCriteria, flatCriteria, soundCriteria, stripCriteria } from '../verdict/index.ts';
-import type { Part } from './part.ts';
+import { levelJob, levelling } from './level-parts.ts';
 import { breaksOf } from './room-breaks.ts';
+import type { RoomPart, StripState } from './room-part.ts';
 import type { RoomSet } from './room-set.ts';
-
-/** States of the parts, by their names: what one may need of another. */
-export interface PartStates {
-  outline: Plan;
-  strip: StripState;
-  damp: DampJudged;
-  sound: null;
-  surface: SurfaceState;
-  sure: FailureChance | null;
-  flat: null;
-}
-export type PartName = keyof PartStates;
-
-type RoomPart<Id extends PartName, Needs extends PartName = never, Hears extends PartName = never> = Part<
-  Id,
-  RoomSet,
-  Pick<PartStates, Needs>,
-  PartStates[Id],
-  Partial<Pick<PartStates, Hears>>
->;
-
-interface StripState {
-  context: StripContext;
-  plan: StripPlan;
-  /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
-  surfaceGates: { grind: Gate; prime: Gate };
-  /** What the planks will lie over once the choices are carried out. */
-  laidOver: BaseKind;
-}
 
 /** The room as it is drawn: the others stand in it. */
 const outline: RoomPart<'outline'> = {
@@ -96,11 +58,6 @@ function surfaceGatesOf(context: StripContext, plan: StripPlan): StripState['sur
   const top = fromTheTop(context.facts.layers).find((layer) => plan.keptLayerIds.includes(layer.id));
   const target = { layers: top ? [top] : [], base: !top };
   return { grind: mayDo(context.hazards, 'grind', target), prime: mayDo(context.hazards, 'prime', target) };
-}
-
-interface DampJudged {
-  context: DampContext;
-  state: DampState;
 }
 
 const MINUTE_MS = 60_000;
@@ -146,13 +103,6 @@ const sound: RoomPart<'sound', 'strip'> = {
   criteria: (_state, set, { strip: { context } }) =>
     soundCriteria(set.room, context.plan, set, set.ticks, context.figure),
 };
-
-interface SurfaceState {
-  /** Null where nothing is read. */
-  state: FlatState | null;
-  spacingMm: number;
-  stations: Station[];
-}
 
 const MEMO = 'surface';
 
@@ -205,4 +155,4 @@ const flat: RoomPart<'flat', 'outline' | 'surface', 'sure'> = {
 };
 
 /** Every part in the order in which it is judged. */
-export const PARTS = [outline, strip, damp, sound, surface, sure, flat] as const;
+export const PARTS = [outline, strip, damp, sound, surface, sure, flat, levelJob, levelling] as const;

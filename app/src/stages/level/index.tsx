@@ -2,6 +2,6 @@ import { stage } from '../stage.ts';
 
 /** What is left of the whole room. */
 export default stage('level', 'Level', () => import('./level-stage.tsx').then(({ LevelStage }) => LevelStage), {
-  parts: [],
+  parts: ['levelJob', 'levelling'],
   mark: (picture) => picture?.verdict ?? 'measure',
 });

@@ -22,7 +22,7 @@ const timber: RoomFacts = { ...slab, baseKind: 'panels-on-joists' };
 function planned(room: RoomFacts, part: Partial<Planned> = {}): Planned {
   const facts = roomSet(room, SHIPPED_CARDS[0]!, inventedDip(9));
   return {
-    plan: planRoom(assessRoom(facts, AT, { parts: ['flat'] }), facts),
+    plan: planRoom(facts, AT),
     programmes: {},
     working: 'mixed',
     progress: null,

@@ -1,0 +1,67 @@
+import { levellingJob, planLevelling, type KeepOff, type Rise } from '../levelling/index.ts';
+import type { Mark } from '../soundness/index.ts';
+import type { RoomPart } from './room-part.ts';
+
+/** What levelling is planned from: the judged floor, what may be done to it, and what is asked for. */
+export const levelJob: RoomPart<'levelJob', 'outline' | 'strip' | 'surface'> = {
+  id: 'levelJob',
+  reads: ['room', 'figures', 'marks', 'rises'],
+  needs: ['outline', 'strip', 'surface'],
+  onDemand: true,
+  judge({ room, figures, marks, rises }, { outline: plan, strip, surface: { state } }) {
+    if (!state) return { state: null, validUntil: null };
+    const { grind, prime } = strip.surfaceGates;
+    const job = levellingJob({
+      room,
+      plan,
+      state,
+      figures,
+      keepOff: keptOff(marks),
+      gates: { grind: grind.allowed, prime: prime.allowed },
+      laidOver: strip.laidOver,
+      rises: risesAsked(rises),
+    });
+    return { state: { job, state }, validUntil: null };
+  },
+};
+
+/** The first ways to level: null where nothing has been read. */
+export const levelling: RoomPart<'levelling', 'levelJob'> = {
+  id: 'levelling',
+  reads: [],
+  needs: ['levelJob'],
+  onDemand: true,
+  judge: (_set, { levelJob: work }) => ({
+    state: work && planLevelling(work.job, work.state),
+    validUntil: null,
+  }),
+};
+
+function risesAsked(rises: readonly Rise[]): Map<string, number> {
+  const asked = new Map<string, number>();
+  // The newest counts, and comes last.
+  for (const { placeId, riseMm } of rises) {
+    if (riseMm === null) asked.delete(placeId);
+    else asked.set(placeId, riseMm);
+  }
+  return asked;
+}
+
+/** How far a marked point or line keeps work off, where no size is given, mm. */
+const KEEP_OFF_MM = 100;
+
+/** Places marked to be kept off by the grinder or by compound. */
+function keptOff(marks: readonly Mark[]): KeepOff[] {
+  return marks.flatMap((mark): KeepOff[] => {
+    if (mark.kind !== 'no-grind' && mark.kind !== 'no-fill') return [];
+    const { shape, sizeMm } = mark;
+    return [
+      {
+        what: mark.kind === 'no-grind' ? 'grind' : 'fill',
+        shape,
+        points: shape === 'point' ? [mark] : mark.points,
+        reachMm: sizeMm === null ? (shape === 'area' ? 0 : KEEP_OFF_MM) : sizeMm / 2,
+      },
+    ];
+  });
+}

@@ -1,0 +1,58 @@
+import type { DampContext, DampState } from '../damp/index.ts';
+import type { FailureChance, FlatState, Station } from '../flat/index.ts';
+import type { Gate } from '../hazards/index.ts';
+import type { LevellingJob, LevellingPlan } from '../levelling/index.ts';
+import type { BaseKind, Plan } from '../room/index.ts';
+import type { StripContext, StripPlan } from '../stripout/index.ts';
+import type { Part } from './part.ts';
+import type { RoomSet } from './room-set.ts';
+
+/** States of the parts, by their names: what one may need of another. */
+export interface PartStates {
+  outline: Plan;
+  strip: StripState;
+  damp: DampJudged;
+  sound: null;
+  surface: SurfaceState;
+  sure: FailureChance | null;
+  flat: null;
+  levelJob: LevelWork | null;
+  levelling: LevellingPlan | null;
+}
+export type PartName = keyof PartStates;
+
+/** A part of a room: what it reads of its facts, and which parts it needs. */
+export type RoomPart<Id extends PartName, Needs extends PartName = never, Hears extends PartName = never> = Part<
+  Id,
+  RoomSet,
+  Pick<PartStates, Needs>,
+  PartStates[Id],
+  Partial<Pick<PartStates, Hears>>
+>;
+
+export interface StripState {
+  context: StripContext;
+  plan: StripPlan;
+  /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
+  surfaceGates: { grind: Gate; prime: Gate };
+  /** What the planks will lie over once the choices are carried out. */
+  laidOver: BaseKind;
+}
+
+export interface DampJudged {
+  context: DampContext;
+  state: DampState;
+}
+
+export interface SurfaceState {
+  /** Null where nothing is read. */
+  state: FlatState | null;
+  spacingMm: number;
+  stations: Station[];
+}
+
+/** What levelling is planned from, with the floor as it was judged. */
+export interface LevelWork {
+  job: LevellingJob;
+  state: FlatState;
+}
