@@ -41,7 +41,7 @@ const isPlainText = ({ spec }: Field) =>
 /** What stands in a cell: text and figures as they are, what has parts as JSON, nothing for null. */
 function cellOf(field: Field, value: unknown): string {
   if (value === undefined) return '';
-  if (value === null) return field.mayLack ? 'null' : '';
+  if (value === null) return field.orNull && !field.mayLack ? '' : 'null';
   if (!isPlainText(field)) return JSON.stringify(value);
   const text = String(value);
   return KEPT.test(text) || (text === '' && field.orNull) ? `'${text}` : text;
