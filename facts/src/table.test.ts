@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { aBody, anId } from './invented.ts';
 import { FACT_KINDS, isRoomKind } from './kinds.ts';
-import { readTable, tableOf, TableProblem } from './table.ts';
+import { checkWrite } from './check.ts';
+import { readTable as read, tableOf, TableProblem } from './table.ts';
+
+const readTable = (text: string) => read(text, checkWrite);
 
 test.each(FACT_KINDS)('%s go into a table and come out of it as they were', (kind) => {
   const row = fc.record({
@@ -12,9 +15,9 @@ test.each(FACT_KINDS)('%s go into a table and come out of it as they were', (kin
   });
   fc.assert(
     fc.property(fc.array(row, { minLength: 1, maxLength: 4 }), (rows) => {
-      const read = readTable(tableOf(kind, rows));
-      expect(read.problems).toEqual([]);
-      expect(read.rows.map(({ line: _line, ...rest }) => rest)).toEqual(rows);
+      const back = readTable(tableOf(kind, rows));
+      expect(back.problems).toEqual([]);
+      expect(back.rows.map(({ line: _line, ...rest }) => rest)).toEqual(rows);
       // A spreadsheet runs nothing of it.
       const cells = Papa.parse<string[]>(tableOf(kind, rows), { delimiter: ',' }).data.flat();
       expect(cells.filter((cell) => /^[=+@\t\r]/.test(cell))).toEqual([]);

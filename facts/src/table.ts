@@ -1,6 +1,5 @@
 import Papa from 'papaparse';
 import type { Field } from '@maquette/core/fields';
-import { checkWrite } from './check.ts';
 import { isFactKind, isRoomKind, KINDS, type FactKind } from './kinds.ts';
 import type { SaidProblem } from './problem.ts';
 
@@ -17,6 +16,9 @@ interface TableRead {
   /** Lines that are not taken, each with the column and why. */
   problems: (SaidProblem & { line: number })[];
 }
+
+/** What is wrong with a write of some kind. */
+type Check = (kind: FactKind, write: object) => SaidProblem[];
 
 /** Why a file is no table of facts, in words for whoever chose it. */
 export class TableProblem extends Error {}
@@ -85,11 +87,11 @@ function delimiterOf(text: string): string {
 }
 
 /**
- * Facts out of a table that `tableOf` wrote and people changed since. Each line passes the class of its kind, or is named with
- * the column and the reason; columns may stand in any order after the first.
+ * Facts out of a table that `tableOf` wrote and people changed since. Each line passes `check`, which is `checkWrite` or says the
+ * same, or is named with the column and the reason; columns may stand in any order after the first.
  * @throws TableProblem where the file is no such table at all
  */
-export function readTable(text: string): TableRead {
+export function readTable(text: string, check: Check): TableRead {
   const plain = text.replace(/^\uFEFF/, '');
   const delimiter = delimiterOf(plain);
   const [header = [], ...lines] = Papa.parse<string[]>(plain, { skipEmptyLines: true, delimiter }).data;
@@ -118,7 +120,7 @@ export function readTable(text: string): TableRead {
       }
     }
     if (problems.length === 0)
-      problems.push(...checkWrite(kind, { ...body, baseVersion: 0, writeId: 'from-a-table', deleted: false }));
+      problems.push(...check(kind, { ...body, baseVersion: 0, writeId: 'from-a-table', deleted: false }));
     if (problems.length > 0) read.problems.push(...problems.map((problem) => ({ ...problem, line })));
     else read.rows.push({ id: cell(kind).trim(), roomId: isRoomKind(kind) ? cell(ROOM).trim() : null, body, line });
   });

@@ -3,14 +3,14 @@ import { View, StyleSheet } from 'react-native';
 import { useQueries } from '@tanstack/react-query';
 import { bodyOf, KINDS, ROOM_FACT_KINDS, type RoomFactKind } from '@maquette/facts';
 import { roomKey } from '../data/client.ts';
-import { store } from '../data/device.ts';
+import { rules, store } from '../data/device.ts';
 import { newId } from '../data/ids.ts';
 import { chooseFile, saveText } from '../data/save-text.ts';
 import { write, type Change } from '../data/write.ts';
+import { fileFormats } from '../files/formats.ts';
 import { SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { counted } from '../ui/counted.ts';
-import { fetchPart } from '../ui/fetch-part.ts';
 import { FileFindings } from '../ui/file-findings.tsx';
 import { Words } from '../ui/text.tsx';
 import { takeTable } from './take-table.ts';
@@ -21,7 +21,6 @@ interface Found {
   problems: ReturnType<typeof takeTable>['problems'];
 }
 
-const tables = () => fetchPart(() => import('@maquette/facts/table'));
 const reasonOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
 /** What was entered in a job's rooms as tables for a spreadsheet, a kind each; and tables that were changed there. */
@@ -43,7 +42,7 @@ export function Tables({ name, rooms }: { name: string; rooms: readonly { id: st
     );
   const save = async (kind: RoomFactKind) => {
     try {
-      const { tableOf } = await tables();
+      const { tableOf } = await fileFormats();
       saveText(`${name.toLowerCase().replace(/\W+/g, '-')}-${kind}.csv`, 'text/csv', tableOf(kind, listOf(kind)));
       setSaid(null);
     } catch (error) {
@@ -54,10 +53,10 @@ export function Tables({ name, rooms }: { name: string; rooms: readonly { id: st
     const file = await chooseFile('.csv,text/csv');
     if (!file) return;
     try {
-      const { readTable } = await tables();
+      const [{ readTable }, check] = await Promise.all([fileFormats(), rules.fetch()]);
       const held = (roomId: string, kind: string) =>
         lists[ids.indexOf(roomId)]?.[kind as RoomFactKind].map(({ id }) => id) ?? null;
-      setFound({ name: file.name, ...takeTable(readTable(new TextDecoder().decode(file.bytes)), held, newId) });
+      setFound({ name: file.name, ...takeTable(readTable(new TextDecoder().decode(file.bytes), check), held, newId) });
       setSaid(null);
     } catch (error) {
       setSaid(`${file.name} was not taken. ${reasonOf(error)}`);

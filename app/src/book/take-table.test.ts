@@ -1,6 +1,8 @@
-import { readTable, tableOf } from '@maquette/facts/table';
+import { checkWrite } from '@maquette/facts/check';
+import { readTable as read, tableOf } from '@maquette/facts/table';
 import { takeTable, type HeldIds } from './take-table.ts';
 
+const readTable = (text: string) => read(text, checkWrite);
 const reading = (setupId: string) => ({
   ...{ setupId, stationKey: 'p1:1', xMm: 100, yMm: 200, rodMm: 1300 },
   ...{ takenAt: '2026-05-04T08:00:00.000Z', note: '' },

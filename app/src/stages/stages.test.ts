@@ -25,7 +25,7 @@ test('each plank carries its own criteria: a shut gate marks strip-out and leave
       'stop',
     ),
   );
-  expect(marks).toEqual({
+  expect(marks).toMatchObject({
     room: 'lay',
     strip: 'stop',
     damp: 'work',
@@ -36,7 +36,7 @@ test('each plank carries its own criteria: a shut gate marks strip-out and leave
 });
 
 test('a bare base has nothing to strip; a room without a way in is still to be measured', () => {
-  expect(marksOf(false, picture([['flat', 'measure']], 'measure'))).toEqual({
+  expect(marksOf(false, picture([['flat', 'measure']], 'measure'))).toMatchObject({
     room: 'measure',
     strip: 'lay',
     damp: 'measure',

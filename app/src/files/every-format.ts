@@ -1,0 +1,5 @@
+import * as formats from '@maquette/core/formats';
+import { readTable, tableOf } from '@maquette/facts/table';
+
+/** Every reader and writer of files, as one part: they share what takes tables apart. */
+export const everyFormat = { ...formats, readTable, tableOf };
