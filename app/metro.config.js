@@ -1,7 +1,9 @@
 const http = require('node:http');
 const { getDefaultConfig } = require('expo/metro-config');
+const { versionOfFronts } = require('./straight-imports.js');
 
 const config = getDefaultConfig(__dirname);
+config.cacheVersion = versionOfFronts();
 config.resolver.assetExts.push('woff2');
 
 // Their ESM builds assign to exports in a way the bundle refuses at run time; the CJS builds do not.

@@ -1,11 +1,11 @@
 export {
   assessRoom,
-  dampContext,
   roomRunner,
   type AssessOptions,
   type RoomAssessment,
   type RoomRunner,
 } from './assess/assess-room.ts';
+export { dampContext } from './assess/damp-context.ts';
 export { layPlanks, levellingOf, planRoom } from './assess/level-room.ts';
 export { PARTS } from './assess/parts.ts';
 export type { PartName } from './assess/room-part.ts';

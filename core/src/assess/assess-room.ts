@@ -1,10 +1,10 @@
-import type { DampContext, DampState } from '../damp/index.ts';
+import type { DampState } from '../damp/index.ts';
 import type { FailureChance, FlatState, FloorSurface, Station } from '../flat/index.ts';
 import type { Gate } from '../hazards/index.ts';
 import type { BaseKind, Plan } from '../room/index.ts';
-import { stripContext, type StripPlan } from '../stripout/index.ts';
+import type { StripPlan } from '../stripout/index.ts';
 import { worstVerdict, type Criterion, type Verdict } from '../verdict/index.ts';
-import { dampContextOf, PARTS } from './parts.ts';
+import { PARTS } from './parts.ts';
 import type { PartName, PartStates } from './room-part.ts';
 import type { RoomSet } from './room-set.ts';
 import { createRunner, type Runner } from './runner.ts';
@@ -80,9 +80,4 @@ export function assessRoom(
     damp: of('damp')?.state ?? null,
     validUntil,
   };
-}
-
-/** Everything damp is judged from, looked up once from a room's facts. */
-export function dampContext(set: RoomSet, atUtc: string): DampContext {
-  return dampContextOf(set, stripContext(set.room, set.card, set), atUtc);
 }

@@ -1,22 +1,15 @@
 import { defaultSpacingMm } from '../coverings/index.ts';
-import { judgeDamp, type DampContext } from '../damp/index.ts';
+import { judgeDamp } from '../damp/index.ts';
 import { failureChance, flatMemo, judgeFlat, stationsBesides, stationsOf, type FlatMemo } from '../flat/index.ts';
 import { mayDo } from '../hazards/index.ts';
 import { fromTheTop } from '../layers/index.ts';
 import { entryPoint, planOf } from '../room/index.ts';
-import {
-  laidOver,
-  layersLeft,
-  planStripOut,
-  stripContext,
-  type StripContext,
-  type StripPlan,
-} from '../stripout/index.ts';
+import { laidOver, planStripOut, stripContext, type StripContext, type StripPlan } from '../stripout/index.ts';
 import { dampCriteria, flatCriteria, soundCriteria, stripCriteria } from '../verdict/index.ts';
+import { dampContextOf } from './damp-context.ts';
 import { levelJob, levelling } from './level-parts.ts';
 import { breaksOf } from './room-breaks.ts';
 import type { RoomPart, StripState } from './room-part.ts';
-import type { RoomSet } from './room-set.ts';
 
 /** The room as it is drawn: the others stand in it. */
 const outline: RoomPart<'outline'> = {
@@ -58,26 +51,6 @@ function surfaceGatesOf(context: StripContext, plan: StripPlan): StripState['sur
   const top = fromTheTop(context.facts.layers).find((layer) => plan.keptLayerIds.includes(layer.id));
   const target = { layers: top ? [top] : [], base: !top };
   return { grind: mayDo(context.hazards, 'grind', target), prime: mayDo(context.hazards, 'prime', target) };
-}
-
-const MINUTE_MS = 60_000;
-
-/** The minute that ends at or after a time: evidence ages by days and waits by hours, and nothing read lies in the future. */
-const wholeMinute = (atUtc: string) => new Date(Math.ceil(Date.parse(atUtc) / MINUTE_MS) * MINUTE_MS).toISOString();
-
-/** Everything damp is judged from, looked up once. */
-export function dampContextOf(set: RoomSet, context: StripContext, atUtc: string): DampContext {
-  return {
-    room: set.room,
-    plan: context.plan,
-    card: set.card,
-    facts: set,
-    layers: layersLeft(set),
-    answers: set.answers,
-    hazards: context.hazards,
-    figure: context.figure,
-    atUtc: wholeMinute(atUtc),
-  };
 }
 
 /** Moisture of the floor and air of the room. */
