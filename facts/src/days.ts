@@ -4,11 +4,16 @@ export function isDay(value: unknown): value is string {
   return typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) && isInCalendar(value);
 }
 
-/** Whether a value is a moment in UTC such as `2026-05-04T09:30:00.000Z`. */
+/** Nothing was entered before this year, and nothing is entered for a time after that one. */
+const YEARS = { from: '1990', to: '2099' };
+
+/** Whether a value is a moment in UTC such as `2026-05-04T09:30:00.000Z`, of a year in which something may have been read. */
 export function isMoment(value: unknown): value is string {
   const parts =
     typeof value === 'string' ? /^(\d{4}-\d{2}-\d{2})T\d{2}:\d{2}(:\d{2}(\.\d{1,3})?)?Z$/.exec(value) : null;
-  return parts !== null && isInCalendar(parts[1]!) && !Number.isNaN(Date.parse(parts[0]));
+  if (!parts || !isInCalendar(parts[1]!) || Number.isNaN(Date.parse(parts[0]))) return false;
+  const year = parts[1]!.slice(0, 4);
+  return year >= YEARS.from && year <= YEARS.to;
 }
 
 /** The 30th of February is read as a day of March by some: it is none. */

@@ -4,30 +4,43 @@ import {
   ArrayMaxSize,
   Equals,
   IsArray,
-  IsInt,
   IsObject,
   IsOptional,
   Matches,
-  Min,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { moment, refersTo, text } from '@maquette/core/fields';
-import { checkShape, checkWrite } from './check.ts';
+import { moment, refersTo, text, whole } from '@maquette/core/fields';
+import { belongings } from './belongings.ts';
+import { checkId, checkShape, checkWrite } from './check.ts';
 import { JOB_FILE_FORMAT, JOB_FILE_VERSION } from './format.ts';
 import { FACT_KINDS, isFactKind, type FactKind, type Stored } from './kinds.ts';
 import type { SaidProblem } from './problem.ts';
 import { ruled } from './shape.ts';
 
+/** Versions of one fact: far more than anybody makes. */
+const VERSION_MOST = 1_000_000;
+
 const Id = () => ruled(refersTo('facts'));
 const Moment = () => ruled(moment());
+
+const Version = () => ruled(whole(1, VERSION_MOST));
+
+/** A version that a fact replaced. */
+class FiledRevision implements Omit<Stored, 'id'> {
+  @Version() version!: number;
+  @Id() writeId!: string;
+  @Moment() updatedAt!: string;
+  @ValidateIf((old: FiledRevision) => old.deletedAt !== null) @Moment() deletedAt!: string | null;
+  @IsObject({ message: 'takes an object' }) body!: Record<string, unknown>;
+}
 
 /** One stored fact in a job file: its record, and every version it replaced, oldest first. */
 export class FiledFact {
   @ruled(text(40)) kind!: FactKind;
   @Id() id!: string;
   @ValidateIf((fact: FiledFact) => fact.roomId !== null) @Id() roomId!: string | null;
-  @IsInt({ message: 'takes a whole number' }) @Min(1, { message: 'takes 1 or more' }) version!: number;
+  @Version() version!: number;
   @Id() writeId!: string;
   @Moment() updatedAt!: string;
   @ValidateIf((fact: FiledFact) => fact.deletedAt !== null) @Moment() deletedAt!: string | null;
@@ -36,11 +49,9 @@ export class FiledFact {
   @IsArray({ message: 'takes a list' })
   @ArrayMaxSize(1000, { message: 'takes at most 1000' })
   @IsObject({ each: true, message: 'takes objects' })
+  @ValidateNested({ each: true })
+  @Type(() => FiledRevision)
   replaced!: FiledRevision[];
-}
-
-interface FiledRevision extends Omit<Stored, 'id'> {
-  body: Record<string, unknown>;
 }
 
 /** The picture of a photograph in a job file. */
@@ -72,25 +83,31 @@ export class JobFile {
   pictures?: FiledPicture[];
 }
 
-/** Problems with a job file, its facts' own fields included; at most 50 are listed. */
+/** Problems are listed up to this many: whoever reads them mends the first ones first. */
+const LISTED = 50;
+
+/** Problems with a job file: its own form, each fact by the class of its kind, and what belongs to what. At most 50 are listed. */
 export function checkJobFile(plain: unknown): SaidProblem[] {
   const outer = checkShape(JobFile, plain);
-  if (outer.length > 0) return outer.slice(0, 50);
+  if (outer.length > 0) return outer.slice(0, LISTED);
+  const file = plain as JobFile;
   const problems: SaidProblem[] = [];
-  for (const [index, fact] of (plain as JobFile).facts.entries()) {
+  for (const [index, fact] of file.facts.entries()) {
+    const at = `facts[${index}]`;
     if (!isFactKind(fact.kind))
-      problems.push({
-        field: `facts[${index}].kind`,
-        value: fact.kind,
-        message: `takes one of ${FACT_KINDS.join(', ')}`,
-      });
+      problems.push({ field: `${at}.kind`, value: fact.kind, message: `takes one of ${FACT_KINDS.join(', ')}` });
     else {
-      for (const body of [fact.body, ...fact.replaced.map((old) => old.body)]) {
+      problems.push(...checkId(fact.kind, fact.id).map((p) => ({ ...p, field: `${at}.id` })));
+      const bodies = [
+        { body: fact.body, name: 'body' },
+        ...fact.replaced.map(({ body }, old) => ({ body, name: `replaced[${old}].body` })),
+      ];
+      for (const { body, name } of bodies) {
         const inner = checkWrite(fact.kind, { ...body, baseVersion: 0, writeId: fact.writeId, deleted: false });
-        problems.push(...inner.map((p) => ({ ...p, field: `facts[${index}].body.${p.field}` })));
+        problems.push(...inner.map((p) => ({ ...p, field: `${at}.${name}.${p.field}` })));
       }
     }
-    if (problems.length >= 50) break;
+    if (problems.length >= LISTED) break;
   }
-  return problems.slice(0, 50);
+  return (problems.length > 0 ? problems : belongings(file)).slice(0, LISTED);
 }

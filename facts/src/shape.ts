@@ -7,7 +7,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsObject,
   IsOptional,
@@ -27,6 +26,8 @@ import { QUESTIONS } from './questions.ts';
 /** A class that class-validator knows the rules of. */
 export type Shape = new () => object;
 
+const MOMENT_TAKES = 'takes a time in UTC of 1990 to 2099, such as 2026-05-04T09:30:00.000Z';
+
 type Options = { message: string; each: boolean };
 
 /** The rules of one field as decorators; with `each` of every item of a list. */
@@ -45,7 +46,7 @@ function rulesOf(spec: Spec, each: boolean): PropertyDecorator[] {
     case 'flag':
       return [IsBoolean(say('takes true or false'))];
     case 'moment':
-      return [IsISO8601({ strict: true }, say('takes a time such as 2026-05-04T09:30:00.000Z'))];
+      return [ValidateBy({ name: 'moment', validator: { validate: isMoment } }, say(MOMENT_TAKES))];
     case 'day':
       return [
         ValidateBy({ name: 'day', validator: { validate: isDay } }, say('takes a day such as 2026-05-04, or nothing')),
@@ -134,7 +135,7 @@ function fieldProblem({ spec, orNull }: Field, value: unknown): string | null {
     case 'day':
       return isDay(value) ? null : 'takes a day such as 2026-05-04';
     case 'moment':
-      return isMoment(value) ? null : 'takes a time such as 2026-05-04T09:30:00.000Z';
+      return isMoment(value) ? null : MOMENT_TAKES;
     case 'text':
       return typeof value === 'string' && value.length <= spec.most ? null : `takes at most ${spec.most} characters`;
     case 'list':

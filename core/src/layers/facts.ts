@@ -1,10 +1,10 @@
 import { say, type Said } from '../said/index.ts';
 import {
+  day,
   figure,
   group,
   kind,
   list,
-  moment,
   oneOf,
   orNull,
   refersTo,
@@ -81,19 +81,23 @@ export const samples = kind(
     where: SIDES,
     sampleNo: text(60),
     laboratory: text(80),
-    resultOn: moment(),
+    resultOn: day(),
     result: oneOf('negative', 'positive'),
     note: text(500),
   },
   {
     logged: {
       as: 'sample',
-      line: ({ sampleNo, laboratory, resultOn, result }) => ({
-        at: resultOn,
-        what: say('formats.sample', { sampleNo }),
-        value: say(result === 'positive' ? 'formats.samplePositive' : 'formats.sampleNegative'),
-        instrument: laboratory,
-      }),
+      // The day, as the laboratory's letter has it; without one it cannot stand in the order of time.
+      line: ({ sampleNo, laboratory, resultOn, result }) =>
+        resultOn === ''
+          ? null
+          : {
+              at: `${resultOn}T00:00:00.000Z`,
+              what: say('formats.sample', { sampleNo }),
+              value: say(result === 'positive' ? 'formats.samplePositive' : 'formats.sampleNegative'),
+              instrument: laboratory,
+            },
     },
   },
 );

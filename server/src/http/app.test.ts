@@ -288,3 +288,19 @@ test('a write is answered with a receipt for itself, also when it comes again af
   const refused = await api.put('/api/rooms/room-1/readings/reading-1').send({ ...write(1), ...reading });
   expect([refused.status, refused.headers['x-maquette-receipt']]).toEqual([409, undefined]);
 });
+
+test('a job file touches nothing of another job: not by its id, not by a room that is held elsewhere', async () => {
+  await build();
+  const { body: file } = await api.get('/api/jobs/job-1/file').expect(200);
+  type Filed = { kind: string; id: string; body: Record<string, unknown> };
+  // The same room under a job of the forger's own: what lies in it would land in the job that holds the room.
+  const forged = {
+    ...file,
+    facts: (file.facts as Filed[]).map((fact) => {
+      if (fact.kind === 'jobs') return { ...fact, id: 'job-9' };
+      return fact.kind === 'rooms' ? { ...fact, body: { ...fact.body, jobId: 'job-9' } } : fact;
+    }),
+  };
+  await api.post('/api/job-files').send(forged).expect(409);
+  expect((await api.get('/api/book')).body.jobs).toHaveLength(1);
+});

@@ -4,7 +4,7 @@ import { checkJobFile, type JobFile } from '@maquette/facts/job-file';
 import { newId } from '../store/new-id.ts';
 import { readJobFile, writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/open.ts';
-import { findPicture, readPicture, savePicture } from '../store/pictures.ts';
+import { findPicture, keepPicture, makePicture, readPicture, type Made } from '../store/pictures.ts';
 import { problem, refuse } from './problem.ts';
 
 /** A whole job out (`GET /jobs/:id/file`) and in (`POST /job-files`, with `?copy=1` beside the one held). */
@@ -20,12 +20,19 @@ export function jobFileRoutes(store: Store, now: () => string): Router {
     const file = upgradeJobFile(req.body);
     const errors = checkJobFile(file);
     if (errors.length > 0) return refuse(res, errors);
+    // Pictures are made before anything is stored: all of the file comes in, or nothing of it.
+    const made = new Map<string, Made>();
+    for (const [index, { photoId, jpegBase64 }] of ((file as JobFile).pictures ?? []).entries()) {
+      const picture = await makePicture(Buffer.from(jpegBase64, 'base64'));
+      if ('words' in picture)
+        return refuse(res, [{ field: `pictures[${index}].jpegBase64`, value: photoId, message: picture.words }]);
+      made.set(photoId, picture);
+    }
     const copy = req.query['copy'] === '1';
     const result = await store.write((tx) => readJobFile(tx, file as JobFile, copy ? newId : undefined));
     if (result.ok) {
       const { photoIds, ...answer } = result;
-      for (const { photoId, jpegBase64 } of (file as JobFile).pictures ?? [])
-        await savePicture(store, photoIds.get(photoId) ?? photoId, Buffer.from(jpegBase64, 'base64'), now());
+      for (const [photoId, picture] of made) await keepPicture(store, photoIds.get(photoId) ?? photoId, picture, now());
       res.status(201).json(answer);
     } else
       problem(res, 409, 'This job is here already in another state', {
@@ -35,12 +42,13 @@ export function jobFileRoutes(store: Store, now: () => string): Router {
   return routes;
 }
 
-/** Pictures of a file's photographs, removed ones too, as far as they have arrived. */
+/** Pictures of a file's photographs, removed ones too, as far as they have arrived and their files are whole. */
 async function picturesOf(store: Store, file: JobFile): Promise<NonNullable<JobFile['pictures']>> {
   const pictures: NonNullable<JobFile['pictures']> = [];
   for (const { id } of file.facts.filter((fact) => fact.kind === 'photos')) {
     const picture = await findPicture(store, id);
-    if (picture) pictures.push({ photoId: id, jpegBase64: (await readPicture(store, picture)).toString('base64') });
+    const content = picture && (await readPicture(store, picture));
+    if (content) pictures.push({ photoId: id, jpegBase64: content.toString('base64') });
   }
   return pictures;
 }

@@ -1,10 +1,11 @@
 import { BLANK_JOB } from '@maquette/core/job';
 import { BLANK_SHAPE, rectangleWalls } from '@maquette/core/room';
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { crc32 } from 'node:zlib';
 import sharp from 'sharp';
 import request from 'supertest';
 import { openStore, type Store } from '../store/open.ts';
@@ -130,4 +131,73 @@ test('the simulated meter streams lengths near the wall it is held to', async ()
   expect(Math.max(...lengths)).toBeLessThan(4205);
   expect(Math.min(...lengths)).toBeGreaterThan(2000);
   await api.get('/api/instruments/distance-meter?wall=99').expect(422);
+});
+
+const files = () => readdirSync(join(folder, 'photos'));
+
+test('a picture whose file is gone or damaged is said to be so, comes back when sent again, and breaks no export', async () => {
+  const content = await picture();
+  await put(content).expect(201);
+  const [name] = files();
+  const file = join(folder, 'photos', name!);
+  const whole = readFileSync(file);
+  for (const harm of [() => rmSync(file), () => writeFileSync(file, whole.subarray(0, 900))]) {
+    harm();
+    const said = await api.get(path).expect(410);
+    expect(said.body.title).toMatch(/missing or damaged here/);
+    const exported = await api.get('/api/jobs/job-1/file').expect(200);
+    expect(exported.body.pictures).toEqual([]);
+    await put(content).expect(201);
+    await api.get(path).expect(200);
+    expect(readFileSync(file).equals(whole)).toBe(true);
+  }
+});
+
+test('the same picture sent four times at once is one picture, and nothing is left half written', async () => {
+  const content = await picture();
+  const answers = await Promise.all([1, 2, 3, 4].map(() => put(content)));
+  expect(answers.map(({ status }) => Math.floor(status / 100))).toEqual([2, 2, 2, 2]);
+  expect(files()).toHaveLength(1);
+});
+
+test('what a crash left half written goes at start; whole pictures stay', async () => {
+  await put(await picture()).expect(201);
+  writeFileSync(join(folder, 'photos', '.part-left'), 'half');
+  store.close();
+  store = await openStore(folder, migrations);
+  expect(files()).toHaveLength(1);
+});
+
+/** A PNG of one colour says its size at once and unpacks to as many pixels as it says. */
+const claims = (width: number, height: number) => {
+  const head = Buffer.alloc(33);
+  Buffer.from('89504e470d0a1a0a0000000d49484452', 'hex').copy(head);
+  head.writeUInt32BE(width, 16);
+  head.writeUInt32BE(height, 20);
+  head.set([8, 2, 0, 0, 0], 24);
+  head.writeInt32BE(crc32(head.subarray(12, 29)) | 0, 29);
+  return Buffer.concat([head, Buffer.from('00000000494441540000000049454e44ae426082', 'hex')]);
+};
+
+test.each([
+  ['a picture of 59 million pixels', claims(9800, 6020), /9800 by 6020 pixels: at most 25 million/],
+  [
+    'a drawing of a million parts',
+    Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg">${'<g>'.repeat(1e6)}`),
+    /^svg: /,
+  ],
+  ['a film', Buffer.from('GIF89a and more'), /^gif: /],
+  ['a photograph as some phones keep it', Buffer.from('\0\0\0\x18ftypheic'), /^heic: /],
+])('%s is refused by how it begins', async (_, content, words) => {
+  const answer = await put(content).expect(415);
+  expect(answer.body.title).toMatch(words);
+});
+
+test('a job file with a picture that cannot be read brings nothing in, and names it', async () => {
+  await put(await picture()).expect(201);
+  const { body: file } = await api.get('/api/jobs/job-1/file').expect(200);
+  const copy = { ...file, pictures: [{ ...file.pictures[0], jpegBase64: 'AAAA' }] };
+  const refused = await api.post('/api/job-files?copy=1').send(copy).expect(422);
+  expect(refused.body.errors).toMatchObject([{ field: 'pictures[0].jpegBase64' }]);
+  expect((await api.get('/api/book')).body.jobs).toHaveLength(1);
 });

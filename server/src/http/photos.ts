@@ -20,10 +20,13 @@ export function photoRoutes(store: Store, now: () => string): Router {
   routes.get(path, async (req, res) => {
     const picture = await findPicture(store, req.params.id);
     if (!picture) return problem(res, 404, 'No picture has arrived yet');
+    const content = await readPicture(store, picture);
+    if (!content)
+      return problem(res, 410, 'The picture’s file is missing or damaged here: a phone that has it can send it again');
     res.setHeader('Content-Type', 'image/jpeg');
     // The content is named by its hash and never changes.
     res.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
-    res.end(await readPicture(store, picture));
+    res.end(content);
   });
   return routes;
 }

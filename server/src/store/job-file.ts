@@ -78,7 +78,7 @@ export async function readJobFile(tx: Transaction, file: JobFile, newId?: () => 
   for (const fact of facts) {
     const held = await find(tx, fact.kind, fact.id);
     if (!held) fresh.push(fact);
-    else if (held.writeId !== fact.writeId || held.version !== fact.version)
+    else if (held.writeId !== fact.writeId || held.version !== fact.version || !sameHome(held, fact))
       clashes.push({ kind: fact.kind, id: fact.id });
   }
   if (clashes.length > 0) return { ok: false, clashes };
@@ -95,6 +95,10 @@ export async function readJobFile(tx: Transaction, file: JobFile, newId?: () => 
     photoIds,
   };
 }
+
+/** Whether what is held under a fact's id is of the very room and job the file says: nothing of another is touched. */
+const sameHome = (held: AnyFact, { roomId, body }: FiledFact) =>
+  (held.roomId ?? null) === roomId && (held['jobId'] ?? null) === (body['jobId'] ?? null);
 
 /** The same facts under new ids, with all they refer to: each other, and what stands in their lists. Shipped cards keep their names. */
 function copied(facts: readonly FiledFact[], newId: () => string): FiledFact[] {

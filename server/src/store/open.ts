@@ -5,6 +5,7 @@ import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { carryOver } from './carry-over.ts';
 import type { Database } from './database.ts';
+import { sweepPictures } from './picture-files.ts';
 import { writeQueue, type WriteQueue } from './write-queue.ts';
 
 export interface Store {
@@ -30,5 +31,6 @@ export async function openStore(folder: string, migrations: string): Promise<Sto
   const db = drizzle(client);
   await migrate(db, { migrationsFolder: migrations });
   await carryOver(db);
+  sweepPictures(folder);
   return { folder, db, write: writeQueue(db), seen: new Map(), close: () => client.close() };
 }

@@ -1,10 +1,10 @@
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync } from 'node:fs';
-import { open, readFile, rename } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Store } from './open.ts';
+import { keepFile, picturesIn } from './picture-files.ts';
 import { pictures, TABLES } from './tables.ts';
 
 type Picture = typeof pictures.$inferSelect;
@@ -14,17 +14,56 @@ type SaveResult =
 
 /** Longest side kept, px: enough to read a meter's display on a print. */
 const SIDE_PX = 2000;
-/** Kinds taken, by content and not by name. What a phone calls HEIC is converted by the app before sending. */
-const KINDS = ['jpeg', 'png', 'webp'];
-/** A picture larger than this many pixels is refused before it is unpacked. */
-const MOST_PX = 60_000_000;
+/** A picture of more pixels is refused by its header, before anything is unpacked: the app sends far smaller ones. */
+const MOST_PX = 25_000_000;
 
-function folderOf(store: Store): string {
-  return join(store.folder, 'photos');
+const fileOf = (store: Store, sha256: string): string => join(picturesIn(store.folder), `${sha256}.jpg`);
+
+/** A picture unpacked, turned upright, made smaller, and packed again: what is kept of it. */
+export interface Made {
+  data: Buffer;
+  sha256: string;
+  widthPx: number;
+  heightPx: number;
 }
 
-function fileOf(store: Store, picture: Pick<Picture, 'sha256'>): string {
-  return join(folderOf(store), `${picture.sha256}.jpg`);
+/** How kinds of content begin: told by content, and before any library looks at it. What a phone calls HEIC the app converts. */
+const BEGINNINGS: readonly [kind: string, taken: boolean, begins: RegExp][] = [
+  ['jpeg', true, /^\xff\xd8\xff/],
+  ['png', true, /^\x89PNG\r\n\x1a\n/],
+  ['webp', true, /^RIFF[^]{4}WEBP/],
+  ['svg', false, /^\s*<(\?xml|svg|!DOCTYPE svg)/i],
+  ['gif', false, /^GIF8/],
+  ['pdf', false, /^%PDF/],
+  ['heic', false, /^[^]{4}ftyp/],
+];
+
+/** Why content is not taken as a picture, or null. */
+function notTaken(content: Buffer): string | null {
+  const head = content.subarray(0, 64).toString('latin1');
+  const [kind, taken] = BEGINNINGS.find(([, , begins]) => begins.test(head)) ?? ['unknown content', false];
+  return taken ? null : `${kind}: JPEG, PNG or WebP is taken`;
+}
+
+/** Makes what is kept of a picture; says in words why it is none. Everything it says of camera and place is left out. */
+export async function makePicture(content: Buffer): Promise<Made | { words: string }> {
+  const refusal = notTaken(content);
+  if (refusal) return { words: refusal };
+  try {
+    // Its header alone is read, whatever it says of its size.
+    const { width, height } = await sharp(content, { limitInputPixels: false }).metadata();
+    if (width * height > MOST_PX)
+      return { words: `It has ${width} by ${height} pixels: at most ${MOST_PX / 1e6} million are taken` };
+    const { data, info } = await sharp(content, { limitInputPixels: MOST_PX })
+      .rotate()
+      .resize({ width: SIDE_PX, height: SIDE_PX, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 82 })
+      .toBuffer({ resolveWithObject: true });
+    const sha256 = createHash('sha256').update(data).digest('hex');
+    return { data, sha256, widthPx: info.width, heightPx: info.height };
+  } catch {
+    return { words: 'The content cannot be read: JPEG, PNG or WebP is taken' };
+  }
 }
 
 export async function findPicture(store: Store, photoId: string): Promise<Picture | undefined> {
@@ -32,8 +71,8 @@ export async function findPicture(store: Store, photoId: string): Promise<Pictur
 }
 
 /**
- * Stores the picture of a photograph: type told by content, turned upright, made smaller, everything it says of camera and place
- * left out. The file is on disk before the row is; sending it twice is one picture.
+ * Stores the picture of a photograph. The file is on disk before the row is; sending it twice is one picture, and sending it again
+ * when its file is gone or damaged brings it back.
  */
 export async function savePicture(
   store: Store,
@@ -47,57 +86,30 @@ export async function savePicture(
   if (!photo || (roomId !== undefined && photo.roomId !== roomId))
     return { ok: false, reason: 'no-photo', words: 'There is no such photograph' };
   const held = await findPicture(store, photoId);
-  if (held) return { ok: true, picture: held, created: false };
-  let made: { data: Buffer; info: { width: number; height: number } };
-  try {
-    const source = sharp(content, { limitInputPixels: MOST_PX });
-    const { format } = await source.metadata();
-    if (!format || !KINDS.includes(format))
-      return {
-        ok: false,
-        reason: 'not-a-picture',
-        words: `${format ?? 'unknown content'}: JPEG, PNG or WebP is taken`,
-      };
-    made = await source
-      .rotate()
-      .resize({ width: SIDE_PX, height: SIDE_PX, fit: 'inside', withoutEnlargement: true })
-      .jpeg({ quality: 82 })
-      .toBuffer({ resolveWithObject: true });
-  } catch {
-    return { ok: false, reason: 'not-a-picture', words: 'The content cannot be read: JPEG, PNG or WebP is taken' };
-  }
-  const sha256 = createHash('sha256').update(made.data).digest('hex');
-  await keep(folderOf(store), `${sha256}.jpg`, made.data);
-  const picture: Picture = {
-    photoId,
-    sha256,
-    bytes: made.data.length,
-    widthPx: made.info.width,
-    heightPx: made.info.height,
-    storedAt: now,
-  };
+  if (held && (await readPicture(store, held))) return { ok: true, picture: held, created: false };
+  const made = await makePicture(content);
+  if ('words' in made) return { ok: false, reason: 'not-a-picture', words: made.words };
+  return { ok: true, picture: await keepPicture(store, photoId, made, now), created: true };
+}
+
+/** Puts a picture that has been made on disk, and then on record. */
+export async function keepPicture(store: Store, photoId: string, made: Made, now: string): Promise<Picture> {
+  await keepFile(picturesIn(store.folder), `${made.sha256}.jpg`, made.data);
+  const { sha256, widthPx, heightPx } = made;
+  const picture: Picture = { photoId, sha256, bytes: made.data.length, widthPx, heightPx, storedAt: now };
   await store.write(async (tx) => {
-    await tx.insert(pictures).values(picture).onConflictDoNothing();
+    const { photoId: _id, ...again } = picture;
+    await tx.insert(pictures).values(picture).onConflictDoUpdate({ target: pictures.photoId, set: again });
   });
-  return { ok: true, picture: (await findPicture(store, photoId)) ?? picture, created: true };
+  return picture;
 }
 
-/** Writes a file so that it is either whole on disk or not there: synced under another name, then renamed. */
-async function keep(folder: string, name: string, data: Buffer): Promise<void> {
-  const path = join(folder, name);
-  if (existsSync(path)) return;
-  mkdirSync(folder, { recursive: true });
-  const part = `${path}.${process.pid}.part`;
-  const file = await open(part, 'w');
+/** A picture's content; null where its file is missing or is not what was stored. */
+export async function readPicture(store: Store, { sha256 }: Pick<Picture, 'sha256'>): Promise<Buffer | null> {
   try {
-    await file.writeFile(data);
-    await file.sync();
-  } finally {
-    await file.close();
+    const data = await readFile(fileOf(store, sha256));
+    return createHash('sha256').update(data).digest('hex') === sha256 ? data : null;
+  } catch {
+    return null;
   }
-  await rename(part, path);
-}
-
-export async function readPicture(store: Store, picture: Picture): Promise<Buffer> {
-  return readFile(fileOf(store, picture));
 }

@@ -1,0 +1,38 @@
+import { randomUUID } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { open, rename } from 'node:fs/promises';
+import { join } from 'node:path';
+
+/** Begins the name of a file that is being written. */
+const PART = '.part-';
+
+/** The folder of the pictures, beside the database. */
+export const picturesIn = (folder: string): string => join(folder, 'photos');
+
+/** Writes a file so that it is either whole on disk or not there: synced under a name of its own, renamed, its folder synced. */
+export async function keepFile(folder: string, name: string, data: Buffer): Promise<void> {
+  mkdirSync(folder, { recursive: true });
+  const part = join(folder, `${PART}${randomUUID()}`);
+  const file = await open(part, 'w');
+  try {
+    await file.writeFile(data);
+    await file.sync();
+  } finally {
+    await file.close();
+  }
+  await rename(part, join(folder, name));
+  const inside = await open(folder, 'r');
+  try {
+    await inside.sync();
+  } finally {
+    await inside.close();
+  }
+}
+
+/** Takes away what a crash left half written. */
+export function sweepPictures(folder: string): void {
+  const pictures = picturesIn(folder);
+  if (!existsSync(pictures)) return;
+  for (const name of readdirSync(pictures))
+    if (name.startsWith(PART) || name.endsWith('.part')) rmSync(join(pictures, name));
+}
