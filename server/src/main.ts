@@ -3,6 +3,7 @@ import { count } from 'drizzle-orm';
 import { createApp } from './http/app.ts';
 import { seedDemo } from './demo/seed.ts';
 import { openStore } from './store/open.ts';
+import { StartProblem } from './store/start-problem.ts';
 import { TABLES } from './store/tables.ts';
 
 const { values } = parseArgs({
@@ -21,7 +22,11 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
   console.error(`--port ${values.port}: a port is 0 to 65535`);
   process.exit(2);
 }
-const store = await openStore(values.data, values.migrations);
+const store = await openStore(values.data, values.migrations).catch((error: unknown) => {
+  if (!(error instanceof StartProblem)) throw error;
+  console.error(error.message);
+  process.exit(1);
+});
 if (values.demo) {
   const seeded = await seedDemo(
     store,

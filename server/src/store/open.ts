@@ -1,9 +1,8 @@
-import { mkdirSync } from 'node:fs';
-import { join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { carryOver } from './carry-over.ts';
+import { checkBeginning, checkDatabase, databaseIn, lockFolder, prepareFolder } from './check-folder.ts';
 import type { Database } from './database.ts';
 import { sweepPictures } from './picture-files.ts';
 import { writeQueue, type WriteQueue } from './write-queue.ts';
@@ -21,16 +20,30 @@ export interface Store {
 /**
  * Opens (or makes) the database in `folder` and brings it to the newest schema.
  * WAL persists in the file; foreign keys and full synchronous writes are the driver's defaults and are set again to be sure.
+ * @throws StartProblem in words where the folder cannot be written to, another server has it, or the database is damaged
  */
 export async function openStore(folder: string, migrations: string): Promise<Store> {
-  mkdirSync(folder, { recursive: true });
-  const client: Client = createClient({ url: `file:${join(folder, 'maquette.sqlite')}` });
-  await client.execute('PRAGMA journal_mode = WAL');
-  await client.execute('PRAGMA synchronous = FULL');
-  await client.execute('PRAGMA foreign_keys = ON');
-  const db = drizzle(client);
-  await migrate(db, { migrationsFolder: migrations });
-  await carryOver(db);
-  sweepPictures(folder);
-  return { folder, db, write: writeQueue(db), seen: new Map(), close: () => client.close() };
+  prepareFolder(folder);
+  checkBeginning(folder);
+  const unlock = await lockFolder(folder);
+  const client: Client = createClient({ url: `file:${databaseIn(folder)}` });
+  try {
+    await checkDatabase(client, folder);
+    await client.execute('PRAGMA journal_mode = WAL');
+    await client.execute('PRAGMA synchronous = FULL');
+    await client.execute('PRAGMA foreign_keys = ON');
+    const db = drizzle(client);
+    await migrate(db, { migrationsFolder: migrations });
+    await carryOver(db);
+    sweepPictures(folder);
+    const close = () => {
+      client.close();
+      unlock();
+    };
+    return { folder, db, write: writeQueue(db), seen: new Map(), close };
+  } catch (error) {
+    client.close();
+    unlock();
+    throw error;
+  }
 }
