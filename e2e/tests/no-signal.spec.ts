@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { facts, key, newRoom, serve, type Running, ONCE } from './app.ts';
+import { accessible, facts, key, newRoom, serve, type Running, ONCE } from './app.ts';
 
 // What is on the device has to be there without a server: the service worker's work.
 test.use({ serviceWorkers: 'allow' });
@@ -144,3 +144,48 @@ test(
     expect((await facts(running.url, room)).readings.map((r) => r.rodMm).sort()).toEqual([1341, 1342, 1343]);
   },
 );
+
+test('a full device says so on the pad: the figure stays, nothing is shown as kept, and it is taken once there is room', async ({
+  page,
+}) => {
+  await newRoom(page, running.url, 'Store', '1400', '1000');
+  await page.getByRole('button', { name: /^Flat: / }).click();
+  await key(page, '1330');
+  await key(page, '1341');
+  await expect(page.getByText(/Read station 2 of 9/)).toBeVisible();
+  await page.evaluate(() => {
+    const whole = IDBObjectStore.prototype.put;
+    Object.assign(globalThis, { roomAgain: () => (IDBObjectStore.prototype.put = whole) });
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+    };
+  });
+  await key(page, '1342.5');
+  await expect(page.getByText(/This device keeps nothing more/).first()).toBeVisible();
+  await expect(page.getByText(/Read station 2 of 9/)).toBeVisible();
+  await expect(page.getByTestId('entry')).toContainText(/1\s?342.5/);
+  await expect(page.getByTestId('sending')).toHaveText('device full');
+  await accessible(page);
+  await page.evaluate(() => (globalThis as unknown as { roomAgain: () => void }).roomAgain());
+  await page.getByRole('button', { name: 'Take', exact: true }).click();
+  await expect(page.getByText(/Read station 3 of 9/)).toBeVisible();
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+});
+
+test('what waits is told by kind, since when and why, and can be sent by hand', ONCE, async ({ page, context }) => {
+  await newRoom(page, running.url, 'Store', '1400', '1000');
+  await page.getByRole('button', { name: /^Flat: / }).click();
+  await key(page, '1330');
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  await context.setOffline(true);
+  await key(page, '1341');
+  await key(page, '1342');
+  await page.getByRole('button', { name: '2 waiting to send: what waits' }).click();
+  const waits = page.getByTestId('what-waits');
+  await expect(waits).toContainText(/Reading: 2, since \d{4}-\d\d-\d\d/);
+  await expect(waits).toContainText('The server does not answer: no signal');
+  await accessible(page);
+  await context.setOffline(false);
+  await waits.getByRole('button', { name: 'Send now' }).click();
+  await expect(waits).toContainText('Everything is on the server.');
+});

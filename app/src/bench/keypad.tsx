@@ -5,6 +5,7 @@ import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { correct, EMPTY, entryMm, entryText, press, pressSixteenth, type Entry } from './entry.ts';
+import type { Written } from '../data/write.ts';
 import { Touch } from '../ui/touch.tsx';
 
 export interface PadAction {
@@ -26,7 +27,8 @@ interface Props {
   /** A value this far from the last is asked back before it is taken, mm. */
   doubtMm?: number;
   take: string;
-  onTake: (mm: number) => void;
+  /** Takes the number; where it cannot be kept the pad shows it again, with why. */
+  onTake: (mm: number) => void | Promise<Written | undefined>;
   /** Two keys over Take. */
   actions?: readonly PadAction[];
   /** Changes when another thing is asked: the entry starts anew. */
@@ -109,7 +111,12 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
     setQuestion(null);
     setDoubted(null);
     navigator.vibrate?.(20);
-    return onTake(mm);
+    void Promise.resolve(onTake(mm)).then((written) => {
+      if (!written || written.ok) return;
+      // Whatever has been keyed meanwhile stays.
+      setEntry((now) => (now === EMPTY ? entry : now));
+      setQuestion(written.problems.map(({ message }) => message).join(' '));
+    });
   };
 
   // Before the screen is painted: the next digit must meet the number that is seen.

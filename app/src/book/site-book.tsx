@@ -11,6 +11,7 @@ import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { useUnits } from '../data/device-settings.ts';
 import { Header } from '../room/header.tsx';
+import { WhatWaits } from '../room/what-waits.tsx';
 import { Trouble } from '../room/trouble.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
@@ -32,6 +33,7 @@ export function SiteBook() {
   const book = useBook();
   const lines = useVerdicts(book);
   const units = useUnits()[0];
+  const [looking, setLooking] = useState(false);
   const [naming, setNaming] = useState(false);
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -51,12 +53,14 @@ export function SiteBook() {
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header
         title="Site book"
+        onWaits={() => setLooking(!looking)}
         right={
           <Button kind="quiet" label="Settings" onPress={() => router.push('/settings')} style={styles.settings} />
         }
       />
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
         <Trouble units={units} />
+        {looking ? <WhatWaits /> : null}
         {book.jobs.map((job) => (
           <JobEntry key={job.id} job={job} book={book} lines={lines} units={units} />
         ))}

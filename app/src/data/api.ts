@@ -10,11 +10,20 @@ export class Refused extends Error {
 /** The server did not answer: no signal, it is not running, or something else answered in its place. */
 export class Unreachable extends Error {}
 
+/** The server itself answered that it could not do this: another request may fare better. */
+export class ServerFailed extends Unreachable {
+  constructor(readonly problem: Problem) {
+    super(problem.title);
+  }
+}
+
 const PATIENCE_MS = 10_000;
 /** Every answer of the server carries this: a sign-in page, a gateway or an empty reply does not. */
 const OURS = 'x-maquette-api';
 /** What the server says it has stored: of a fact the write and its version, of a picture the digest of what arrived. */
 const RECEIPT = 'x-maquette-receipt';
+
+const NO_REASON: Omit<Problem, 'status'> = { type: 'about:blank', title: 'The server could not do this' };
 
 /** Asks, and takes nothing for an answer but what this kind of server says. Throws `Unreachable`. */
 export async function ask(path: string, init: RequestInit): Promise<Response> {
@@ -25,8 +34,8 @@ export async function ask(path: string, init: RequestInit): Promise<Response> {
     throw new Unreachable('The server does not answer');
   }
   if (!answer.headers.has(OURS)) throw new Unreachable('Something else answers in the server’s place');
-  // A gateway in between, or a server that is going down, is not a refusal of what was sent.
-  if (answer.status >= 500) throw new Unreachable(`The server answered ${answer.status}`);
+  if (answer.status >= 500)
+    throw new ServerFailed(await jsonOf<Problem>(answer).catch(() => ({ ...NO_REASON, status: answer.status })));
   return answer;
 }
 

@@ -16,7 +16,7 @@ const outbox = { get: () => state, subscribe: () => () => undefined };
 const queries = new QueryClient();
 let store: ReturnType<typeof createFactStore>;
 beforeEach(() => {
-  state = { loaded: true, waiting: [], reachable: true };
+  state = { loaded: true, waiting: [], reachable: true, full: false };
   queries.clear();
   store = createFactStore(queries, outbox);
 });

@@ -1,7 +1,7 @@
 import type { BodyOf, FactKind, FieldProblem } from '@maquette/facts';
 import type { FactStore } from './fact-store.ts';
 import { newId, nowUtc } from './ids.ts';
-import type { Outbox } from './outbox.ts';
+import { DeviceFull, type Outbox } from './outbox.ts';
 
 /** One change asked for: a fact's new body, or its removal. */
 export type Change = {
@@ -133,7 +133,12 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
         body: { ...body },
         deleted,
       }));
-      await put(where, puts, (back) => ({ done: [...stepsAt(where).done, { words, puts: back }], undone: [] }));
+      try {
+        await put(where, puts, (back) => ({ done: [...stepsAt(where).done, { words, puts: back }], undone: [] }));
+      } catch (error) {
+        if (!(error instanceof DeviceFull)) throw error;
+        return { ok: false, problems: [{ field: '', value: null, message: error.message }] };
+      }
       return { ok: true };
     },
     async undo() {

@@ -1,11 +1,12 @@
-import { createStore, delMany, entries, set, type UseStore } from 'idb-keyval';
+import { createStore, delMany, entries, setMany, type UseStore } from 'idb-keyval';
 import { upgraded } from '@maquette/facts';
 import type { Waiting } from './waiting.ts';
 
 /** Where writes lie until they are answered: one record each. */
 export interface OutboxDisk {
   load: () => Promise<Waiting[]>;
-  put: (waiting: Waiting) => Promise<void>;
+  /** Keeps all of them or none; rejects where the device keeps nothing more. */
+  put: (waiting: readonly Waiting[]) => Promise<void>;
   drop: (writeIds: readonly string[]) => Promise<void>;
   /** Calls back when another tab has changed what lies here. */
   onOthers: (changed: () => void) => void;
@@ -26,7 +27,10 @@ export function browserDisk(): OutboxDisk {
       }));
     },
     async put(waiting) {
-      await set(waiting.writeId, waiting, open());
+      await setMany(
+        waiting.map((one) => [one.writeId, one]),
+        open(),
+      );
       tell();
     },
     async drop(writeIds) {

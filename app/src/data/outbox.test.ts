@@ -1,11 +1,15 @@
-import { createOutbox, type Answered } from './outbox.ts';
+import { createOutbox, DeviceFull, type Answered } from './outbox.ts';
 import type { Waiting } from './waiting.ts';
 
+let refuses = false;
 /** A disk that outlives the outbox made on it. */
 const kept = new Map<string, Waiting>();
 const disk = {
   load: async () => [...kept.values()],
-  put: async (waiting: Waiting) => void kept.set(waiting.writeId, structuredClone(waiting)),
+  put: async (waiting: readonly Waiting[]) => {
+    if (refuses) throw new DOMException('no room', 'QuotaExceededError');
+    for (const one of waiting) kept.set(one.writeId, structuredClone(one));
+  },
   drop: async (writeIds: readonly string[]) => writeIds.forEach((id) => kept.delete(id)),
   onOthers: () => undefined,
 };
@@ -20,6 +24,7 @@ let answer: (sent: Sent) => { status: number; body: unknown; headers?: Record<st
 beforeEach(() => {
   jest.useFakeTimers();
   kept.clear();
+  refuses = false;
   sent = [];
   answer = (one) => ({
     status: 201,
@@ -114,7 +119,7 @@ test('without signal it waits, survives a reload and is sent when the server ans
   await second.start(() => undefined);
   await settle();
   expect(sent.map((s) => s.body.writeId)).toEqual(['w1']);
-  expect(second.get()).toMatchObject({ reachable: true, waiting: [] });
+  expect(second.get()).toMatchObject({ reachable: true, full: false, waiting: [] });
 });
 
 test('it tries again by itself', async () => {
@@ -223,4 +228,59 @@ test.each([
   jest.advanceTimersByTime(2000);
   await untilTold();
   expect([outbox.get().waiting.length, answers]).toEqual([0, ['w1']]);
+});
+
+test('a device that keeps nothing more says so: nothing of it is shown as kept, and the next write that is kept clears it', async () => {
+  const box = load();
+  await box.start(() => undefined);
+  answer = () => null;
+  refuses = true;
+  const refused = box.post([reading('w1', 0, 1300), reading('w2', 0, 1301, 'r2')]);
+  await expect(refused).rejects.toThrow(DeviceFull);
+  expect(box.get()).toMatchObject({ full: true, waiting: [] });
+  expect(kept.size).toBe(0);
+  refuses = false;
+  await box.post([reading('w3', 0, 1302, 'r3')]);
+  expect(box.get()).toMatchObject({ full: false, waiting: [{ writeId: 'w3' }] });
+  expect([...kept.keys()]).toEqual(['w3']);
+});
+
+test('a write the server fails on holds up nothing but what hangs on it, and is set aside after five tries; it can be sent again', async () => {
+  const box = load();
+  let failing = true;
+  const stored: string[] = [];
+  answer = (one) =>
+    failing && one.path.endsWith('/r1')
+      ? { status: 500, body: { type: 'about:blank', title: 'The server could not do this', status: 500 } }
+      : { status: 201, body: { ...one.body, id: 'x', version: one.body.baseVersion + 1, roomId: 'room' } };
+  const fetched = globalThis.fetch;
+  // A failure is the server's own word, and no receipt.
+  globalThis.fetch = (async (path: string, init: { body: string }) => {
+    const said = await fetched(path, init as never);
+    return said.status === 500 ? { ...said, status: 500, headers: new Headers({ 'x-maquette-api': '1' }) } : said;
+  }) as never;
+  await box.start(told(stored));
+  await box.post([reading('w1', 0, 1300), reading('w1b', 1, 1301), reading('w2', 0, 1400, 'r2')]);
+  await settle();
+  jest.advanceTimersByTime(1000);
+  await settle();
+  expect(stored).toEqual(['w2']);
+  for (let round = 0; round < 6; round++) {
+    jest.advanceTimersByTime(9000);
+    await settle();
+  }
+  expect(box.get().waiting.map((w) => [w.writeId, w.trouble?.status])).toEqual([
+    ['w1', 500],
+    ['w1b', undefined],
+  ]);
+  const tried = sent.filter(({ path }) => path.endsWith('/r1')).length;
+  expect(tried).toBe(5);
+  failing = false;
+  await box.retry('r1');
+  for (let round = 0; round < 3; round++) {
+    await settle();
+    jest.advanceTimersByTime(1000);
+  }
+  await settle();
+  expect(stored).toEqual(['w2', 'w1', 'w1b']);
 });

@@ -1,13 +1,24 @@
 import { factPath, type FactKind, type FactOf } from '@maquette/facts';
-import { putWrite, Refused, Unreachable } from './api.ts';
+import { putWrite, Refused, ServerFailed, Unreachable } from './api.ts';
 import type { OutboxDisk } from './outbox-disk.ts';
 import type { Waiting } from './waiting.ts';
+
+/** The device keeps nothing more: what was entered is not kept. */
+export class DeviceFull extends Error {
+  constructor() {
+    super(
+      'This device keeps nothing more, so what you entered is not kept. Free some room on it (old photographs, apps), then enter it again.',
+    );
+  }
+}
 
 export interface OutboxState {
   loaded: boolean;
   waiting: readonly Waiting[];
   /** Whether the last request reached the server. */
   reachable: boolean;
+  /** The device refused to keep what was last entered: it is not kept, and not shown as kept. */
+  full: boolean;
 }
 
 /** A fact the server has taken, with its kind. */
@@ -22,7 +33,7 @@ export interface Outbox {
   noteReachable: (reachable: boolean) => void;
   /** Reads what earlier visits left and keeps sending. `stored` is told of every fact the server has taken. */
   start: (stored: (answered: readonly Answered[]) => void) => Promise<void>;
-  /** Puts writes in, durable when the promise resolves; sending starts by itself. */
+  /** Puts writes in, durable when the promise resolves; sending starts by itself. Throws `DeviceFull`, and then keeps none of them. */
   post: (writes: readonly Omit<Waiting, 'seq' | 'trouble'>[]) => Promise<void>;
   /** Sends what waits, oldest first, and backs off while the server does not answer; resolves when no more can be sent now. */
   send: () => Promise<void>;
@@ -32,6 +43,8 @@ export interface Outbox {
   forget: (writeIds: readonly string[]) => Promise<void>;
   /** Gives up the writes to one fact that the server refused, and all that were made on top of them. */
   discard: (id: string) => Promise<void>;
+  /** Sends what was set aside once more, as it is. */
+  retry: (id: string) => Promise<void>;
   /** Sends the user's own value again, this time on top of what the server holds. */
   insist: (id: string, newWriteId: string) => Promise<void>;
 }
@@ -42,6 +55,8 @@ const TELL_EVERY_MS = 250;
 const DRAWN_FIRST_MS = 250;
 const FIRST_PAUSE_MS = 1000;
 const LONGEST_PAUSE_MS = 8000;
+/** A write that the server fails on this often is set aside for the user to decide. */
+const TRIES_MOST = 5;
 
 /** Sending is done by one tab at a time. */
 async function inOneTab(work: () => Promise<void>): Promise<void> {
@@ -51,7 +66,7 @@ async function inOneTab(work: () => Promise<void>): Promise<void> {
 
 /** The queue of writes of this device, on a disk that outlives the visit. */
 export function createOutbox(disk: OutboxDisk): Outbox {
-  let state: OutboxState = { loaded: false, waiting: [], reachable: true };
+  let state: OutboxState = { loaded: false, waiting: [], reachable: true, full: false };
   const listeners = new Set<() => void>();
   let stored: (answered: readonly Answered[]) => void = () => undefined;
   const answered = new Set<string>();
@@ -60,6 +75,9 @@ export function createOutbox(disk: OutboxDisk): Outbox {
   let toldAt = -Infinity;
   let postedAt = -Infinity;
   let telling: ReturnType<typeof setTimeout> | undefined;
+  /** How often the server has failed on a write, and those it failed on in this round: what does not hang on them goes on. */
+  const failures = new Map<string, number>();
+  const later = new Set<string>();
   let sending = false;
   let pause = FIRST_PAUSE_MS;
   let again: ReturnType<typeof setTimeout> | undefined;
@@ -86,7 +104,7 @@ export function createOutbox(disk: OutboxDisk): Outbox {
 
   async function replace(writeId: string, next: Waiting): Promise<void> {
     if (next.writeId !== writeId) await disk.drop([writeId]);
-    await disk.put(next);
+    await disk.put([next]);
     change({ waiting: state.waiting.map((waiting) => (waiting.writeId === writeId ? next : waiting)) });
   }
 
@@ -114,27 +132,49 @@ export function createOutbox(disk: OutboxDisk): Outbox {
 
   /** A fact with a write in trouble sends nothing more until the user has decided. */
   function nextToSend(): Waiting | undefined {
-    const held = new Set(state.waiting.filter((w) => w.trouble).map((w) => w.id));
+    const held = new Set(state.waiting.filter((w) => w.trouble || later.has(w.writeId)).map((w) => w.id));
     return state.waiting.find(
       (w) => !w.trouble && !untold.has(w.writeId) && !held.has(w.id) && !(w.roomId && held.has(w.roomId)),
     );
   }
 
-  async function sendEach(): Promise<void> {
+  /** A write the server failed on waits for the next round, and after some rounds for the user. */
+  async function failed(write: Waiting, { problem }: ServerFailed): Promise<void> {
+    const count = (failures.get(write.writeId) ?? 0) + 1;
+    failures.set(write.writeId, count);
+    if (count < TRIES_MOST) later.add(write.writeId);
+    else await replace(write.writeId, { ...write, trouble: problem });
+  }
+
+  /** Sends all that can be sent; whether the server took any of it, or had nothing to take. */
+  async function sendEach(): Promise<boolean> {
+    later.clear();
+    let took = false;
     for (let next = nextToSend(); next; next = nextToSend()) {
       const { kind, id, roomId, baseVersion, writeId, deleted, body } = next;
       try {
         const write = { ...body, baseVersion, writeId, deleted };
         const fact = await putWrite<FactOf<FactKind>>(factPath(kind, id, roomId), write);
         untold.set(writeId, { kind, fact });
+        took = true;
         if (untilTold() <= 0) tellAnswers();
         noteReachable(true);
       } catch (error) {
+        if (error instanceof ServerFailed) {
+          await failed(next, error);
+          continue;
+        }
         if (!(error instanceof Refused)) throw error;
         if (error.problem.status === 429) throw new Unreachable('The server is busy');
         await replace(writeId, { ...next, trouble: error.problem });
       }
     }
+    return took || later.size === 0;
+  }
+
+  function sendAgainLater(): void {
+    again = setTimeout(() => void send(), pause);
+    pause = Math.min(pause * 1.6, LONGEST_PAUSE_MS);
   }
 
   async function send(): Promise<void> {
@@ -142,14 +182,21 @@ export function createOutbox(disk: OutboxDisk): Outbox {
     sending = true;
     clearTimeout(again);
     try {
-      await inOneTab(() => sendEach().finally(tellLater));
-      pause = FIRST_PAUSE_MS;
-      noteReachable(true);
+      let took = true;
+      await inOneTab(async () => {
+        try {
+          took = await sendEach();
+        } finally {
+          tellLater();
+        }
+      });
+      if (later.size === 0) pause = FIRST_PAUSE_MS;
+      else sendAgainLater();
+      noteReachable(took);
     } catch (error) {
       if (!(error instanceof Unreachable)) throw error;
       noteReachable(false);
-      again = setTimeout(() => void send(), pause);
-      pause = Math.min(pause * 1.6, LONGEST_PAUSE_MS);
+      sendAgainLater();
     } finally {
       sending = false;
     }
@@ -176,7 +223,13 @@ export function createOutbox(disk: OutboxDisk): Outbox {
       postedAt = performance.now();
       const added = writes.map((write, index): Waiting => ({ ...write, seq: first + index, trouble: null }));
       change({ waiting: [...state.waiting, ...added] });
-      for (const waiting of added) await disk.put(waiting);
+      try {
+        await disk.put(added);
+      } catch {
+        change({ waiting: state.waiting.filter((waiting) => !added.includes(waiting)), full: true });
+        throw new DeviceFull();
+      }
+      if (state.full) change({ full: false });
       void send();
     },
     send,
@@ -188,6 +241,13 @@ export function createOutbox(disk: OutboxDisk): Outbox {
     },
     async discard(id) {
       for (const waiting of state.waiting.filter((w) => w.id === id)) await drop(waiting.writeId);
+    },
+    async retry(id) {
+      for (const waiting of state.waiting.filter((w) => w.id === id && w.trouble)) {
+        failures.delete(waiting.writeId);
+        await replace(waiting.writeId, { ...waiting, trouble: null });
+      }
+      void send();
     },
     async insist(id, newWriteId) {
       const own = state.waiting.filter((w) => w.id === id);

@@ -10,8 +10,9 @@ import { Words } from '../ui/text.tsx';
 import { Touch } from '../ui/touch.tsx';
 
 /** How sending stands, in words: what waits, what was refused, whether the server answers. */
-function sendingWords({ loaded, waiting, reachable }: OutboxState, pictures: number | null): string {
+function sendingWords({ loaded, waiting, reachable, full }: OutboxState, pictures: number | null): string {
   const troubled = waiting.filter((w) => w.trouble).length;
+  if (full) return 'device full';
   if (troubled > 0) return `${troubled} to decide`;
   if (waiting.length > 0) return `${waiting.length} waiting to send`;
   if (pictures) return `${counted(pictures, 'picture')} waiting to send`;
@@ -20,7 +21,7 @@ function sendingWords({ loaded, waiting, reachable }: OutboxState, pictures: num
   return reachable ? 'all sent' : 'no signal, all sent';
 }
 
-function SendingState({ onTrouble }: { onTrouble?: () => void }) {
+function SendingState({ onWaits }: { onWaits?: () => void }) {
   const palette = usePalette();
   const state = useOutbox();
   const pictures = useSyncExternalStore(picturesHere.subscribe, picturesHere.get, picturesHere.get);
@@ -30,17 +31,17 @@ function SendingState({ onTrouble }: { onTrouble?: () => void }) {
     <Words
       size="small"
       figure
-      quiet={troubled === 0}
-      bold={troubled > 0}
-      color={troubled > 0 ? palette.verdict.stop : undefined}
+      quiet={troubled === 0 && !state.full}
+      bold={troubled > 0 || state.full}
+      color={troubled > 0 || state.full ? palette.verdict.stop : undefined}
       testID="sending"
     >
       {words}
     </Words>
   );
-  if (troubled === 0 || !onTrouble) return <View role="status">{text}</View>;
+  if (!onWaits) return <View role="status">{text}</View>;
   return (
-    <Touch label={`${words}: look at them`} onPress={onTrouble} style={styles.touch}>
+    <Touch label={`${words}: what waits`} onPress={onWaits} style={styles.touch}>
       {text}
     </Touch>
   );
@@ -52,11 +53,11 @@ interface Props {
   backLabel?: string;
   onBack?: () => void;
   right?: React.ReactNode;
-  onTrouble?: () => void;
+  onWaits?: () => void;
 }
 
 /** Top line of every screen: the way back, where one is, how sending stands. */
-export function Header({ above, title, backLabel = 'Back', onBack, right, onTrouble }: Props) {
+export function Header({ above, title, backLabel = 'Back', onBack, right, onWaits }: Props) {
   const palette = usePalette();
   return (
     <View role="banner" style={[styles.bar, { backgroundColor: palette.sheet, borderColor: palette.rule }]}>
@@ -80,7 +81,7 @@ export function Header({ above, title, backLabel = 'Back', onBack, right, onTrou
         </Words>
       </View>
       <View style={styles.right}>
-        <SendingState onTrouble={onTrouble} />
+        <SendingState onWaits={onWaits} />
         {right}
       </View>
     </View>

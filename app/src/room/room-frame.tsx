@@ -13,6 +13,7 @@ import { Header } from './header.tsx';
 import { Keys } from './keys.tsx';
 import { isHere, StageWaits, type Needs } from './stage-waits.tsx';
 import { Trouble } from './trouble.tsx';
+import { WhatWaits } from './what-waits.tsx';
 import { UnitsButton } from './units-button.tsx';
 
 /** Height of the bench while numbers are keyed on a phone: the pad and no more, the rest is for the sheet. */
@@ -55,7 +56,7 @@ export function RoomFrame({
   const palette = usePalette();
   const router = useRouter();
   const { room, shown, wide, go, course: planks } = props;
-  const [trouble, setTrouble] = useState(true);
+  const [looking, setLooking] = useState(false);
   const [help, setHelp] = useState(false);
   // What is done in a room is taken back in that room.
   useEffect(() => {
@@ -72,7 +73,8 @@ export function RoomFrame({
   );
   const bench = (
     <ScrollView style={styles.scroll} contentContainerStyle={styles.scrollBody} keyboardShouldPersistTaps="handled">
-      {trouble ? <Trouble units={room.units} /> : null}
+      <Trouble units={room.units} />
+      {looking ? <WhatWaits /> : null}
       {tabs ? <Tabs {...tabs} /> : null}
       {isHere(needs, props) ? children : <StageWaits props={props} />}
     </ScrollView>
@@ -101,7 +103,7 @@ export function RoomFrame({
         backLabel="Site book"
         onBack={() => router.replace('/')}
         right={<UnitsButton room={shown.room!} />}
-        onTrouble={() => setTrouble(!trouble)}
+        onWaits={() => setLooking(!looking)}
       />
       {wide ? (
         <View role="main" style={styles.wide}>

@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { UnitSystem } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
 import { KINDS } from '@maquette/facts';
+import { DeviceFull } from '../data/outbox.ts';
 import type { Waiting } from '../data/waiting.ts';
 import { outbox, queries } from '../data/device.ts';
 import { useOutbox } from '../data/use-facts.ts';
@@ -51,9 +52,9 @@ const called = ({ body }: Waiting) => (typeof body['name'] === 'string' && body[
 /** What the server would not take: both values side by side, and the choice. Nothing is dropped without it. */
 export function Trouble({ units }: { units: UnitSystem }) {
   const palette = usePalette();
-  const { waiting } = useOutbox();
+  const { waiting, full } = useOutbox();
   const troubled = waiting.filter((w) => w.trouble);
-  if (troubled.length === 0) return null;
+  if (troubled.length === 0 && !full) return null;
   const settle = async (one: Waiting, mine: boolean) => {
     if (mine) await outbox.insist(one.id, newId());
     else await outbox.discard(one.id);
@@ -65,8 +66,10 @@ export function Trouble({ units }: { units: UnitSystem }) {
       style={[styles.box, { backgroundColor: palette.bench, borderColor: palette.verdict.stop }]}
       testID="trouble"
     >
+      {full ? <Words bold>{new DeviceFull().message}</Words> : null}
       {troubled.map((one) => {
         const conflict = one.trouble!.status === 409;
+        const failed = one.trouble!.status >= 500;
         const last = waiting.filter((w) => w.id === one.id).at(-1)!;
         return (
           <View key={one.writeId} style={styles.one}>
@@ -77,6 +80,7 @@ export function Trouble({ units }: { units: UnitSystem }) {
             </Words>
             {conflict ? <Differences one={one} last={last} units={units} /> : null}
             <ButtonRow>
+              {failed ? <Button kind="main" label="Send again" onPress={() => void outbox.retry(one.id)} /> : null}
               {conflict ? <Button kind="main" label="Keep mine" onPress={() => void settle(one, true)} /> : null}
               <Button label={conflict ? 'Take theirs' : 'Let it go'} onPress={() => void settle(one, false)} />
             </ButtonRow>

@@ -48,8 +48,10 @@ export function ReadBench({
         take="Take"
         onTake={(mm) => {
           onKeyed();
-          void run.openSetup(mm);
-          setAsking('station');
+          return run.openSetup(mm).then((written) => {
+            if (written.ok) setAsking('station');
+            return written;
+          });
         }}
         actions={[
           {
@@ -82,8 +84,10 @@ export function ReadBench({
         take="Close"
         onTake={(mm) => {
           onKeyed();
-          void run.closeSetup(mm);
-          setAsking('closed');
+          return run.closeSetup(mm).then((written) => {
+            if (written?.ok) setAsking('closed');
+            return written;
+          });
         }}
         actions={[
           { label: 'Laser moved', onPress: () => setAsking('new') },
@@ -131,7 +135,7 @@ export function ReadBench({
       : `Set-up ${setup.name}${setup.openRodMm === null ? ', no benchmark' : ` on ${formatRod(setup.openRodMm, units)}`}`;
   return (
     <Keypad
-      asked={`station-${current.key}-${here?.version ?? 0}`}
+      asked={`station-${current.key}`}
       units={units}
       title={`Read station ${current.number} of ${total}`}
       lines={[places.join(' · '), last]}
@@ -141,7 +145,7 @@ export function ReadBench({
       take="Take"
       onTake={(mm) => {
         onKeyed();
-        void run.take(mm);
+        return run.take(mm);
       }}
       actions={[
         { label: 'Skip', onPress: run.skip, disabled: run.left <= (here ? 0 : 1) },

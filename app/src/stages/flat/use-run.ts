@@ -3,7 +3,7 @@ import { movedAt, type Station } from '@maquette/core/flat';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
-import { write } from '../../data/write.ts';
+import { write, type Written } from '../../data/write.ts';
 
 export interface Run {
   /** Set-up that readings now belong to, or null before the first. */
@@ -17,9 +17,9 @@ export interface Run {
   choose: (key: string) => void;
   step: (by: 1 | -1) => void;
   skip: () => void;
-  take: (rodMm: number) => Promise<void>;
-  openSetup: (rodMm: number | null) => Promise<void>;
-  closeSetup: (rodMm: number) => Promise<void>;
+  take: (rodMm: number) => Promise<Written | undefined>;
+  openSetup: (rodMm: number | null) => Promise<Written>;
+  closeSetup: (rodMm: number) => Promise<Written | undefined>;
 }
 
 /** The walk: which station is next, and what taking a reading writes. */
@@ -70,9 +70,10 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
     },
     skip: () => setKey(nextKey()),
     take: async (rodMm) => {
-      if (!current || !setup) return;
+      if (!current || !setup) return undefined;
+      let written: Written;
       if (here && here.setupId === setup.id) {
-        await write(`Station ${current.number} corrected`, [
+        written = await write(`Station ${current.number} corrected`, [
           { kind: 'readings', id: here.id, roomId, body: { ...bodyOf(here), rodMm } },
         ]);
       } else {
@@ -85,13 +86,15 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
           takenAt: nowUtc(),
           note: '',
         };
-        await write(`Station ${current.number} read`, [{ kind: 'readings', id: newId(), roomId, body }]);
+        written = await write(`Station ${current.number} read`, [{ kind: 'readings', id: newId(), roomId, body }]);
       }
-      setKey(nextKey());
+      // A number that could not be kept stays where it was keyed.
+      if (written.ok) setKey(nextKey());
+      return written;
     },
     openSetup: async (rodMm) => {
       const name = String.fromCharCode(65 + (setups.length % 26));
-      await write(`Set-up ${name}`, [
+      return write(`Set-up ${name}`, [
         {
           kind: 'setups',
           id: newId(),
@@ -101,8 +104,8 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
       ]);
     },
     closeSetup: async (rodMm) => {
-      if (!setup) return;
-      await write(`Set-up ${setup.name} closed`, [
+      if (!setup) return undefined;
+      return write(`Set-up ${setup.name} closed`, [
         {
           kind: 'setups',
           id: setup.id,

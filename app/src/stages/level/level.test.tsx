@@ -1,7 +1,7 @@
 import '@testing-library/jest-dom';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { assessRoom, planRoom, roomSet } from '@maquette/core';
+import { planRoom, roomSet } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import type { Patch, Programmed } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
