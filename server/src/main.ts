@@ -1,6 +1,7 @@
 import { parseArgs } from 'node:util';
 import { count } from 'drizzle-orm';
 import { createApp } from './http/app.ts';
+import { LOOPBACK } from './http/guard.ts';
 import { seedDemo } from './demo/seed.ts';
 import { openStore } from './store/open.ts';
 import { StartProblem } from './store/start-problem.ts';
@@ -14,12 +15,27 @@ const { values } = parseArgs({
     dist: { type: 'string', default: 'dist/app' },
     migrations: { type: 'string', default: 'server/migrations' },
     demo: { type: 'boolean', default: false },
+    'allow-host': { type: 'string', multiple: true, default: [] },
+    'requests-a-minute': { type: 'string', default: '30000' },
   },
 });
 
 const port = Number(values.port);
 if (!Number.isInteger(port) || port < 0 || port > 65535) {
   console.error(`--port ${values.port}: a port is 0 to 65535`);
+  process.exit(2);
+}
+const requestsAMinute = Number(values['requests-a-minute']);
+if (!Number.isInteger(requestsAMinute) || requestsAMinute < 1) {
+  console.error(`--requests-a-minute ${values['requests-a-minute']}: a whole number of 1 or more is taken`);
+  process.exit(2);
+}
+const hosts = values['allow-host'];
+if (!LOOPBACK.includes(values.host) && hosts.length === 0) {
+  console.error(
+    `--host ${values.host} opens this server to others, and there are no accounts yet: whoever reaches it can read and change everything. ` +
+      'If that is meant, say by which name it is reached, as in --allow-host van.local.',
+  );
   process.exit(2);
 }
 const store = await openStore(values.data, values.migrations).catch((error: unknown) => {
@@ -34,15 +50,23 @@ if (values.demo) {
   );
   if (seeded > 0) console.log(`Demo seeded: ${seeded} facts`);
 }
-const server = createApp({ store, dist: values.dist }).listen(port, values.host, (error?: Error) => {
-  if (error) {
-    console.error(`Cannot listen on ${values.host}:${port}: ${error.message}`);
-    process.exit(1);
-  }
-  const address = server.address();
-  const bound = typeof address === 'object' && address ? address.port : port;
-  console.log(`Maquette is open at http://${values.host}:${bound}`);
-});
+const server = createApp({ store, dist: values.dist, hosts, requestsAMinute }).listen(
+  port,
+  values.host,
+  (error?: Error) => {
+    if (error) {
+      console.error(`Cannot listen on ${values.host}:${port}: ${error.message}`);
+      process.exit(1);
+    }
+    const address = server.address();
+    const bound = typeof address === 'object' && address ? address.port : port;
+    console.log(`Maquette is open at http://${values.host}:${bound}`);
+    if (hosts.length > 0)
+      console.log(
+        `Others reach it as ${hosts.join(', ')}. There are no accounts yet: let only people you trust near it.`,
+      );
+  },
+);
 
 function stop(): void {
   server.close(() => {

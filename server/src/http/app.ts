@@ -8,6 +8,7 @@ import type { Store } from '../store/open.ts';
 import { bookRoutes } from './book.ts';
 import { factRoutes } from './facts.ts';
 import { jobFileRoutes } from './job-files.ts';
+import { limited, LOOPBACK, onlyFor } from './guard.ts';
 import { instrumentRoutes } from './instruments.ts';
 import { photoRoutes } from './photos.ts';
 import { onError, problem } from './problem.ts';
@@ -17,20 +18,48 @@ interface AppOptions {
   /** Folder of the built app; without one only the API answers. */
   dist?: string;
   now?: () => string;
+  /** Names the server answers to besides those by which a machine speaks of itself. */
+  hosts?: readonly string[];
+  /** Requests of the API one address may make in a minute: twenty phones that send a morning's readings make far fewer. */
+  requestsAMinute?: number;
 }
 
 /** The whole HTTP side: API under /api, the built app under everything else. */
-export function createApp({ store, dist, now = () => new Date().toISOString() }: AppOptions): Express {
+export function createApp({
+  store,
+  dist,
+  now = () => new Date().toISOString(),
+  hosts = [],
+  requestsAMinute = 30_000,
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  // What the API answers carries the headers that pages carry.
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          // The solver is a wasm file of our own; no script may be made from text.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          workerSrc: ["'self'", 'blob:'],
+          frameAncestors: ["'none'"],
+          upgradeInsecureRequests: null,
+        },
+      },
+    }),
+  );
+  app.use(onlyFor([...LOOPBACK, ...hosts]));
   const api = express.Router();
   api.use((_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
-    res.setHeader('X-Content-Type-Options', 'nosniff');
     // By this a phone knows the server's own word from a sign-in page in its place.
     res.setHeader('X-Maquette-Api', '1');
     next();
   });
+  api.use(limited(requestsAMinute));
   // Before anything is compressed: what an instrument says is sent as it comes, not held back until there is more.
   api.use(instrumentRoutes(now));
   api.use(compression());
@@ -47,22 +76,6 @@ export function createApp({ store, dist, now = () => new Date().toISOString() }:
   api.use((_req, res) => problem(res, 404, 'No such address'));
   app.use('/api', api);
   if (dist && existsSync(dist)) {
-    // Pages need the headers; the API answers JSON only, which no page is made of.
-    app.use(
-      helmet({
-        contentSecurityPolicy: {
-          directives: {
-            defaultSrc: ["'self'"],
-            // The solver is a wasm file of our own; no script may be made from text.
-            scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-            styleSrc: ["'self'", "'unsafe-inline'"],
-            imgSrc: ["'self'", 'data:', 'blob:'],
-            workerSrc: ["'self'", 'blob:'],
-            upgradeInsecureRequests: null,
-          },
-        },
-      }),
-    );
     // The build has compressed every file once, harder than could be done while somebody waits.
     const built = (folder: string, serveStatic: object) =>
       staticGzip(folder, { enableBrotli: true, orderPreference: ['br', 'gz'], index: false, serveStatic });
