@@ -100,8 +100,9 @@ export async function buildServer() {
     async () => {
       const esbuild = await import('esbuild');
       await esbuild.build({
-        entryPoints: [join(ROOT, 'server/src/main.ts')],
-        outfile: join(ROOT, 'dist/server/main.mjs'),
+        entryPoints: ['main', 'backup', 'restore'].map((name) => join(ROOT, `server/src/${name}.ts`)),
+        outdir: join(ROOT, 'dist/server'),
+        outExtension: { '.js': '.mjs' },
         bundle: true,
         platform: 'node',
         target: 'node20',

@@ -3,6 +3,7 @@ import { count } from 'drizzle-orm';
 import { createApp } from './http/app.ts';
 import { LOOPBACK } from './http/guard.ts';
 import { seedDemo } from './demo/seed.ts';
+import { keepDaily } from './store/backup.ts';
 import { openStore } from './store/open.ts';
 import { StartProblem } from './store/start-problem.ts';
 import { TABLES } from './store/tables.ts';
@@ -15,6 +16,8 @@ const { values } = parseArgs({
     dist: { type: 'string', default: 'dist/app' },
     migrations: { type: 'string', default: 'server/migrations' },
     demo: { type: 'boolean', default: false },
+    backups: { type: 'string' },
+    'keep-backups': { type: 'string', default: '14' },
     'allow-host': { type: 'string', multiple: true, default: [] },
     'requests-a-minute': { type: 'string', default: '30000' },
   },
@@ -28,6 +31,11 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 const requestsAMinute = Number(values['requests-a-minute']);
 if (!Number.isInteger(requestsAMinute) || requestsAMinute < 1) {
   console.error(`--requests-a-minute ${values['requests-a-minute']}: a whole number of 1 or more is taken`);
+  process.exit(2);
+}
+const keepBackups = Number(values['keep-backups']);
+if (!Number.isInteger(keepBackups) || keepBackups < 1) {
+  console.error(`--keep-backups ${values['keep-backups']}: a whole number of 1 or more is taken`);
   process.exit(2);
 }
 const hosts = values['allow-host'];
@@ -67,6 +75,23 @@ const server = createApp({ store, dist: values.dist, hosts, requestsAMinute }).l
       );
   },
 );
+
+const HOUR_MS = 3_600_000;
+
+/** A dated copy a day; one that cannot be made is told and tried again in an hour. */
+async function backUpDaily(into: string): Promise<void> {
+  try {
+    const made = await keepDaily(values.data, into, keepBackups, new Date().toISOString());
+    if (made) console.log(`Backed up: ${made}`);
+  } catch (error) {
+    console.error(`No backup could be made in ${into}: ${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+const { backups } = values;
+if (backups) {
+  void backUpDaily(backups);
+  setInterval(() => void backUpDaily(backups), HOUR_MS).unref();
+}
 
 function stop(): void {
   server.close(() => {
