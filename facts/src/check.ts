@@ -32,10 +32,36 @@ function flatten(errors: readonly ValidationError[], path: string): SaidProblem[
   });
 }
 
+/** Deeper than anything of ours: what takes an object apart calls itself at each level. */
+const DEEPEST = 40;
+
+/**
+ * What must not be handed to whatever makes instances of plain objects: a field called `constructor` is taken for the class to
+ * make, and thousands of lists in one another use up the stack. Null where there is nothing of the kind.
+ */
+function unfit(plain: unknown): SaidProblem | null {
+  const open: { value: unknown; path: string; depth: number }[] = [{ value: plain, path: '', depth: 0 }];
+  for (let next = open.pop(); next; next = open.pop()) {
+    const { value, path, depth } = next;
+    if (typeof value !== 'object' || value === null) continue;
+    if (depth > DEEPEST) return { field: path.slice(0, 60), value: shown(value), message: 'is nested too deep' };
+    const isList = Array.isArray(value);
+    for (const [name, inner] of Object.entries(value)) {
+      const at = isList ? `${path}[${name}]` : path === '' ? name : `${path}.${name}`;
+      if (!isList && (name === 'constructor' || name === '__proto__'))
+        return { field: at, value: shown(inner), message: 'is not a known field' };
+      if (typeof inner === 'object' && inner !== null) open.push({ value: inner, path: at, depth: depth + 1 });
+    }
+  }
+  return null;
+}
+
 /** Problems with `plain` as an instance of a class: unknown fields, wrong types and ranges. Empty when it passes. */
 export function checkShape(shape: Shape, plain: unknown): SaidProblem[] {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return [{ field: '', value: shown(plain), message: 'takes a JSON object' }];
+  const strange = unfit(plain);
+  if (strange) return [strange];
   const instance = plainToInstance(shape, plain);
   return flatten(
     validateSync(instance, {
