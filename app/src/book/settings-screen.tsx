@@ -1,6 +1,7 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useUnits } from '../data/device-settings.ts';
+import { isLittle, roomWords, useRoomLeft } from '../data/room-left.ts';
 import { Header } from '../room/header.tsx';
 import { LIGHTS, useLook, type Light, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
@@ -14,6 +15,7 @@ export function SettingsScreen() {
   const router = useRouter();
   const { palette, light, setLight } = useLook();
   const [units, setUnits] = useUnits();
+  const left = useRoomLeft();
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header title="Settings" backLabel="Site book" onBack={() => router.replace('/')} />
@@ -41,6 +43,15 @@ export function SettingsScreen() {
         <Words size="small" quiet>
           Each room keeps its own units: change them in its top line.
         </Words>
+        {left ? (
+          <Words color={isLittle(left) ? palette.verdict.stop : palette.ink}>
+            {`Room left on this device: ${roomWords(left)}.${isLittle(left) ? ' Send what waits and free some, before it is full.' : ''} ${
+              left.promised
+                ? 'The browser keeps what is entered here even when it runs short.'
+                : 'The browser may clear what is kept here when it runs short: send what waits before you leave the site.'
+            }`}
+          </Words>
+        ) : null}
         <Button label="Covering cards" onPress={() => router.push('/cards')} />
         <Words size="small" quiet>
           Maquette advises; it does not certify. The maker’s sheet and local codes win.

@@ -3,6 +3,7 @@ import type { UnitSystem } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
 import { KINDS } from '@maquette/facts';
 import { DeviceFull } from '../data/outbox.ts';
+import { isLittle, roomWords, useRoomLeft } from '../data/room-left.ts';
 import type { Waiting } from '../data/waiting.ts';
 import { outbox, queries } from '../data/device.ts';
 import { useOutbox } from '../data/use-facts.ts';
@@ -54,7 +55,9 @@ export function Trouble({ units }: { units: UnitSystem }) {
   const palette = usePalette();
   const { waiting, full } = useOutbox();
   const troubled = waiting.filter((w) => w.trouble);
-  if (troubled.length === 0 && !full) return null;
+  const left = useRoomLeft();
+  const little = left !== null && isLittle(left);
+  if (troubled.length === 0 && !full && !little) return null;
   const settle = async (one: Waiting, mine: boolean) => {
     if (mine) await outbox.insist(one.id, newId());
     else await outbox.discard(one.id);
@@ -67,6 +70,11 @@ export function Trouble({ units }: { units: UnitSystem }) {
       testID="trouble"
     >
       {full ? <Words bold>{new DeviceFull().message}</Words> : null}
+      {little && !full ? (
+        <Words
+          bold
+        >{`This device is nearly full: ${roomWords(left)} left. Free some before it keeps nothing more.`}</Words>
+      ) : null}
       {troubled.map((one) => {
         const conflict = one.trouble!.status === 409;
         const failed = one.trouble!.status >= 500;
