@@ -26,6 +26,7 @@ for (const name of [
   'drag',
   'evidence',
   'open',
+  'durable',
 ]) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
@@ -35,7 +36,7 @@ for (const name of [
     target: 'node20',
     format: 'esm',
     logLevel: 'error',
-    external: ['@playwright/test', 'highs'],
+    external: ['@playwright/test', 'highs', 'sharp'],
   });
 }
 await bench('core');
@@ -60,5 +61,6 @@ await bench('redraw', address);
 await bench('drag', address);
 await bench('evidence', address);
 await bench('open', address);
+await bench('durable');
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

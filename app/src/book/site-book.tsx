@@ -58,9 +58,9 @@ export function SiteBook() {
           <Button kind="quiet" label="Settings" onPress={() => router.push('/settings')} style={styles.settings} />
         }
       />
+      {looking ? <WhatWaits /> : null}
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
         <Trouble units={units} />
-        {looking ? <WhatWaits /> : null}
         {book.jobs.map((job) => (
           <JobEntry key={job.id} job={job} book={book} lines={lines} units={units} />
         ))}

@@ -74,7 +74,6 @@ export function RoomFrame({
   const bench = (
     <ScrollView style={styles.scroll} contentContainerStyle={styles.scrollBody} keyboardShouldPersistTaps="handled">
       <Trouble units={room.units} />
-      {looking ? <WhatWaits /> : null}
       {tabs ? <Tabs {...tabs} /> : null}
       {isHere(needs, props) ? children : <StageWaits props={props} />}
     </ScrollView>
@@ -105,6 +104,7 @@ export function RoomFrame({
         right={<UnitsButton room={shown.room!} />}
         onWaits={() => setLooking(!looking)}
       />
+      {looking ? <WhatWaits /> : null}
       {wide ? (
         <View role="main" style={styles.wide}>
           {course}

@@ -32,7 +32,7 @@ export function WhatWaits() {
   };
   const nothing = loaded && waiting.length === 0 && pictures === 0;
   return (
-    <View style={[styles.box, { borderColor: palette.rule }]} testID="what-waits">
+    <View style={[styles.box, { borderColor: palette.rule, backgroundColor: palette.bench }]} testID="what-waits">
       <Words bold>{nothing ? 'Everything is on the server.' : 'On this device only, and safe here'}</Words>
       {byKind(waiting).map(({ words, count, since }) => (
         <Words key={words} figure>{`${words}: ${count}, since ${localTime(since)}`}</Words>
@@ -52,4 +52,4 @@ export function WhatWaits() {
   );
 }
 
-const styles = StyleSheet.create({ box: { borderTopWidth: 1, padding: SPACE.edge, gap: SPACE.gap } });
+const styles = StyleSheet.create({ box: { borderBottomWidth: 1, padding: SPACE.edge, gap: SPACE.gap } });
