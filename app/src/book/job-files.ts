@@ -8,7 +8,7 @@ export async function saveJob(jobId: string, name: string): Promise<string | nul
     await outbox.send();
     if (outbox.get().waiting.length > 0)
       return 'Some readings are still on this device only. Save the job when they are sent.';
-    const file = await api<object>(`/api/jobs/${jobId}/file`);
+    const file = await api<object>(`/api/jobs/${jobId}/file`, { patient: true });
     saveText(
       `${name.toLowerCase().replace(/\W+/g, '-')}.maquette.json`,
       'application/json',
@@ -31,7 +31,8 @@ export async function bringJobIn(): Promise<string | null> {
     globalThis.alert(`${chosen.name} is not a job file: it cannot be read as JSON.`);
     return null;
   }
-  const post = (query: string) => api<{ jobId: string }>(`/api/job-files${query}`, { method: 'POST', body });
+  const post = (query: string) =>
+    api<{ jobId: string }>(`/api/job-files${query}`, { method: 'POST', body, patient: true });
   try {
     const { jobId } = await post('').catch((error: unknown) => {
       if (!(error instanceof Refused) || error.problem.status !== 409) throw error;

@@ -51,13 +51,15 @@ async function jsonOf<T>(answer: Response): Promise<T> {
 interface Asked {
   method?: string;
   body?: unknown;
+  /** Waits as long as it takes: a whole job is read by the server before it answers. */
+  patient?: boolean;
 }
 
-async function answered(path: string, { method = 'GET', body }: Asked): Promise<Response> {
+async function answered(path: string, { method = 'GET', body, patient = false }: Asked): Promise<Response> {
   const answer = await ask(path, {
     method,
     ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-    signal: AbortSignal.timeout(PATIENCE_MS),
+    ...(patient ? {} : { signal: AbortSignal.timeout(PATIENCE_MS) }),
   });
   if (!answer.ok) throw new Refused(await jsonOf<Problem>(answer));
   return answer;

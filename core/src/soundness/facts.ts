@@ -153,7 +153,7 @@ export function newMark(id: string, kind: MarkKind, at: PointMm, part: Partial<M
 /** One line or spot of the guided walk, gone over: nothing found is a finding too. */
 export const checks = kind(
   'room',
-  'Check',
+  'Place gone over',
   { key: key(60), found: flag(), takenAt: moment(), note: text(500) },
   {
     logged: {
