@@ -9,7 +9,7 @@ import {
   type UnitSystem,
 } from '@maquette/core/units';
 
-const WRITTEN: Record<Exclude<QuantityKind, 'decimals'>, (value: number, units: UnitSystem) => string> = {
+const WRITTEN: Record<Exclude<QuantityKind, 'decimals' | 'celsius'>, (value: number, units: UnitSystem) => string> = {
   reach: formatReach,
   gap: gapWords,
   gapFigure: formatGap,
@@ -20,5 +20,8 @@ const WRITTEN: Record<Exclude<QuantityKind, 'decimals'>, (value: number, units: 
 
 /** A quantity in the units of whoever reads, in round figures of the trade. */
 export function writeQuantity({ quantity, value, places }: Quantity, units: UnitSystem): string {
-  return quantity === 'decimals' ? value.toFixed(places ?? 0) : WRITTEN[quantity](value, units);
+  if (quantity === 'decimals') return value.toFixed(places ?? 0);
+  // Instruments and sheets of the trade give degrees Celsius everywhere, and so do the fields that take them.
+  if (quantity === 'celsius') return `${value.toFixed(places ?? 0)} °C`;
+  return WRITTEN[quantity](value, units);
 }

@@ -1,4 +1,4 @@
-import { decimals, say } from '../said/index.ts';
+import { celsius, decimals, say } from '../said/index.ts';
 import { group, kind, list, moment, orNull, text, within, type FactOf, type Held } from '../fields/index.ts';
 
 export const AIR_RANGES = {
@@ -28,8 +28,8 @@ export const airReadings = kind(
       line: ({ takenAt, tempC, rhPercent, surfaceC }) => ({
         at: takenAt,
         what: say('formats.air'),
-        value: say('formats.cRh', { tempC: decimals(tempC, 1), rhPercent: decimals(rhPercent, 1) }),
-        conditions: surfaceC === null ? '' : say('formats.surfaceC', { surfaceC: decimals(surfaceC, 1) }),
+        value: say('formats.cRh', { temperature: celsius(tempC), rhPercent: decimals(rhPercent, 1) }),
+        conditions: surfaceC === null ? '' : say('formats.surfaceC', { temperature: celsius(surfaceC) }),
       }),
     },
   },

@@ -1,4 +1,4 @@
-import { decimals, reach, say } from '../said/index.ts';
+import { celsius, decimals, reach, say } from '../said/index.ts';
 import type { AirLog, AirReading } from '../air/index.ts';
 import type { CoveringCard } from '../coverings/index.ts';
 import type { FigureOf } from '../figures/index.ts';
@@ -93,7 +93,7 @@ export const dampReadings = kind(
       line: ({ takenAt, value, tempC }) => ({
         at: takenAt,
         what: say('formats.dampReading', { value: decimals(value, 2) }),
-        conditions: tempC === null ? '' : say('formats.c', { tempC: decimals(tempC, 1) }),
+        conditions: tempC === null ? '' : say('formats.c', { temperature: celsius(tempC) }),
       }),
     },
   },

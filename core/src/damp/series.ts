@@ -1,4 +1,4 @@
-import { decimals, reach, say, type Said } from '../said/index.ts';
+import { celsius, decimals, reach, say, type Said } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { WEATHERTIGHT } from './questions.ts';
 import { samplesOf } from '../air/index.ts';
@@ -19,7 +19,9 @@ export const FORECAST_LEAST = { readings: 3, days: 7 } as const;
 /** Assumed where nobody recorded when the slab began to dry: this long before the first reading. */
 const ASSUMED_AGE_DAYS = 28;
 const ASSUMED_AIR = { tempC: 18, rhPercent: 55 };
+/** The air that the trade's rule is for. */
 const REFERENCE_C = 20;
+const REFERENCE_RH = 60;
 
 /** A probe's readings as the forecast takes them, with what had to be assumed. */
 export interface ProbeSeries {
@@ -94,14 +96,17 @@ function meanAir(ctx: DampContext): { mean: { tempC: number; rhPercent: number }
   if (samples.length === 0)
     return {
       mean: ASSUMED_AIR,
-      words: say('damp.noAirWasRecordedCAnd', { tempC: ASSUMED_AIR.tempC, rhPercent: ASSUMED_AIR.rhPercent }),
+      words: say('damp.noAirWasRecordedCAnd', {
+        temperature: celsius(ASSUMED_AIR.tempC, 0),
+        rhPercent: ASSUMED_AIR.rhPercent,
+      }),
     };
   const mean = (values: number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
   const [tempC, rhPercent] = [mean(samples.map((s) => s.tempC)), mean(samples.map((s) => s.rhPercent))];
   return {
     mean: { tempC, rhPercent },
     words: say('damp.theAirWasAsRecordedOn', {
-      tempC: decimals(tempC, 1),
+      temperature: celsius(tempC),
       rhPercent: decimals(rhPercent, 0),
       samplesCount: samples.length,
     }),
@@ -158,10 +163,12 @@ export function ruleOfThumb(ctx: DampContext): { days: number; readyUtc: string 
   return {
     days,
     readyUtc: since ? new Date(Date.parse(since) + days * DAY_MS).toISOString() : null,
-    words: say('damp.dryingThroughAboutDaysAt20', {
+    words: say('damp.dryingThroughAboutDays', {
       slabMm: reach(slabMm),
       what: faces === 1 ? say('damp.oneFace') : say('damp.bothFaces'),
       days: Math.round(days),
+      temperature: celsius(REFERENCE_C, 0),
+      rhPercent: REFERENCE_RH,
     }),
   };
 }

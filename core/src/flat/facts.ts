@@ -1,4 +1,4 @@
-import { decimals, reach, say } from '../said/index.ts';
+import { celsius, reach, say } from '../said/index.ts';
 import {
   flag,
   group,
@@ -103,7 +103,7 @@ export const works = kind(
         }),
         value: bagsUsed === null ? '' : say('formats.bagsUsedPlanned', { bagsUsed, bagsPlanned }),
         conditions: together([
-          tempC !== null && say('formats.c', { tempC: decimals(tempC, 1) }),
+          tempC !== null && say('formats.c', { temperature: celsius(tempC) }),
           rhPercent !== null && say('formats.rh', { rhPercent }),
         ]),
       }),

@@ -105,7 +105,7 @@ function take(file: ClimateFile, row: FileLine, cells: readonly string[], at: Co
   const tempC = at.fahrenheit ? ((t - 32) * 5) / 9 : t;
   const { tempC: tr, rhPercent: hr } = AIR_RANGES;
   if (tempC < tr.min || tempC > tr.max)
-    return refuse(say('formats.temperatureOutOfRange', { t, min: tr.min, max: tr.max }));
+    return refuse(say('formats.temperatureOutOfRange', { t, min: tr.min, max: celsius(tr.max, 0) }));
   if (rh < hr.min || rh > hr.max) return refuse(say('formats.humidityOutOfRange', { rh, min: hr.min, max: hr.max }));
   file.samples.push({ at: utc, tempC: Math.round(tempC * 100) / 100, rhPercent: rh });
 }

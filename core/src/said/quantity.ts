@@ -1,11 +1,11 @@
 /** How a quantity is written, whichever the units: what it measures, and how finely. */
-export type QuantityKind = 'reach' | 'gap' | 'gapFigure' | 'area' | 'mass' | 'volume' | 'decimals';
+export type QuantityKind = 'reach' | 'gap' | 'gapFigure' | 'area' | 'mass' | 'volume' | 'celsius' | 'decimals';
 
 /** A quantity of a sentence, in the unit it is stored in. The reader's units are the words' business. */
 export interface Quantity {
   readonly quantity: QuantityKind;
   readonly value: number;
-  /** Decimals, where the quantity is a plain figure. */
+  /** Decimals, where the quantity says by itself how finely it is written. */
   readonly places?: number;
 }
 
@@ -25,6 +25,9 @@ export const area = of('area');
 export const mass = of('mass');
 /** Volume, l. */
 export const volume = of('volume');
+
+/** A temperature, degrees Celsius, with so many decimals. */
+export const celsius = (value: number, places = 1): Quantity => ({ quantity: 'celsius', value, places });
 
 /** A plain figure with so many decimals. */
 export const decimals = (value: number, places = 0): Quantity => ({ quantity: 'decimals', value, places });

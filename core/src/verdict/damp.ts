@@ -1,4 +1,4 @@
-import { decimals, listed, lower, say, sentence, type Said } from '../said/index.ts';
+import { celsius, decimals, listed, lower, say, sentence, type Said } from '../said/index.ts';
 import equal from 'fast-deep-equal';
 import { answerTo } from '../fields/index.ts';
 import { airHistory, bandClock, outWords, samplesOf, type AirHistory } from '../air/index.ts';
@@ -199,7 +199,7 @@ function airCriterion(ctx: DampContext): OwnCriterion {
       next: say('verdict.readAir'),
     };
   const { tempC, rhPercent } = history.last;
-  const now = say('verdict.airNow', { tempC: decimals(tempC, 1), rhPercent: decimals(rhPercent, 0) });
+  const now = say('verdict.airNow', { temperature: celsius(tempC), rhPercent: decimals(rhPercent, 0) });
   if (!history.lastInBand)
     return {
       ...base,

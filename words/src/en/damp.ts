@@ -155,13 +155,13 @@ export const damp = {
   'damp.itDriesThroughItsTopOnly': 'It dries through its top only',
   'damp.itDriesThroughBothFaces': 'It dries through both faces',
   'damp.noNewDampArrives': 'No new damp arrives',
-  'damp.noAirWasRecordedCAnd': 'No air was recorded: {tempC} °C and {rhPercent} %RH are assumed',
+  'damp.noAirWasRecordedCAnd': 'No air was recorded: {temperature} and {rhPercent} %RH are assumed',
   'damp.theAirWasAsRecordedOn':
-    'The air was as recorded on average: {tempC} °C, {rhPercent} %RH over {samplesCount} readings',
+    'The air was as recorded on average: {temperature}, {rhPercent} %RH over {samplesCount} readings',
   'damp.oneFace': 'one face',
   'damp.bothFaces': 'both faces',
-  'damp.dryingThroughAboutDaysAt20':
-    '{slabMm} drying through {what}: about {days} days at 20 °C and 60 %RH from weathertight and cured.',
+  'damp.dryingThroughAboutDays':
+    '{slabMm} drying through {what}: about {days} days at {temperature} and {rhPercent} %RH from weathertight and cured.',
   'damp.wayWordsWait': 'Wait and dry',
   'damp.wayWordsSource': 'Find the source first',
   'damp.wayWordsMembrane': 'Surface membrane',

@@ -1,8 +1,8 @@
 /** What the evidence log and the reading of files say. */
 export const formats = {
   'formats.air': 'Air',
-  'formats.cRh': '{tempC} °C, {rhPercent} %RH',
-  'formats.surfaceC': 'surface {surfaceC} °C',
+  'formats.cRh': '{temperature}, {rhPercent} %RH',
+  'formats.surfaceC': 'surface {temperature}',
   'formats.loggerFile': 'Logger file {name}',
   'formats.samplesTo': '{samplesCount, plural, one {# sample} other {# samples}} to {at}',
   'formats.dampReading': 'Damp reading {value}',
@@ -11,7 +11,7 @@ export const formats = {
   'formats.sampleNegative': 'negative',
   'formats.set': '{test} set',
   'formats.deep': '{depthMm} deep',
-  'formats.c': '{tempC} °C',
+  'formats.c': '{temperature}',
   'formats.doesNotCount': 'does not count: {faults}',
   'formats.goneOver': 'Gone over: {key}',
   'formats.somethingFound': 'something found',
@@ -39,7 +39,7 @@ export const formats = {
   'formats.theLoggerRecordedNothing': 'the logger recorded nothing',
   'formats.temperatureIsNoNumber': 'temperature “{text}” is no number',
   'formats.humidityIsNoNumber': 'humidity “{text}” is no number',
-  'formats.temperatureOutOfRange': 'temperature is {t}: {min} to {max} °C is taken',
+  'formats.temperatureOutOfRange': 'temperature is {t}: {min} to {max} is taken',
   'formats.humidityOutOfRange': 'humidity is {rh}: {min} to {max} % is taken',
   'formats.aHeader': 'a header',
   'formats.thePlaceIsNoNumber': 'the place is no number',

@@ -34,7 +34,7 @@ export const verdict = {
   'verdict.airTitle': 'Air',
   'verdict.airUnread': 'The room’s air has not been read.',
   'verdict.readAir': 'Read the temperature and the humidity of the room.',
-  'verdict.airNow': '{tempC} °C, {rhPercent} %RH',
+  'verdict.airNow': '{temperature}, {rhPercent} %RH',
   'verdict.airOut': '{now}: {out} for the covering.',
   'verdict.bringAirIn': 'Heat, ventilate or dry the room, and keep reading.',
   'verdict.airOld': '{now}, read {days, plural, one {# day} other {# days}} ago.',
