@@ -1,4 +1,4 @@
-import { say, type Said, type Sayable } from '../said/index.ts';
+import { celsius, say, type Said, type Sayable } from '../said/index.ts';
 import { AIR_RANGES, LOG_SAMPLES_MOST, type AirSample } from '../air/index.ts';
 import { cellsOf, delimiterOf, linesOf, numberOf, type FileLine } from './table-text.ts';
 
