@@ -38,7 +38,8 @@ const CORE_PARTS = {
     'flat',
     'levelling',
   ],
-  formats: ['units', 'room', 'coverings', 'air', 'damp', 'soundness', 'scan', 'flat', 'levelling', 'verdict'],
+  // The evidence goes through every kind of fact there is.
+  formats: ['units', 'room', 'coverings', 'air', 'damp', 'soundness', 'scan', 'flat', 'levelling', 'verdict', 'kinds'],
 };
 /** Languages that every part speaks: how facts are stated, and how things are said. */
 const EVERYONES = ['fields', 'said'];
@@ -55,7 +56,7 @@ const coreRules = Object.entries(CORE_PARTS).map(([part, allowed]) => ({
           {
             group: Object.keys(CORE_PARTS)
               .filter((other) => other !== part && !EVERYONES.includes(other) && !allowed.includes(other))
-              .concat(OVER_PARTS)
+              .concat(OVER_PARTS.filter((over) => !allowed.includes(over)))
               .map((other) => `**/${other}/**`)
               .concat(['../index.ts']),
             message: `${part} may import ${allowed.join(', ') || 'no other part'} only`,
