@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { AirBands, AirHistory, AirSample } from '@maquette/core/air';
 import { FACE, usePalette } from '../../theme/theme.tsx';
+import { chartScale, DayAxis, ValueAxis } from './chart-axis.tsx';
 
 const HEIGHT = 118;
-const LEFT = 40;
 /** More points than the chart is wide are thinned, the extremes of each stretch kept. */
 const POINTS = 240;
 
@@ -70,51 +70,29 @@ function Curve({
   const values = samples.map(of);
   const low = Math.min(band[0], ...values) - 2;
   const high = Math.max(band[1], ...values) + 2;
-  const from = Date.parse(samples[0]!.at);
-  const span = Math.max(1, Date.parse(samples[samples.length - 1]!.at) - from);
-  const floor = HEIGHT - (dates ? 22 : 6);
-  const x = (at: string) => LEFT + ((Date.parse(at) - from) / span) * (width - LEFT - 4);
-  const y = (v: number) => 6 + ((high - v) / (high - low)) * (floor - 6);
-  const path = samples.map((s, i) => `${i === 0 ? 'M' : 'L'}${x(s.at).toFixed(1)} ${y(of(s)).toFixed(1)}`).join('');
-  const label = (v: number, text: string) => (
-    <SvgText x={LEFT - 4} y={y(v) + 5} textAnchor="end" fontFamily={FACE.figure} fontSize={13} fill={palette.ink}>
-      {text}
-    </SvgText>
-  );
+  const moments = samples.map((s) => Date.parse(s.at));
+  const scale = chartScale({ width, height: HEIGHT, days: dates }, [moments[0]!, moments.at(-1)!], [low, high]);
+  const { y, box } = scale;
+  const path = scale.line(samples.map((s, i) => [moments[i]!, of(s)]));
   return (
     <Svg width={width} height={HEIGHT} role="img" aria-label={`${words}, band ${band[0]} to ${band[1]} ${unit}`}>
       <Rect
-        x={LEFT}
+        x={box.left}
         y={y(band[1])}
-        width={width - LEFT - 4}
+        width={box.right - box.left}
         height={y(band[0]) - y(band[1])}
         fill={palette.chalkWash}
       />
       {band.map((v) => (
-        <Line key={v} x1={LEFT} x2={width - 4} y1={y(v)} y2={y(v)} stroke={palette.chalk} strokeDasharray="4 4" />
+        <Line key={v} x1={box.left} x2={box.right} y1={y(v)} y2={y(v)} stroke={palette.chalk} strokeDasharray="4 4" />
       ))}
       <Path d={path} stroke={palette.ink} strokeWidth={1.6} fill="none" />
-      {label(band[0], String(band[0]))}
-      {label(band[1], String(band[1]))}
-      <SvgText x={LEFT + 4} y={18} fontFamily={FACE.figureBold} fontSize={13} fill={palette.ink}>
+      <ValueAxis scale={scale} values={band} />
+      <SvgText x={box.left + 4} y={18} fontFamily={FACE.figureBold} fontSize={13} fill={palette.ink}>
         {unit}
       </SvgText>
       {dates ? (
-        <G>
-          <SvgText x={LEFT} y={HEIGHT - 5} fontFamily={FACE.figure} fontSize={13} fill={palette.quiet}>
-            {samples[0]!.at.slice(0, 10)}
-          </SvgText>
-          <SvgText
-            x={width - 4}
-            y={HEIGHT - 5}
-            textAnchor="end"
-            fontFamily={FACE.figure}
-            fontSize={13}
-            fill={palette.quiet}
-          >
-            {samples[samples.length - 1]!.at.slice(0, 10)}
-          </SvgText>
-        </G>
+        <DayAxis scale={scale} first={samples[0]!.at.slice(0, 10)} last={samples.at(-1)!.at.slice(0, 10)} />
       ) : null}
     </Svg>
   );

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { DryingForecast } from '@maquette/core/damp';
 import { FACE, usePalette } from '../../theme/theme.tsx';
+import { chartScale, DayAxis, ValueAxis } from './chart-axis.tsx';
 
 const HEIGHT = 210;
-const LEFT = 36;
 const DAY_MS = 86_400_000;
 
 /** Readings and forecast with its band, the limit, and the dates between which it is reached. */
@@ -24,11 +24,9 @@ export function DryingChart({ forecast }: { forecast: DryingForecast }) {
     limitPercent,
   ];
   const [low, high] = [Math.min(...values) - 2, Math.max(...values) + 1];
-  const floor = HEIGHT - 26;
-  const x = (day: number) => LEFT + ((day - from) / (end - from)) * (width - LEFT - 6);
-  const y = (rh: number) => 8 + ((high - rh) / (high - low)) * (floor - 8);
-  const line = (of: (c: (typeof curve)[number]) => number, list = seen) =>
-    list.map((c, i) => `${i === 0 ? 'M' : 'L'}${x(c.day).toFixed(1)} ${y(of(c)).toFixed(1)}`).join('');
+  const scale = chartScale({ width, height: HEIGHT }, [from, end], [low, high]);
+  const { x, y, box } = scale;
+  const line = (of: (c: (typeof curve)[number]) => number, list = seen) => scale.line(list.map((c) => [c.day, of(c)]));
   const back = [...seen].reverse();
   const band = `${line((c) => c.highPercent)}${line((c) => c.lowPercent, back).replace('M', 'L')}Z`;
   const date = (day: number) => new Date(Date.parse(probe.startUtc) + day * DAY_MS).toISOString().slice(0, 10);
@@ -43,17 +41,17 @@ export function DryingChart({ forecast }: { forecast: DryingForecast }) {
         {earlyDay !== null ? (
           <Rect
             x={x(earlyDay)}
-            y={8}
+            y={box.top}
             width={Math.max(2, x(Math.min(end, lateDay ?? end)) - x(earlyDay))}
-            height={floor - 8}
+            height={box.floor - box.top}
             fill={palette.chalkWash}
           />
         ) : null}
         <Path d={band} fill={palette.lowWash} stroke="none" />
         <Path d={line((c) => c.middlePercent)} stroke={palette.low} strokeWidth={2} fill="none" />
         <Line
-          x1={LEFT}
-          x2={width - 6}
+          x1={box.left}
+          x2={box.right}
           y1={y(limitPercent)}
           y2={y(limitPercent)}
           stroke={palette.high}
@@ -61,7 +59,7 @@ export function DryingChart({ forecast }: { forecast: DryingForecast }) {
           strokeDasharray="6 4"
         />
         <SvgText
-          x={width - 8}
+          x={box.right - 2}
           y={y(limitPercent) - 5}
           textAnchor="end"
           fontFamily={FACE.figureBold}
@@ -81,37 +79,9 @@ export function DryingChart({ forecast }: { forecast: DryingForecast }) {
             strokeWidth={2}
           />
         ))}
-        <Line x1={LEFT} x2={width - 6} y1={floor} y2={floor} stroke={palette.ink} />
-        {[Math.ceil(low / 5) * 5, Math.floor(high / 5) * 5]
-          .filter((v, i, list) => list.indexOf(v) === i)
-          .map((v) => (
-            <SvgText
-              key={v}
-              x={LEFT - 5}
-              y={y(v) + 5}
-              textAnchor="end"
-              fontFamily={FACE.figure}
-              fontSize={13}
-              fill={palette.ink}
-            >
-              {v}
-            </SvgText>
-          ))}
-        <G>
-          <SvgText x={LEFT} y={HEIGHT - 8} fontFamily={FACE.figure} fontSize={13} fill={palette.quiet}>
-            {date(from)}
-          </SvgText>
-          <SvgText
-            x={width - 6}
-            y={HEIGHT - 8}
-            textAnchor="end"
-            fontFamily={FACE.figure}
-            fontSize={13}
-            fill={palette.quiet}
-          >
-            {date(end)}
-          </SvgText>
-        </G>
+        <Line x1={box.left} x2={box.right} y1={box.floor} y2={box.floor} stroke={palette.ink} />
+        <ValueAxis scale={scale} values={[Math.ceil(low / 5) * 5, Math.floor(high / 5) * 5]} />
+        <DayAxis scale={scale} first={date(from)} last={date(end)} />
       </Svg>
     </View>
   );
