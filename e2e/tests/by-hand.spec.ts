@@ -146,3 +146,28 @@ test('readings go out as a table, are mended in a spreadsheet and come back; wha
   expect(mended).toContain(',1352.5,');
   expect(mended.trim().split('\r\n')).toHaveLength(2 + rest.length);
 });
+
+test('a removed job stands among the removed and comes back with its rooms, also on another visit', async ({
+  page,
+}) => {
+  await newRoom(page, running.url, 'Pantry', '1400', '1000');
+  await page.getByRole('button', { name: 'Site book' }).click();
+  const open = page.getByRole('button', { name: /^Open / }).last();
+  const name = (await open.getAttribute('aria-label'))!.replace('Open ', '');
+  await open.click();
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.getByRole('button', { name: 'The whole job' }).click();
+  await page.getByRole('button', { name: 'Remove the job' }).click();
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  await page.reload();
+  await expect(page.getByRole('link', { name: /^Pantry/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Removed jobs and rooms' }).click();
+  await expect(page.getByText(/^Job, removed \d{4}-\d\d-\d\d/).first()).toBeVisible();
+  await accessible(page);
+  await page
+    .getByRole('button', { name: `Bring back. ${name}` })
+    .first()
+    .click();
+  await expect(page.getByText(`${name} is back, with everything in it.`)).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Pantry/ })).toBeVisible();
+});

@@ -15,12 +15,14 @@ import { WhatWaits } from '../room/what-waits.tsx';
 import { Trouble } from '../room/trouble.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
+import { Fold } from '../ui/fold.tsx';
 import { Field } from '../ui/field.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../room/undo-bar.tsx';
 import type { RoomLine } from '../worker/kept-lines.ts';
 import { useVerdicts } from '../worker/use-verdicts.ts';
+import { RemovedList } from './removed.tsx';
 import { Footprint } from './footprint.tsx';
 import { bringJobIn } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
@@ -76,6 +78,9 @@ export function SiteBook() {
           </View>
         ) : null}
         {book.loading ? <Words style={styles.empty}>Opening the book …</Words> : null}
+        <Fold title="Removed jobs and rooms">
+          <RemovedList />
+        </Fold>
       </ScrollView>
       <UndoBar />
       <View style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.sheet }]}>

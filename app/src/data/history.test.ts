@@ -1,6 +1,7 @@
 import { BLANK_JOB } from '@maquette/core/job';
 import { problemsOf } from './write-rules.ts';
 import { createHistory } from './history.ts';
+import { DeviceFull } from './outbox.ts';
 import type { Waiting } from './waiting.ts';
 
 let posted: Omit<Waiting, 'seq' | 'trouble'>[] = [];
@@ -89,4 +90,24 @@ test('a disk that refuses leaves no step to undo', async () => {
   const history = createHistory(store, full as never, { here: () => problemsOf, fetch: async () => problemsOf });
   await expect(history.write('Named', [job('First')])).rejects.toThrow('full');
   expect(history.steps()).toMatchObject({ done: [], undone: [] });
+});
+
+test('what was removed on an earlier visit comes back on the version it was removed as, and Undo removes it again', async () => {
+  const history = open();
+  await history.write('Brought back', [{ ...job('First'), removedAs: 4 }]);
+  expect(last()).toMatchObject({ baseVersion: 4, deleted: false, body: { name: 'First' } });
+  expect(last()).not.toHaveProperty('removedAs');
+  await history.undo();
+  expect(last()).toMatchObject({ baseVersion: 5, deleted: true });
+});
+
+test('a full device is told as a problem of what was entered, with what to do', async () => {
+  const full = { post: () => Promise.reject(new DeviceFull()) };
+  const history = createHistory(store, full as never, { here: () => problemsOf, fetch: async () => problemsOf });
+  const result = await history.write('Named', [job('First')]);
+  expect(result).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringMatching(/keeps nothing more.*Free some room/) }],
+  });
+  expect(history.steps().done).toEqual([]);
 });

@@ -5,7 +5,15 @@ import { DeviceFull, type Outbox } from './outbox.ts';
 
 /** One change asked for: a fact's new body, or its removal. */
 export type Change = {
-  [K in FactKind]: { kind: K; id: string; roomId?: string | null; body: BodyOf<K>; deleted?: boolean };
+  [K in FactKind]: {
+    kind: K;
+    id: string;
+    roomId?: string | null;
+    body: BodyOf<K>;
+    deleted?: boolean;
+    /** The version a fact was removed as, where it is to come back: what was removed is not among what this device holds. */
+    removedAs?: number;
+  };
 }[FactKind];
 
 export type Written = { ok: true } | { ok: false; problems: FieldProblem[] };
@@ -17,6 +25,7 @@ interface Put {
   roomId: string | null;
   body: Record<string, unknown>;
   deleted: boolean;
+  removedAs?: number | undefined;
 }
 
 interface Step {
@@ -68,18 +77,18 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
     for (const listener of listeners) listener();
   }
 
-  function heldOf({ kind, id, roomId }: Put) {
+  function heldOf({ kind, id, roomId, body, removedAs }: Put) {
     const held = store.held(kind, id, roomId);
     if (held) return held;
-    const gone = removed.get(id);
+    const gone = removed.get(id) ?? (removedAs === undefined ? undefined : { version: removedAs, body });
     return gone ? { ...gone, deleted: true } : null;
   }
 
   /** What is to be written for some changes, and what would take them back. */
   function prepared(puts: readonly Put[]) {
     const back: Put[] = [];
-    const writes = puts.map((change) => {
-      const before = heldOf(change);
+    const writes = puts.map(({ removedAs, ...change }) => {
+      const before = heldOf({ ...change, removedAs });
       back.unshift({ ...change, body: before?.body ?? change.body, deleted: before ? before.deleted : true });
       if (change.deleted) removed.set(change.id, { version: (before?.version ?? 0) + 1, body: change.body });
       return { ...change, writeId: newId(), baseVersion: before?.version ?? 0, madeAt: nowUtc() };
@@ -126,12 +135,13 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
           : checkWrite(change.kind, { ...change.body, baseVersion: 0, writeId: 'check', deleted: false }),
       );
       if (problems.length > 0) return { ok: false, problems };
-      const puts = changes.map(({ kind, id, roomId = null, body, deleted = false }) => ({
+      const puts = changes.map(({ kind, id, roomId = null, body, deleted = false, removedAs }) => ({
         kind,
         id,
         roomId,
         body: { ...body },
         deleted,
+        removedAs,
       }));
       try {
         await put(where, puts, (back) => ({ done: [...stepsAt(where).done, { words, puts: back }], undone: [] }));

@@ -304,3 +304,26 @@ test('a job file touches nothing of another job: not by its id, not by a room th
   await api.post('/api/job-files').send(forged).expect(409);
   expect((await api.get('/api/book')).body.jobs).toHaveLength(1);
 });
+
+test('what was removed stands in a place of its own, and comes back with everything in it', async () => {
+  await build();
+  await api
+    .put('/api/rooms/room-1/readings/read-1')
+    .send({ ...write(), ...reading })
+    .expect(201);
+  const { body: held } = await api.get('/api/book');
+  const { version, id: _id, writeId: _w, updatedAt: _u, deletedAt: _d, ...body } = held.rooms[0];
+  await api
+    .put('/api/rooms/room-1')
+    .send({ ...body, ...write(version, true) })
+    .expect(200);
+  expect((await api.get('/api/book')).body.rooms).toEqual([]);
+  const removed = (await api.get('/api/removed').expect(200)).body;
+  expect(removed).toMatchObject([{ kind: 'rooms', fact: { id: 'room-1', name: 'Parlour', version: version + 1 } }]);
+  await api
+    .put('/api/rooms/room-1')
+    .send({ ...body, ...write(version + 1) })
+    .expect(200);
+  expect((await api.get('/api/removed')).body).toEqual([]);
+  expect((await api.get('/api/rooms/room-1/facts')).body.readings).toHaveLength(1);
+});

@@ -1,4 +1,4 @@
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, eq, isNotNull, isNull } from 'drizzle-orm';
 import {
   bodyOf,
   BOOK_FACT_KINDS,
@@ -144,6 +144,18 @@ async function readLists<K extends FactKind>(
 
 /** Everything of the site book that is not deleted. */
 export const readBook = (db: Database): Promise<Book> => readLists(db, BOOK_FACT_KINDS);
+
+/** Jobs and rooms that were removed, newest first, with the version each was removed as: they come back with all that is in them. */
+export async function readRemoved(db: Database): Promise<{ kind: 'jobs' | 'rooms'; fact: AnyFact }[]> {
+  const removed = await Promise.all(
+    (['jobs', 'rooms'] as const).map(async (kind) => {
+      const table = TABLES[kind];
+      const rows: AnyFact[] = await db.select().from(table).where(isNotNull(table.deletedAt));
+      return rows.map((fact) => ({ kind, fact }));
+    }),
+  );
+  return removed.flat().sort((a, b) => (a.fact.deletedAt! < b.fact.deletedAt! ? 1 : -1));
+}
 
 /** The facts of one room that are not deleted, or null when there is no such room. */
 export async function readRoomFacts(db: Database, roomId: string): Promise<RoomLists | null> {
