@@ -1,6 +1,6 @@
 const { createHash } = require('node:crypto');
 const { existsSync, readFileSync, readdirSync } = require('node:fs');
-const { dirname, join, resolve } = require('node:path');
+const { dirname, join, relative, resolve } = require('node:path');
 const ts = require('typescript');
 
 const ROOT = dirname(__dirname);
@@ -19,6 +19,12 @@ function frontOf(source, importer) {
   if (!folder) return null;
   const file = join(ROOT, folder, rest ? join(rest, 'index.ts') : 'index.ts');
   return existsSync(file) ? file : null;
+}
+
+/** A module as another names it: never by where the folder lies, for what is bundled is cached for every copy of it alike. */
+function towards(importer, file) {
+  const path = relative(dirname(importer), file).replaceAll('\\', '/');
+  return path.startsWith('.') ? path : `./${path}`;
 }
 
 const read = new Map();
@@ -77,7 +83,7 @@ module.exports = function straightImports({ types: t }) {
           }
           if (straight.size === 0) continue;
           const made = [...straight].map(([from, specifiers]) =>
-            t.importDeclaration(specifiers, t.stringLiteral(from)),
+            t.importDeclaration(specifiers, t.stringLiteral(towards(filename, from))),
           );
           if (rest.length > 0) made.push(t.importDeclaration(rest, path.node.source));
           path.replaceWithMultiple(made);

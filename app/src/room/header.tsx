@@ -94,5 +94,5 @@ const styles = StyleSheet.create({
   margin: { width: 16 },
   names: { flex: 1 },
   right: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
-  touch: { minHeight: 48, justifyContent: 'center' },
+  touch: { minWidth: 48, alignItems: 'flex-end', minHeight: 48, justifyContent: 'center' },
 });
