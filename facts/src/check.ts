@@ -45,10 +45,17 @@ function unfit(plain: unknown): SaidProblem | null {
     const { value, path, depth } = next;
     if (typeof value !== 'object' || value === null) continue;
     if (depth > DEEPEST) return { field: path.slice(0, 60), value: shown(value), message: 'is nested too deep' };
-    const isList = Array.isArray(value);
+    // A scan has a hundred thousand figures: nothing is made of an item that holds nothing.
+    if (Array.isArray(value)) {
+      value.forEach((inner: unknown, index) => {
+        if (typeof inner === 'object' && inner !== null)
+          open.push({ value: inner, path: `${path}[${index}]`, depth: depth + 1 });
+      });
+      continue;
+    }
     for (const [name, inner] of Object.entries(value)) {
-      const at = isList ? `${path}[${name}]` : path === '' ? name : `${path}.${name}`;
-      if (!isList && (name === 'constructor' || name === '__proto__'))
+      const at = path === '' ? name : `${path}.${name}`;
+      if (name === 'constructor' || name === '__proto__')
         return { field: at, value: shown(inner), message: 'is not a known field' };
       if (typeof inner === 'object' && inner !== null) open.push({ value: inner, path: at, depth: depth + 1 });
     }

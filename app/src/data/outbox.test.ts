@@ -284,3 +284,39 @@ test('a write the server fails on holds up nothing but what hangs on it, and is 
   await settle();
   expect(stored).toEqual(['w2', 'w1', 'w1b']);
 });
+
+test('a value insisted on is on disk before the one it replaces goes: a full device loses neither', async () => {
+  const box = load();
+  answer = () => ({
+    status: 409,
+    body: { type: 'about:blank', title: 'Somebody else changed this', status: 409, current: { version: 3 } },
+  });
+  await box.start(() => undefined);
+  await box.post([reading('w1', 0, 1300)]);
+  await settle();
+  expect(box.get().waiting[0]!.trouble?.status).toBe(409);
+  refuses = true;
+  await expect(box.insist('r1', 'w2')).rejects.toThrow(DeviceFull);
+  expect([...kept.keys()]).toEqual(['w1']);
+  expect(box.get().waiting.map((w) => w.writeId)).toEqual(['w1']);
+  refuses = false;
+  await box.insist('r1', 'w2');
+  expect([...kept.values()].map((w) => [w.writeId, w.baseVersion])).toEqual([['w2', 3]]);
+});
+
+test('what is refused on a full device is set aside all the same, and sending goes on', async () => {
+  const box = load();
+  answer = (one) =>
+    one.path.endsWith('/r1')
+      ? { status: 422, body: { type: 'about:blank', title: 'Some values cannot be taken', status: 422 } }
+      : { status: 201, body: { ...one.body, id: 'r2', version: 1, roomId: 'room' } };
+  const stored: string[] = [];
+  await box.start(told(stored));
+  await box.post([reading('w1', 0, 1300), reading('w2', 0, 1301, 'r2')]);
+  refuses = true;
+  await settle();
+  jest.advanceTimersByTime(1000);
+  await settle();
+  expect(stored).toEqual(['w2']);
+  expect(box.get().waiting.map((w) => [w.writeId, w.trouble?.status])).toEqual([['w1', 422]]);
+});

@@ -102,10 +102,23 @@ export function createOutbox(disk: OutboxDisk): Outbox {
     change({ waiting: state.waiting.filter((waiting) => waiting.writeId !== writeId) });
   }
 
+  /** Puts a write in another's place: the new one is on disk before the old one goes, so that neither a crash nor a full device loses it. */
   async function replace(writeId: string, next: Waiting): Promise<void> {
+    try {
+      await disk.put([next]);
+    } catch {
+      change({ full: true });
+      throw new DeviceFull();
+    }
     if (next.writeId !== writeId) await disk.drop([writeId]);
-    await disk.put([next]);
     change({ waiting: state.waiting.map((waiting) => (waiting.writeId === writeId ? next : waiting)) });
+  }
+
+  /** Sets a write aside for the user to decide. Where the device cannot keep that it is set aside, it is found out again. */
+  async function setAside(write: Waiting, trouble: Waiting['trouble']): Promise<void> {
+    const next = { ...write, trouble };
+    await disk.put([next]).catch(() => undefined);
+    change({ waiting: state.waiting.map((waiting) => (waiting.writeId === write.writeId ? next : waiting)) });
   }
 
   /** How long the screen is not to be told yet, ms. */
@@ -143,7 +156,7 @@ export function createOutbox(disk: OutboxDisk): Outbox {
     const count = (failures.get(write.writeId) ?? 0) + 1;
     failures.set(write.writeId, count);
     if (count < TRIES_MOST) later.add(write.writeId);
-    else await replace(write.writeId, { ...write, trouble: problem });
+    else await setAside(write, problem);
   }
 
   /** Sends all that can be sent; whether the server took any of it, or had nothing to take. */
@@ -166,7 +179,7 @@ export function createOutbox(disk: OutboxDisk): Outbox {
         }
         if (!(error instanceof Refused)) throw error;
         if (error.problem.status === 429) throw new Unreachable('The server is busy');
-        await replace(writeId, { ...next, trouble: error.problem });
+        await setAside(next, error.problem);
       }
     }
     return took || later.size === 0;
@@ -245,7 +258,7 @@ export function createOutbox(disk: OutboxDisk): Outbox {
     async retry(id) {
       for (const waiting of state.waiting.filter((w) => w.id === id && w.trouble)) {
         failures.delete(waiting.writeId);
-        await replace(waiting.writeId, { ...waiting, trouble: null });
+        await setAside(waiting, null);
       }
       void send();
     },
@@ -254,8 +267,8 @@ export function createOutbox(disk: OutboxDisk): Outbox {
       const last = own[own.length - 1];
       const current = own.find((w) => w.trouble)?.trouble?.current as { version: number } | null | undefined;
       if (!last) return;
-      for (const waiting of own.slice(0, -1)) await drop(waiting.writeId);
       await replace(last.writeId, { ...last, writeId: newWriteId, baseVersion: current?.version ?? 0, trouble: null });
+      for (const waiting of own.slice(0, -1)) await drop(waiting.writeId);
       void send();
     },
   };

@@ -2,6 +2,7 @@ import { createStore, del, entries, get, keys, set } from 'idb-keyval';
 import { ask, checkReceipt } from './api.ts';
 import { newId, nowUtc } from './ids.ts';
 import { outbox } from './device.ts';
+import { DeviceFull } from './outbox.ts';
 import { createPictureCount } from './picture-count.ts';
 import type { ChosenFile } from './save-text.ts';
 import { write } from './write.ts';
@@ -72,7 +73,9 @@ export async function keepPhotos(
     const id = newId();
     try {
       const blob = await redrawn(new Blob([file.bytes as BlobPart]));
-      await set(id, { roomId, blob } satisfies KeptPicture, store());
+      await set(id, { roomId, blob } satisfies KeptPicture, store()).catch(() => {
+        throw new DeviceFull();
+      });
       await countPictures();
       return [id];
     } catch (error) {

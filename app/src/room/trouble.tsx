@@ -59,7 +59,8 @@ export function Trouble({ units }: { units: UnitSystem }) {
   const little = left !== null && isLittle(left);
   if (troubled.length === 0 && !full && !little) return null;
   const settle = async (one: Waiting, mine: boolean) => {
-    if (mine) await outbox.insist(one.id, newId());
+    // What a full device does not take is told above, and nothing has changed.
+    if (mine) await outbox.insist(one.id, newId()).catch(() => undefined);
     else await outbox.discard(one.id);
     await queries.invalidateQueries();
   };

@@ -85,3 +85,12 @@ test('a change is judged at once, also while what was kept still stands', async 
   act(() => MockWorker.made[0]!.answer(picture(300)));
   expect(result.current.picture?.spacingMm).toBe(300);
 });
+
+test('a picture that the hour may have changed since gives way to the judgement at once', async () => {
+  await visited('aged-room', { ...picture(600), validUntil: '2026-05-04T08:00:00.000Z' });
+  const { result } = open('aged-room');
+  await waitFor(() => expect(result.current.picture?.spacingMm).toBe(600));
+  act(() => mockIdle[0]!());
+  act(() => MockWorker.made[0]!.answer(picture(500)));
+  expect(result.current.picture?.spacingMm).toBe(500);
+});

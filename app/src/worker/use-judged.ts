@@ -94,7 +94,9 @@ export function useJudged(set: RoomSet | null, writes: string): Judged {
       void keptPictures.find(set.room.id, madeFrom.current).then((picture) => {
         if (left) return;
         if (!picture) return judge();
-        setJudged((held) => ({ ...held, picture, proved: { of: set, kept: true } }));
+        // One that the hour may have changed is shown only until the room has been judged again.
+        const holds = picture.validUntil === null || picture.validUntil >= nowUtc();
+        setJudged((held) => ({ ...held, picture, proved: holds ? { of: set, kept: true } : null }));
         // Drawn first: working it out again takes the same processor.
         waiting = whenIdle(judge);
       });

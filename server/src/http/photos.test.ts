@@ -163,9 +163,11 @@ test('the same picture sent four times at once is one picture, and nothing is le
 test('what a crash left half written goes at start; whole pictures stay', async () => {
   await put(await picture()).expect(201);
   writeFileSync(join(folder, 'photos', '.part-left'), 'half');
+  writeFileSync(join(folder, '.copy-left.sqlite'), 'half');
   store.close();
   store = await openStore(folder, migrations);
   expect(files()).toHaveLength(1);
+  expect(readdirSync(folder).filter((name) => name.startsWith('.copy'))).toEqual([]);
 });
 
 /** A PNG of one colour says its size at once and unpacks to as many pixels as it says. */

@@ -7,7 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import { createClient } from '@libsql/client';
 import { MANIFEST, readArchive, writeArchive, type Manifest } from './archive.ts';
 import { databaseIn } from './check-folder.ts';
-import { picturesIn } from './picture-files.ts';
+import { COPY, picturesIn } from './picture-files.ts';
 
 /** Why a backup or a restore was not made, in words. */
 export class BackupProblem extends Error {}
@@ -24,7 +24,7 @@ export async function backUp(folder: string, to: string, writtenAt: string): Pro
   if (!existsSync(databaseIn(folder))) throw new BackupProblem(`There is no database in ${folder}.`);
   if (existsSync(to)) throw new BackupProblem(`${to} is there already: name another file.`);
   mkdirSync(dirname(resolve(to)), { recursive: true });
-  const copy = join(folder, `.copy-${randomUUID()}.sqlite`);
+  const copy = join(folder, `${COPY}${randomUUID()}.sqlite`);
   const part = `${to}.part`;
   const client = createClient({ url: `file:${databaseIn(folder)}` });
   try {

@@ -4,7 +4,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { carryOver } from './carry-over.ts';
 import { checkBeginning, checkDatabase, databaseIn, lockFolder, prepareFolder } from './check-folder.ts';
 import type { Database } from './database.ts';
-import { sweepPictures } from './picture-files.ts';
+import { sweep } from './picture-files.ts';
 import { writeQueue, type WriteQueue } from './write-queue.ts';
 
 export interface Store {
@@ -35,7 +35,7 @@ export async function openStore(folder: string, migrations: string): Promise<Sto
     const db = drizzle(client);
     await migrate(db, { migrationsFolder: migrations });
     await carryOver(db);
-    sweepPictures(folder);
+    sweep(folder);
     const close = () => {
       client.close();
       unlock();

@@ -29,8 +29,12 @@ export async function keepFile(folder: string, name: string, data: Buffer): Prom
   }
 }
 
-/** Takes away what a crash left half written. */
-export function sweepPictures(folder: string): void {
+/** Begins the name of the copy of the database that a backup is made from. */
+export const COPY = '.copy-';
+
+/** Takes away what a crash left half written: pictures, and copies made for a backup. */
+export function sweep(folder: string): void {
+  for (const name of readdirSync(folder)) if (name.startsWith(COPY)) rmSync(join(folder, name));
   const pictures = picturesIn(folder);
   if (!existsSync(pictures)) return;
   for (const name of readdirSync(pictures))
