@@ -100,7 +100,13 @@ export async function buildServer() {
     async () => {
       const esbuild = await import('esbuild');
       await esbuild.build({
-        entryPoints: ['main', 'backup', 'restore'].map((name) => join(ROOT, `server/src/${name}.ts`)),
+        entryPoints: {
+          ...Object.fromEntries(
+            ['main', 'backup', 'restore'].map((name) => [name, join(ROOT, `server/src/${name}.ts`)]),
+          ),
+          // Runs in a thread of its own.
+          'import-tasks': join(ROOT, 'server/src/import/tasks.ts'),
+        },
         outdir: join(ROOT, 'dist/server'),
         outExtension: { '.js': '.mjs' },
         bundle: true,
@@ -109,7 +115,7 @@ export async function buildServer() {
         format: 'esm',
         sourcemap: true,
         logLevel: 'error',
-        external: ['@libsql/*', 'libsql', 'sharp'],
+        external: ['@libsql/*', 'libsql', 'sharp', 'piscina'],
         banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
       });
       return { code: 0, output: '' };

@@ -1,9 +1,9 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
-import { flag, refersTo, whole, type Fields } from '@maquette/core/fields';
 import { shapeProblem, type RoomFacts } from '@maquette/core/room';
 import { isShipped } from '@maquette/core/coverings';
 import { KINDS, type FactKind } from './kinds.ts';
+import { WRITE } from './made.ts';
 import type { SaidProblem } from './problem.ts';
 import { shapeOf, type Shape } from './shape.ts';
 
@@ -80,9 +80,6 @@ export function checkShape(shape: Shape, plain: unknown): SaidProblem[] {
     '',
   );
 }
-
-/** What every write carries besides the body: the version it was made on, its own id, and the mark of deletion. */
-const WRITE: Fields = { baseVersion: whole(0, Number.MAX_SAFE_INTEGER), writeId: refersTo('writes'), deleted: flag() };
 
 const classes = new Map<FactKind, Shape>();
 

@@ -4,6 +4,8 @@ export {
   emptyBook,
   emptyRoom,
   FACT_KINDS,
+  firstPlaceOf,
+  lastPlaceOf,
   factPath,
   isBookKind,
   isFactKind,
@@ -24,8 +26,9 @@ export {
   type Write,
   type WriteOf,
 } from './kinds.ts';
+export type { Made, Place } from './made.ts';
 export { JOB_FILE_FORMAT, JOB_FILE_VERSION } from './format.ts';
 export type { FieldProblem, Problem, SaidProblem } from './problem.ts';
 export { QUESTIONS } from './questions.ts';
 export { ownIdsOf, renamed } from './rename.ts';
-export { upgraded, upgradeJobFile } from './upgrade.ts';
+export { isOlder, upgraded, upgradedFact, upgradeJobFile } from './upgrade.ts';

@@ -1,5 +1,6 @@
 import type { BodyOf as BodyOfKind, Home, Kind } from '@maquette/core/fields';
 import { STATED } from '@maquette/core/kinds';
+import type { Made, Place } from './made.ts';
 
 type Stated = typeof STATED;
 type KindName = { [K in keyof Stated]: Stated[K] extends Kind ? K : never }[keyof Stated];
@@ -58,12 +59,30 @@ export interface Stored {
   writeId: string;
   updatedAt: string;
   deletedAt: string | null;
+  /** The server's count of the write that made it what it is; what came from an earlier version has 0. */
+  order: number;
+  /** Who made that write, on which device, and when by that device's clock; null where it was not said. */
+  made: Made | null;
+  /** Where its first write stands; null while it is its only one. */
+  first: Place | null;
 }
-/** What a write says besides the body: the version it was made on, its own id, and whether it removes the fact. */
+/** Where the first write of a fact stands, whatever it has become since. */
+export const firstPlaceOf = ({ first, order, made }: Pick<Stored, 'first' | 'order' | 'made'>): Place =>
+  first ?? lastPlaceOf({ order, made });
+
+/** Where the write stands that made a fact what it is. */
+export const lastPlaceOf = ({ order, made }: Pick<Stored, 'order' | 'made'>): Place => ({
+  order,
+  device: made?.device ?? null,
+  sequence: made?.sequence ?? 0,
+});
+
+/** What a write says besides the body: the version it was made on, its own id, whether it removes the fact, and who makes it. */
 export interface Write {
   baseVersion: number;
   writeId: string;
   deleted: boolean;
+  made?: Made;
 }
 export type WriteOf<K extends FactKind> = BodyOf<K> & Write;
 export type FactOf<K extends FactKind> = K extends FactKind
@@ -88,13 +107,16 @@ export function factPath(kind: FactKind, id: string, roomId: string | null): str
   return isRoomKind(kind) ? `/api/rooms/${roomId}/${kind}/${id}` : `/api/${kind}/${id}`;
 }
 
-type Own = 'id' | 'version' | 'writeId' | 'updatedAt' | 'deletedAt' | 'roomId' | 'waiting';
+type Own = keyof Stored | 'roomId' | 'waiting';
 const OWN: ReadonlySet<string> = new Set<Own>([
   'id',
   'version',
   'writeId',
   'updatedAt',
   'deletedAt',
+  'order',
+  'made',
+  'first',
   'roomId',
   'waiting',
 ]);

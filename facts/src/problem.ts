@@ -5,6 +5,8 @@ export interface SaidProblem {
   field: string;
   value: unknown;
   message: Sayable;
+  /** Line of the file it stands on, where it came in one. */
+  line?: number;
 }
 
 /** The same put into words. */
@@ -19,6 +21,8 @@ export interface Problem {
   status: number;
   detail?: string;
   errors?: FieldProblem[];
+  /** On a write to what was removed: the job or room, as it was when it went. */
+  removed?: { kind: 'jobs' | 'rooms'; fact: unknown };
   /** On a conflict: what the server holds. */
   current?: unknown;
 }

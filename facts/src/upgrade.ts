@@ -43,8 +43,11 @@ const OLDER: unknown[] = [1, 2, 3];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** Whether a job file says it is of an earlier version of the product. */
+export const isOlder = (version: unknown): boolean => OLDER.includes(version);
+
 /** A fact of a job file with its body, and every body it replaced, in today's shape. */
-function upgradedFact(fact: unknown): unknown {
+export function upgradedFact(fact: unknown): unknown {
   if (!isObject(fact) || !isFactKind(fact['kind']) || !isObject(fact['body'])) return fact;
   const { kind } = fact;
   const lifted = upgraded(kind as FactKind, fact['body']);
@@ -66,6 +69,6 @@ function upgradedFact(fact: unknown): unknown {
 
 /** A job file of an earlier version as one of today's; anything else as it is, to be checked. */
 export function upgradeJobFile(plain: unknown): unknown {
-  if (!isObject(plain) || !OLDER.includes(plain['version']) || !Array.isArray(plain['facts'])) return plain;
+  if (!isObject(plain) || !isOlder(plain['version']) || !Array.isArray(plain['facts'])) return plain;
   return { ...plain, version: JOB_FILE_VERSION, facts: (plain['facts'] as unknown[]).map(upgradedFact) };
 }

@@ -1,8 +1,11 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { count } from 'drizzle-orm';
 import { createApp } from './http/app.ts';
 import { LOOPBACK } from './http/guard.ts';
 import { seedDemo } from './demo/seed.ts';
+import { here, inThread } from './import/pool.ts';
 import { keepDaily } from './store/backup.ts';
 import { openStore } from './store/open.ts';
 import { StartProblem } from './store/start-problem.ts';
@@ -58,7 +61,10 @@ if (values.demo) {
   );
   if (seeded > 0) console.log(`Demo seeded: ${seeded} facts`);
 }
-const server = createApp({ store, dist: values.dist, hosts, requestsAMinute }).listen(
+/** The steps of an import as they were built beside this file; run from its sources there is none. */
+const built = fileURLToPath(new URL('./import-tasks.mjs', import.meta.url));
+const tasks = existsSync(built) ? inThread(built) : here;
+const server = createApp({ store, dist: values.dist, tasks, hosts, requestsAMinute }).listen(
   port,
   values.host,
   (error?: Error) => {

@@ -4,6 +4,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
+import { here, type Tasks } from '../import/pool.ts';
 import type { Store } from '../store/open.ts';
 import { bookRoutes } from './book.ts';
 import { factRoutes } from './facts.ts';
@@ -17,6 +18,8 @@ interface AppOptions {
   store: Store;
   /** Folder of the built app; without one only the API answers. */
   dist?: string;
+  /** The steps of an import; in a thread of their own where the server was built. */
+  tasks?: Tasks;
   now?: () => string;
   /** Names the server answers to besides those by which a machine speaks of itself. */
   hosts?: readonly string[];
@@ -28,6 +31,7 @@ interface AppOptions {
 export function createApp({
   store,
   dist,
+  tasks = here,
   now = () => new Date().toISOString(),
   hosts = [],
   requestsAMinute = 30_000,
@@ -57,13 +61,15 @@ export function createApp({
     res.setHeader('Cache-Control', 'no-store');
     // By this a phone knows the server's own word from a sign-in page in its place.
     res.setHeader('X-Maquette-Api', '1');
+    // By this it tells how far its own clock is off.
+    res.setHeader('X-Maquette-Time', now());
     next();
   });
   api.use(limited(requestsAMinute));
   // Before anything is compressed: what an instrument says is sent as it comes, not held back until there is more.
   api.use(instrumentRoutes(now));
   api.use(compression());
-  api.use(jobFileRoutes(store, now));
+  api.use(jobFileRoutes(store, tasks, now));
   api.use(photoRoutes(store, now));
   // A logger's file is one fact, with thousands of samples.
   api.use('/rooms/:roomId/airLogs', express.json({ limit: '2mb' }));

@@ -31,6 +31,10 @@ async function put(store: Store, kind: FactKind, req: Request, res: Response, no
     // Which write is stored, and as which version: a write sent again may find the fact gone on since.
     res.setHeader('X-Maquette-Receipt', `${body.writeId} ${body.baseVersion + 1}`);
     res.status(result.created ? 201 : 200).json(result.fact);
-  } else if (result.reason === 'conflict') problem(res, 409, 'Somebody else changed this', { current: result.current });
+  } else if (result.reason === 'removed')
+    problem(res, 410, `The ${result.removed.kind === 'rooms' ? 'room' : 'job'} this belongs to has been removed`, {
+      removed: result.removed,
+    });
+  else if (result.reason === 'conflict') problem(res, 409, 'Somebody else changed this', { current: result.current });
   else problem(res, 404, `The ${result.parent} this belongs to is not here`);
 }

@@ -1,45 +1,121 @@
-import express, { Router } from 'express';
-import { upgradeJobFile } from '@maquette/facts';
-import { checkJobFile, type JobFile } from '@maquette/facts/job-file';
-import { newId } from '../store/new-id.ts';
-import { readJobFile, writeJobFile } from '../store/job-file.ts';
+import { randomUUID } from 'node:crypto';
+import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Router, type Request, type Response } from 'express';
+import type { JobFile } from '@maquette/facts/job-file';
+import { importJob, type ImportResult } from '../import/import-job.ts';
+import { importFolderIn } from '../import/land.ts';
+import type { Tasks } from '../import/pool.ts';
+import { askToStop, howFar, isToStop, newGauge, type Gauge } from '../import/progress.ts';
+import { PLAIN_MOST, SENT } from '../import/read-file.ts';
+import { writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/open.ts';
-import { findPicture, keepPicture, makePicture, readPicture, type Made } from '../store/pictures.ts';
+import { findPicture, readPicture } from '../store/pictures.ts';
 import { problem, refuse } from './problem.ts';
 
-/** A whole job out (`GET /jobs/:id/file`) and in (`POST /job-files`, with `?copy=1` beside the one held). */
-export function jobFileRoutes(store: Store, now: () => string): Router {
+/** A job file with all its pictures, bytes. */
+const FILE_MOST = 200_000_000;
+class FileTooLarge extends Error {}
+
+const NAME = /^[a-z0-9-]{3,64}$/;
+
+/**
+ * A whole job out (`GET /jobs/:id/file`) and in (`POST /job-files`, with `?copy=1` beside the one held). Under `?as=name` it can
+ * be asked how far it is (`GET /job-files/:name`); when whoever sent it goes away before the end, nothing of it is kept.
+ */
+export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Router {
   const routes = Router();
+  const under = new Map<string, Gauge>();
+  /** One at a time: each is a long piece of work for the one thread there is for it. */
+  let before: Promise<unknown> = Promise.resolve();
+
   routes.get('/jobs/:id/file', async (req, res) => {
     const file = await writeJobFile(store.db, req.params.id, now());
     if (!file) return problem(res, 404, 'No such job');
     res.setHeader('Content-Disposition', `attachment; filename="job-${req.params.id}.maquette.json"`);
     res.json({ ...file, pictures: await picturesOf(store, file) });
   });
-  routes.post('/job-files', express.json({ limit: '200mb' }), async (req, res) => {
-    const file = upgradeJobFile(req.body);
-    const errors = checkJobFile(file);
-    if (errors.length > 0) return refuse(res, errors);
-    // Pictures are made before anything is stored: all of the file comes in, or nothing of it.
-    const made = new Map<string, Made>();
-    for (const [index, { photoId, jpegBase64 }] of ((file as JobFile).pictures ?? []).entries()) {
-      const picture = await makePicture(Buffer.from(jpegBase64, 'base64'));
-      if ('words' in picture)
-        return refuse(res, [{ field: `pictures[${index}].jpegBase64`, value: photoId, message: picture.words }]);
-      made.set(photoId, picture);
+  routes.get('/job-files/:name', (req, res) => {
+    const gauge = under.get(req.params.name);
+    if (gauge) res.json(howFar(gauge));
+    else problem(res, 404, 'No job is being brought in under this name');
+  });
+  routes.post('/job-files', async (req, res) => {
+    const name = typeof req.query['as'] === 'string' ? req.query['as'] : randomUUID();
+    if (!NAME.test(name))
+      return refuse(res, [{ field: 'as', value: name, message: 'takes 3 to 64 small letters, digits and hyphens' }]);
+    // Told before any of it is read, so that the answer is heard.
+    if (Number(req.headers['content-length']) > FILE_MOST) return tooLarge(res);
+    if (under.has(name)) return problem(res, 409, 'A job is being brought in under this name');
+    const gauge = newGauge();
+    under.set(name, gauge);
+    res.on('close', () => {
+      if (!res.writableFinished) askToStop(gauge);
+    });
+    const folder = importFolderIn(store.folder, randomUUID());
+    try {
+      await receive(req, folder);
+      const mine = before.then(() => importJob(store, tasks, folder, { copy: req.query['copy'] === '1', gauge, now }));
+      before = mine.catch(() => undefined);
+      say(res, await mine);
+    } catch (error) {
+      if (error instanceof FileTooLarge) tooLarge(res);
+      // Whoever sent it has gone away in the middle of it.
+      else if (isToStop(gauge)) res.destroy();
+      else throw error;
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+      under.delete(name);
     }
-    const copy = req.query['copy'] === '1';
-    const result = await store.write((tx) => readJobFile(tx, file as JobFile, copy ? newId : undefined));
-    if (result.ok) {
-      const { photoIds, ...answer } = result;
-      for (const [photoId, picture] of made) await keepPicture(store, photoIds.get(photoId) ?? photoId, picture, now());
-      res.status(201).json(answer);
-    } else
+  });
+  return routes;
+}
+
+/** Puts what is sent on disk as it comes. */
+async function receive(req: Request, folder: string): Promise<void> {
+  mkdirSync(folder, { recursive: true });
+  let bytes = 0;
+  const counted = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      bytes += chunk.length;
+      done(bytes > FILE_MOST ? new FileTooLarge() : null, chunk);
+    },
+  });
+  await pipeline(req, counted, createWriteStream(join(folder, SENT)));
+}
+
+const tooLarge = (res: Response) =>
+  problem(
+    res,
+    413,
+    `The file is too large: ${PLAIN_MOST / 1e6} million bytes are taken, and ${FILE_MOST / 1e6} million with its pictures`,
+  );
+
+function say(res: Response, result: ImportResult): void {
+  switch (result.is) {
+    case 'stored':
+      res.status(201).json({ jobId: result.jobId, stored: result.stored, unchanged: result.unchanged });
+      break;
+    case 'refused':
+      refuse(res, result.problems);
+      break;
+    case 'not JSON':
+      problem(res, 400, 'The body is not JSON', { detail: `Line ${result.line} cannot be read as JSON.` });
+      break;
+    case 'too large':
+      tooLarge(res);
+      break;
+    case 'clash':
       problem(res, 409, 'This job is here already in another state', {
         detail: `${result.clashes.length} facts differ. Bring it in as a copy to keep both.`,
       });
-  });
-  return routes;
+      break;
+    case 'stopped':
+      // Nobody is there to hear it.
+      res.destroy();
+  }
 }
 
 /** Pictures of a file's photographs, removed ones too, as far as they have arrived and their files are whole. */

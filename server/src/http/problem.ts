@@ -12,7 +12,7 @@ export function problem(res: Response, status: number, title: string, more: Part
 export function refuse(res: Response, errors: SaidProblem[]): void {
   const first = errors[0];
   const detail = first
-    ? `${first.field || 'body'}: ${JSON.stringify(first.value)} ${inWords(first.message, 'metric')}`
+    ? `${first.line === undefined ? '' : `Line ${first.line}, `}${first.field || 'body'}: ${JSON.stringify(first.value)} ${inWords(first.message, 'metric')}`
     : '';
   const worded = errors.map((error) => ({ ...error, message: inWords(error.message, 'metric') }));
   problem(res, 422, 'Some values cannot be taken', { detail, errors: worded });

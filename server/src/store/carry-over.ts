@@ -31,9 +31,18 @@ export async function carryOver(db: Database): Promise<void> {
 
 async function carryAnswers(tx: Transaction): Promise<void> {
   const rows = await tx.all<Row>(sql`SELECT * FROM ${sql.identifier(OLD_ANSWERS)}`);
-  for (const { topic, value, note, id, version, write_id, updated_at, deleted_at, room_id } of rows) {
+  for (const [index, row] of rows.entries()) {
+    const { topic, value, note, id, version, write_id, updated_at, deleted_at, room_id } = row;
     const { kind, body } = upgraded('answers', { topic, value, note });
-    const own = { id, version, writeId: write_id, updatedAt: updated_at, deletedAt: deleted_at, roomId: room_id };
+    const own = {
+      id,
+      version,
+      writeId: write_id,
+      updatedAt: updated_at,
+      deletedAt: deleted_at,
+      roomId: room_id,
+      order: index + 1,
+    };
     await tx.insert(TABLES[kind]).values({ ...body, ...own } as Row as typeof TABLES.answers.$inferInsert);
   }
 }

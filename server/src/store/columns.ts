@@ -1,14 +1,17 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Field } from '@maquette/core/fields';
-import { isRoomKind, KINDS, parentsOf, type FactKind } from '@maquette/facts';
+import { isRoomKind, KINDS, parentsOf, type FactKind, type Made, type Place } from '@maquette/facts';
 
-/** Columns every fact has: what is needed to count a write once, to see a conflict and to keep what was deleted. */
+/** Columns every fact has: what is needed to count a write once, to see a conflict, to tell the order and to keep what was deleted. */
 const stored = () => ({
   id: text('id').primaryKey(),
   version: integer('version').notNull(),
   writeId: text('write_id').notNull(),
   updatedAt: text('updated_at').notNull(),
   deletedAt: text('deleted_at'),
+  order: integer('stored_order').notNull().default(0),
+  made: text('made', { mode: 'json' }).$type<Made>(),
+  first: text('first_place', { mode: 'json' }).$type<Place>(),
 });
 
 /** `stationKey` as SQL writes it: `station_key`. */

@@ -10,7 +10,9 @@ import {
   type Book,
   type FactKind,
   type FactLists,
+  firstPlaceOf,
   type FactOf,
+  type Made,
   type RoomLists,
   type Write,
 } from '@maquette/facts';
@@ -28,7 +30,14 @@ type Row = FactTable['$inferInsert'];
 type PutResult =
   | { ok: true; fact: AnyFact; created: boolean }
   | { ok: false; reason: 'conflict'; current: AnyFact | null }
-  | { ok: false; reason: 'no-parent'; parent: string };
+  | { ok: false; reason: 'no-parent'; parent: string }
+  | { ok: false; reason: 'removed'; removed: Removed };
+
+/** A job or room that was removed. */
+export interface Removed {
+  kind: 'jobs' | 'rooms';
+  fact: AnyFact;
+}
 
 export async function find(tx: Transaction | Database, kind: FactKind, id: string): Promise<AnyFact | undefined> {
   const table = TABLES[kind];
@@ -67,17 +76,38 @@ async function missingParent(
   return null;
 }
 
+/** The room a write lies in, or the job that or it belongs to, where that has been removed. */
+async function removedAround(
+  tx: Transaction,
+  kind: FactKind,
+  body: object,
+  roomId: string | null,
+): Promise<Removed | null> {
+  const room = isRoomKind(kind) ? await find(tx, 'rooms', roomId!) : undefined;
+  if (room?.deletedAt) return { kind: 'rooms', fact: room };
+  const jobId = (room ?? (body as Record<string, unknown>))['jobId'];
+  const job = typeof jobId === 'string' ? await find(tx, 'jobs', jobId) : undefined;
+  return job?.deletedAt ? { kind: 'jobs', fact: job } : null;
+}
+
 /**
  * Stores one write. Sent twice (same writeId) it counts once. Made on a version that is no longer the newest it is refused with
- * what is held. What it replaces is kept in `revisions`.
+ * what is held; made in a room or job that was removed meanwhile, with what was removed: nobody would see it there. What it
+ * replaces is kept in `revisions`.
  */
 export async function putFact(
-  { seen }: Pick<Store, 'seen'>,
+  { seen, nextOrder }: Pick<Store, 'seen' | 'nextOrder'>,
   tx: Transaction,
   kind: FactKind,
   id: string,
   roomId: string | null,
-  { baseVersion, writeId, deleted, ...body }: Write & Record<string, unknown>,
+  {
+    baseVersion,
+    writeId,
+    deleted,
+    made = null,
+    ...body
+  }: Omit<Write, 'made'> & { made?: Made | null } & Record<string, unknown>,
   now: string,
 ): Promise<PutResult> {
   const fact: AnyFact = {
@@ -87,37 +117,53 @@ export async function putFact(
     writeId,
     updatedAt: now,
     deletedAt: deleted ? now : null,
+    order: nextOrder(),
+    made,
+    first: null,
     ...(isRoomKind(kind) && roomId ? { roomId } : {}),
   };
-  const row: Row = fact;
   const table = TABLES[kind];
   const parent = await missingParent(tx, seen, kind, body, roomId);
   if (parent) return { ok: false, reason: 'no-parent', parent };
+  const removed = deleted ? null : await removedAround(tx, kind, body, roomId);
+  if (removed && !(await isOf(tx, kind, id, writeId))) return { ok: false, reason: 'removed', removed };
   if (baseVersion === 0) {
     // Most writes are new: one statement finds out and stores.
-    const { rowsAffected } = await tx.insert(table).values(row).onConflictDoNothing();
+    const { rowsAffected } = await tx
+      .insert(table)
+      .values(fact as Row)
+      .onConflictDoNothing();
     if (rowsAffected === 1) return { ok: true, fact, created: true };
   }
   const held = await find(tx, kind, id);
   if (held && (held.roomId ?? null) !== roomId) return { ok: false, reason: 'no-parent', parent: 'room' };
   if (held?.writeId === writeId) return { ok: true, fact: held, created: false };
   if (!held || held.version !== baseVersion) {
-    const before = await tx
-      .select()
-      .from(revisions)
-      .where(and(eq(revisions.factId, id), eq(revisions.writeId, writeId)))
-      .limit(1);
-    if (held && before.length > 0) return { ok: true, fact: held, created: false };
+    if (held && (await isOf(tx, kind, id, writeId))) return { ok: true, fact: held, created: false };
     return { ok: false, reason: 'conflict', current: held ?? null };
   }
   await keepRevision(tx, kind, held);
-  await tx.update(table).set(row).where(eq(table.id, id));
-  return { ok: true, fact, created: false };
+  const changed = { ...fact, first: firstPlaceOf(held) };
+  await tx.update(table).set(changed).where(eq(table.id, id));
+  return { ok: true, fact: changed, created: false };
+}
+
+/** Whether a write is stored already, as the fact it made or as a version that was replaced since. */
+async function isOf(tx: Transaction, kind: FactKind, id: string, writeId: string): Promise<boolean> {
+  if ((await find(tx, kind, id))?.writeId === writeId) return true;
+  const before = await tx
+    .select()
+    .from(revisions)
+    .where(and(eq(revisions.factId, id), eq(revisions.writeId, writeId)))
+    .limit(1);
+  return before.length > 0;
 }
 
 async function keepRevision(tx: Transaction, kind: FactKind, held: AnyFact): Promise<void> {
-  const { id, version, writeId, updatedAt, deletedAt } = held;
-  await tx.insert(revisions).values({ kind, factId: id, version, writeId, updatedAt, deletedAt, body: bodyOf(held) });
+  const { id, version, writeId, updatedAt, deletedAt, order, made } = held;
+  await tx
+    .insert(revisions)
+    .values({ kind, factId: id, version, writeId, updatedAt, deletedAt, order, made, body: bodyOf(held) });
 }
 
 /** Facts of some kinds that are not deleted, of one room where one is named. */
@@ -146,7 +192,7 @@ async function readLists<K extends FactKind>(
 export const readBook = (db: Database): Promise<Book> => readLists(db, BOOK_FACT_KINDS);
 
 /** Jobs and rooms that were removed, newest first, with the version each was removed as: they come back with all that is in them. */
-export async function readRemoved(db: Database): Promise<{ kind: 'jobs' | 'rooms'; fact: AnyFact }[]> {
+export async function readRemoved(db: Database): Promise<Removed[]> {
   const removed = await Promise.all(
     (['jobs', 'rooms'] as const).map(async (kind) => {
       const table = TABLES[kind];

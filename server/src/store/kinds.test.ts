@@ -6,7 +6,8 @@ import { bodyOf, FACT_KINDS, isRoomKind, KINDS, parentsOf, type FactKind } from 
 import { checkJobFile, type JobFile } from '@maquette/facts/job-file';
 import { aBody, anId } from '@maquette/facts/invented';
 import { find, putFact, readHistory } from './facts.ts';
-import { readJobFile, writeJobFile } from './job-file.ts';
+import { bringIn } from '../import/invented-import.ts';
+import { writeJobFile } from './job-file.ts';
 import { newId } from './new-id.ts';
 import { openStore, type Store } from './open.ts';
 
@@ -94,8 +95,8 @@ test('a copy of a job leaves no old id anywhere, and is otherwise the same', asy
       for (const fact of job) await put(fact, 0, false);
       const jobId = job.find(({ kind }) => kind === 'jobs')!.id;
       const file = (await writeJobFile(store.db, jobId, NOW))!;
-      const result = await store.write((tx) => readJobFile(tx, file, newId));
-      expect(result).toMatchObject({ ok: true, stored: job.length });
+      const result = await bringIn(store, JSON.stringify(file), { copy: true });
+      expect(result).toMatchObject({ is: 'stored', stored: job.length });
       const copy = (await writeJobFile(store.db, (result as { jobId: string }).jobId, NOW))!;
       expect(copy.facts.map(({ kind }) => kind)).toEqual(file.facts.map(({ kind }) => kind));
       const text = JSON.stringify(copy.facts.map(({ id, roomId, body, replaced }) => [id, roomId, body, replaced]));

@@ -4,6 +4,8 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { carryOver } from './carry-over.ts';
 import { checkBeginning, checkDatabase, databaseIn, lockFolder, prepareFolder } from './check-folder.ts';
 import type { Database } from './database.ts';
+import { endCutOff } from '../import/import-job.ts';
+import { lastOrder } from './order.ts';
 import { sweep } from './picture-files.ts';
 import { writeQueue, type WriteQueue } from './write-queue.ts';
 
@@ -11,9 +13,15 @@ export interface Store {
   /** The data folder: the database and, beside it, the pictures. */
   folder: string;
   db: Database;
-  write: WriteQueue;
+  write: WriteQueue['write'];
+  /** Runs what writes by itself, in another thread say, in its turn among the writes. */
+  alone: WriteQueue['alone'];
   /** Facts known to be stored, by the room they belong to: nothing is ever destroyed, so what was once seen stays true. */
   seen: Map<string, string>;
+  /** The count of the next write: the order in which facts were stored, whatever any clock says. */
+  nextOrder: () => number;
+  /** Goes on counting from beyond what a file brought in. */
+  countFrom: (order: number) => void;
   close: () => void;
 }
 
@@ -35,12 +43,22 @@ export async function openStore(folder: string, migrations: string): Promise<Sto
     const db = drizzle(client);
     await migrate(db, { migrationsFolder: migrations });
     await carryOver(db);
+    await endCutOff(folder);
     sweep(folder);
     const close = () => {
       client.close();
       unlock();
     };
-    return { folder, db, write: writeQueue(db), seen: new Map(), close };
+    let last = await lastOrder(db);
+    return {
+      folder,
+      db,
+      ...writeQueue(db),
+      seen: new Map(),
+      nextOrder: () => ++last,
+      countFrom: (order) => void (last = Math.max(last, order)),
+      close,
+    };
   } catch (error) {
     client.close();
     unlock();

@@ -9,8 +9,8 @@ const PART = '.part-';
 /** The folder of the pictures, beside the database. */
 export const picturesIn = (folder: string): string => join(folder, 'photos');
 
-/** Writes a file so that it is either whole on disk or not there: synced under a name of its own, renamed, its folder synced. */
-export async function keepFile(folder: string, name: string, data: Buffer): Promise<void> {
+/** Puts content on disk, synced, under a name that a start sweeps away. Returns where. */
+export async function keepPart(folder: string, data: Buffer): Promise<string> {
   mkdirSync(folder, { recursive: true });
   const part = join(folder, `${PART}${randomUUID()}`);
   const file = await open(part, 'w');
@@ -20,6 +20,11 @@ export async function keepFile(folder: string, name: string, data: Buffer): Prom
   } finally {
     await file.close();
   }
+  return part;
+}
+
+/** Gives a part its name, so that the file is either whole on disk or not there. */
+export async function namePart(folder: string, part: string, name: string): Promise<void> {
   await rename(part, join(folder, name));
   const inside = await open(folder, 'r');
   try {
@@ -27,6 +32,11 @@ export async function keepFile(folder: string, name: string, data: Buffer): Prom
   } finally {
     await inside.close();
   }
+}
+
+/** Writes a file so that it is either whole on disk or not there: synced under a name of its own, renamed, its folder synced. */
+export async function keepFile(folder: string, name: string, data: Buffer): Promise<void> {
+  await namePart(folder, await keepPart(folder, data), name);
 }
 
 /** Begins the name of the copy of the database that a backup is made from. */

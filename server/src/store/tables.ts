@@ -1,5 +1,5 @@
 import { integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { FACT_KINDS, type FactKind } from '@maquette/facts';
+import { FACT_KINDS, type FactKind, type Made } from '@maquette/facts';
 import { tableOf, type FactTable } from './columns.ts';
 
 function tablesOf(): { [K in FactKind]: FactTable } {
@@ -33,6 +33,8 @@ export const revisions = sqliteTable(
     writeId: text('write_id').notNull(),
     updatedAt: text('updated_at').notNull(),
     deletedAt: text('deleted_at'),
+    order: integer('stored_order').notNull().default(0),
+    made: text('made', { mode: 'json' }).$type<Made>(),
     body: text('body', { mode: 'json' }).$type<Record<string, unknown>>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.kind, table.factId, table.version] })],

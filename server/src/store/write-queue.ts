@@ -1,10 +1,16 @@
 import type { Database, Transaction } from './database.ts';
 
-/** Runs a write in a transaction and answers once it is durable. */
-export type WriteQueue = <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+export interface WriteQueue {
+  /** Runs a write in a transaction and answers once it is durable. */
+  write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+  /** Runs what writes by itself, in its turn, while no transaction is open. */
+  alone: <T>(work: () => Promise<T>) => Promise<T>;
+}
 
 interface Waiting {
-  work: (tx: Transaction) => Promise<unknown>;
+  /** What is run in a transaction; null for what opens its own. */
+  work: ((tx: Transaction) => Promise<unknown>) | null;
+  outside: () => Promise<unknown>;
   resolve: (value: never) => void;
   reject: (error: unknown) => void;
 }
@@ -21,9 +27,10 @@ export function writeQueue(db: Database): WriteQueue {
   const waiting: Waiting[] = [];
   let busy = false;
 
-  async function alone(one: Waiting): Promise<void> {
+  async function single({ work, outside, ...one }: Waiting): Promise<void> {
     try {
-      one.resolve((await db.transaction((tx) => one.work(tx), { behavior: 'immediate' })) as never);
+      const done = work ? await db.transaction((tx) => work(tx), { behavior: 'immediate' }) : await outside();
+      one.resolve(done as never);
     } catch (error) {
       one.reject(error);
     }
@@ -32,35 +39,40 @@ export function writeQueue(db: Database): WriteQueue {
   async function drain(): Promise<void> {
     busy = true;
     while (waiting.length > 0) {
-      const batch = waiting.splice(0, MOST_TOGETHER);
+      const outside = waiting.slice(0, MOST_TOGETHER).findIndex(({ work }) => work === null);
+      const batch = waiting.splice(0, outside === -1 ? MOST_TOGETHER : Math.max(1, outside));
       if (batch.length === 1) {
-        await alone(batch[0]!);
+        await single(batch[0]!);
         continue;
       }
       try {
         const results = await db.transaction(
           async (tx) => {
             const done: unknown[] = [];
-            for (const one of batch) done.push(await one.work(tx));
+            for (const one of batch) done.push(await one.work!(tx));
             return done;
           },
           { behavior: 'immediate' },
         );
         batch.forEach((one, index) => one.resolve(results[index] as never));
       } catch {
-        for (const one of batch) await alone(one);
+        for (const one of batch) await single(one);
       }
     }
     busy = false;
   }
 
-  return (work) =>
+  const queued = <T>(one: Pick<Waiting, 'work' | 'outside'>): Promise<T> =>
     new Promise((resolve, reject) => {
-      waiting.push({ work, resolve, reject });
+      waiting.push({ ...one, resolve, reject });
       // Writes that arrive in the same turn of the event loop belong together.
       if (!busy) {
         busy = true;
         setImmediate(() => void drain());
       }
     });
+  return {
+    write: (work) => queued({ work, outside: () => Promise.resolve() }),
+    alone: (outside) => queued({ work: null, outside }),
+  };
 }
