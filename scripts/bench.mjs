@@ -27,6 +27,7 @@ for (const name of [
   'evidence',
   'open',
   'durable',
+  'import',
 ]) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
@@ -62,5 +63,6 @@ await bench('drag', address);
 await bench('evidence', address);
 await bench('open', address);
 await bench('durable');
+await bench('import');
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

@@ -30,7 +30,17 @@ export async function serve(demo = true): Promise<Running> {
     new Promise<void>((resolve, reject) => {
       const started = spawn(
         process.execPath,
-        ['dist/server/main.mjs', ...(demo ? ['--demo'] : []), '--port', String(port), '--data', data],
+        // However full the disk of this machine is, it is not what is tried.
+        [
+          'dist/server/main.mjs',
+          ...(demo ? ['--demo'] : []),
+          '--port',
+          String(port),
+          '--data',
+          data,
+          '--disk-low',
+          '0',
+        ],
         { cwd: ROOT },
       );
       child = started;

@@ -7,6 +7,7 @@ import { LOOPBACK } from './http/guard.ts';
 import { seedDemo } from './demo/seed.ts';
 import { here, inThread } from './import/pool.ts';
 import { keepDaily } from './store/backup.ts';
+import { watchDisk } from './store/disk.ts';
 import { openStore } from './store/open.ts';
 import { StartProblem } from './store/start-problem.ts';
 import { TABLES } from './store/tables.ts';
@@ -23,6 +24,7 @@ const { values } = parseArgs({
     'keep-backups': { type: 'string', default: '14' },
     'allow-host': { type: 'string', multiple: true, default: [] },
     'requests-a-minute': { type: 'string', default: '30000' },
+    'disk-low': { type: 'string', default: '10' },
   },
 });
 
@@ -34,6 +36,11 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 const requestsAMinute = Number(values['requests-a-minute']);
 if (!Number.isInteger(requestsAMinute) || requestsAMinute < 1) {
   console.error(`--requests-a-minute ${values['requests-a-minute']}: a whole number of 1 or more is taken`);
+  process.exit(2);
+}
+const diskLow = Number(values['disk-low']);
+if (!(diskLow >= 0 && diskLow <= 100)) {
+  console.error(`--disk-low ${values['disk-low']}: a number of 0 to 100 is taken, per cent of the disk`);
   process.exit(2);
 }
 const keepBackups = Number(values['keep-backups']);
@@ -64,7 +71,8 @@ if (values.demo) {
 /** The steps of an import as they were built beside this file; run from its sources there is none. */
 const built = fileURLToPath(new URL('./import-tasks.mjs', import.meta.url));
 const tasks = existsSync(built) ? inThread(built) : here;
-const server = createApp({ store, dist: values.dist, tasks, hosts, requestsAMinute }).listen(
+const disk = watchDisk(values.data, diskLow);
+const server = createApp({ store, dist: values.dist, tasks, disk, hosts, requestsAMinute }).listen(
   port,
   values.host,
   (error?: Error) => {

@@ -1,6 +1,7 @@
 import { api, Refused } from '../data/api.ts';
 import { outbox, queries } from '../data/device.ts';
-import { chooseFile, saveText } from '../data/save-text.ts';
+import { newId } from '../data/ids.ts';
+import { pickFiles, saveText } from '../data/save-text.ts';
 
 /** Saves a whole job as one file. What waits is sent first, so that the file holds everything. Returns why it could not. */
 export async function saveJob(jobId: string, name: string): Promise<string | null> {
@@ -20,30 +21,84 @@ export async function saveJob(jobId: string, name: string): Promise<string | nul
   }
 }
 
-/** Asks for a job file and stores it; beside the one held when it is here in another state. Returns the job's id. */
-export async function bringJobIn(): Promise<string | null> {
-  const chosen = await chooseFile('.json,application/json');
-  if (!chosen) return null;
-  let body: unknown;
+/** How a job file that was chosen stands. */
+export type BringIn =
+  | { is: 'going'; name: string; words: string; stop: () => void }
+  | { is: 'held'; name: string; words: string; asCopy: () => void; leave: () => void }
+  | { is: 'refused'; name: string; problems: readonly string[] }
+  | { is: 'stopped'; name: string }
+  | { is: 'here'; jobId: string };
+
+interface HowFar {
+  phase: 'reading' | 'checking' | 'storing';
+  done: number;
+  total: number;
+}
+const PHASE_WORDS: Record<HowFar['phase'], string> = {
+  reading: 'Reading the file',
+  checking: 'Checking every fact',
+  storing: 'Putting it in the book',
+};
+const ASK_EVERY_MS = 700;
+
+const farWords = ({ phase, done, total }: HowFar) =>
+  `${PHASE_WORDS[phase]}${total > 0 ? `, ${Math.floor((100 * done) / total)} %` : ''}`;
+
+/** What is wrong, each with its place in the file. */
+function problemWords(error: unknown): string[] {
+  if (!(error instanceof Refused)) return [error instanceof Error ? error.message : String(error)];
+  const { errors, detail, title } = error.problem;
+  if (!errors || errors.length === 0) return [detail ?? title];
+  return errors.map(
+    ({ line, field, value, message }) =>
+      `${line === undefined ? '' : `Line ${line}: `}${field} ${value === null ? '' : `is ${JSON.stringify(value)}, and `}${message}`,
+  );
+}
+
+/**
+ * Asks for a job file and sends it; tells how it goes, and can be stopped. It waits as long as it takes. A job that is here in
+ * another state comes in beside it only where that is asked for.
+ */
+export async function bringJobIn(tell: (state: BringIn | null) => void): Promise<void> {
+  const [file] = await pickFiles('.json,application/json', false);
+  if (file) await send(file, false, tell);
+}
+
+async function send(file: File, copy: boolean, tell: (state: BringIn | null) => void): Promise<void> {
+  const { name } = file;
+  const as = newId();
+  const stopped = new AbortController();
+  const going = (words: string) => tell({ is: 'going', name, words, stop: () => stopped.abort() });
+  let over = false;
+  going('Sending the file');
+  const asking = setInterval(() => {
+    api<HowFar>(`/api/job-files/${as}`).then(
+      (far) => (over ? undefined : going(farWords(far))),
+      () => undefined,
+    );
+  }, ASK_EVERY_MS);
   try {
-    body = JSON.parse(new TextDecoder().decode(chosen.bytes));
-  } catch {
-    globalThis.alert(`${chosen.name} is not a job file: it cannot be read as JSON.`);
-    return null;
-  }
-  const post = (query: string) =>
-    api<{ jobId: string }>(`/api/job-files${query}`, { method: 'POST', body, patient: true });
-  try {
-    const { jobId } = await post('').catch((error: unknown) => {
-      if (!(error instanceof Refused) || error.problem.status !== 409) throw error;
-      if (!globalThis.confirm(`${error.problem.title}. ${error.problem.detail ?? ''} Bring it in as a copy?`))
-        throw error;
-      return post('?copy=1');
+    const { jobId } = await api<{ jobId: string }>(`/api/job-files?as=${as}${copy ? '&copy=1' : ''}`, {
+      method: 'POST',
+      file,
+      signal: stopped.signal,
     });
+    over = true;
     await queries.invalidateQueries();
-    return jobId;
+    tell({ is: 'here', jobId });
   } catch (error) {
-    globalThis.alert(`${chosen.name} was not taken. ${error instanceof Error ? error.message : ''}`);
-    return null;
+    over = true;
+    if (stopped.signal.aborted) tell({ is: 'stopped', name });
+    else if (error instanceof Refused && error.problem.status === 409 && !copy)
+      tell({
+        is: 'held',
+        name,
+        words: `${error.problem.title}. ${error.problem.detail ?? ''}`,
+        asCopy: () => void send(file, true, tell),
+        leave: () => tell(null),
+      });
+    else tell({ is: 'refused', name, problems: problemWords(error) });
+  } finally {
+    clearInterval(asking);
   }
 }

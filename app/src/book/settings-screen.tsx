@@ -1,12 +1,20 @@
+import { useState, useSyncExternalStore } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
+import { clock, SKEW_TOLD_MS } from '../data/clock.ts';
 import { useUnits } from '../data/device-settings.ts';
 import { isLittle, roomWords, useRoomLeft } from '../data/room-left.ts';
+import { userName } from '../data/who.ts';
 import { Header } from '../room/header.tsx';
 import { LIGHTS, useLook, type Light, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
+import { Field } from '../ui/field.tsx';
 import { Words } from '../ui/text.tsx';
+import { skewWords } from '../ui/times.ts';
+
+/** Letters of a name that go with each write. */
+const NAME_MOST = 60;
 
 const LIGHT_WORDS: Record<Light, string> = { device: 'As the device', day: 'Day', sun: 'Sun', dusk: 'Dusk' };
 
@@ -16,6 +24,8 @@ export function SettingsScreen() {
   const { palette, light, setLight } = useLook();
   const [units, setUnits] = useUnits();
   const left = useRoomLeft();
+  const [name, setName] = useState(userName.get);
+  const skewMs = useSyncExternalStore(clock.subscribe, clock.skewMs, clock.skewMs);
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header title="Settings" backLabel="Site book" onBack={() => router.replace('/')} />
@@ -42,6 +52,22 @@ export function SettingsScreen() {
         />
         <Words size="small" quiet>
           Each room keeps its own units: change them in its top line.
+        </Words>
+        <Field
+          label="Your name, as others see who wrote what"
+          value={name}
+          onChange={setName}
+          onDone={() => name.trim().length <= NAME_MOST && userName.set(name.trim())}
+          problem={
+            name.trim().length > NAME_MOST ? `${name.trim().length} letters: at most ${NAME_MOST} are taken` : null
+          }
+        />
+        <Words color={Math.abs(skewMs ?? 0) > SKEW_TOLD_MS ? palette.verdict.stop : palette.ink}>
+          {skewMs === null
+            ? 'How this device’s clock stands to the server’s is not known yet: the server has not answered.'
+            : Math.abs(skewMs) < 60_000
+              ? 'The clock of this device agrees with the server’s.'
+              : skewWords(skewMs)}
         </Words>
         {left ? (
           <Words color={isLittle(left) ? palette.verdict.stop : palette.ink}>

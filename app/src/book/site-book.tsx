@@ -24,7 +24,7 @@ import type { RoomLine } from '../worker/kept-lines.ts';
 import { useVerdicts } from '../worker/use-verdicts.ts';
 import { RemovedList } from './removed.tsx';
 import { Footprint } from './footprint.tsx';
-import { bringJobIn } from './job-files.ts';
+import { useBringIn } from './bring-in.tsx';
 import { nextRank } from './next-rank.ts';
 import { Touch } from '../ui/touch.tsx';
 
@@ -35,6 +35,7 @@ export function SiteBook() {
   const book = useBook();
   const lines = useVerdicts(book);
   const units = useUnits()[0];
+  const bringIn = useBringIn();
   const [looking, setLooking] = useState(false);
   const [naming, setNaming] = useState(false);
   const [name, setName] = useState('');
@@ -82,6 +83,7 @@ export function SiteBook() {
           <RemovedList />
         </Fold>
       </ScrollView>
+      {bringIn.card}
       <UndoBar />
       <View style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.sheet }]}>
         {naming ? (
@@ -95,10 +97,7 @@ export function SiteBook() {
         ) : (
           <ButtonRow>
             <Button kind="main" label="New job" onPress={() => setNaming(true)} style={styles.wideButton} />
-            <Button
-              label="Bring a job in"
-              onPress={() => void bringJobIn().then((id) => id && router.push(`/jobs/${id}`))}
-            />
+            {bringIn.key}
           </ButtonRow>
         )}
       </View>

@@ -1,4 +1,6 @@
 import type { Problem } from '@maquette/facts';
+import { clock } from './clock.ts';
+import { serverDisk } from './server-disk.ts';
 
 /** The server answered and said no. */
 export class Refused extends Error {
@@ -23,17 +25,24 @@ const OURS = 'x-maquette-api';
 /** What the server says it has stored: of a fact the write and its version, of a picture the digest of what arrived. */
 const RECEIPT = 'x-maquette-receipt';
 
+/** The server's own time, and what is wrong with its disk. */
+const TIME = 'x-maquette-time';
+const DISK = 'x-maquette-disk';
+
 const NO_REASON: Omit<Problem, 'status'> = { type: 'about:blank', title: 'The server could not do this' };
 
 /** Asks, and takes nothing for an answer but what this kind of server says. Throws `Unreachable`. */
 export async function ask(path: string, init: RequestInit): Promise<Response> {
   let answer: Response;
+  const askedMs = Date.now();
   try {
     answer = await fetch(path, { ...init, redirect: 'error' });
   } catch {
     throw new Unreachable('The server does not answer');
   }
   if (!answer.headers.has(OURS)) throw new Unreachable('Something else answers in the server’s place');
+  clock.note(askedMs, Date.now(), answer.headers.get(TIME));
+  serverDisk.note(answer.headers.get(DISK));
   if (answer.status >= 500)
     throw new ServerFailed(await jsonOf<Problem>(answer).catch(() => ({ ...NO_REASON, status: answer.status })));
   return answer;
@@ -51,15 +60,26 @@ async function jsonOf<T>(answer: Response): Promise<T> {
 interface Asked {
   method?: string;
   body?: unknown;
+  /** Sent as it is; waits as long as it takes. */
+  file?: Blob;
+  /** Ends it from outside. */
+  signal?: AbortSignal;
   /** Waits as long as it takes: a whole job is read by the server before it answers. */
   patient?: boolean;
 }
 
-async function answered(path: string, { method = 'GET', body, patient = false }: Asked): Promise<Response> {
+const JSON_TYPE = { 'content-type': 'application/json' };
+
+async function answered(
+  path: string,
+  { method = 'GET', body, file, signal, patient = false }: Asked,
+): Promise<Response> {
+  const content = file ?? (body === undefined ? undefined : JSON.stringify(body));
+  const until = signal ?? (patient || file ? undefined : AbortSignal.timeout(PATIENCE_MS));
   const answer = await ask(path, {
     method,
-    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-    ...(patient ? {} : { signal: AbortSignal.timeout(PATIENCE_MS) }),
+    ...(content === undefined ? {} : { body: content, headers: JSON_TYPE }),
+    ...(until ? { signal: until } : {}),
   });
   if (!answer.ok) throw new Refused(await jsonOf<Problem>(answer));
   return answer;

@@ -60,7 +60,7 @@ export function createPersistence(outbox: Pick<Outbox, 'answered' | 'forget'>) {
     persister,
     maxAge: Infinity,
     // Facts of an earlier shape are read anew; what the user entered and has not sent lies in the outbox.
-    buster: '3',
+    buster: '4',
     dehydrateOptions: {
       shouldDehydrateQuery: (query: Query) => query.state.data !== undefined,
       shouldDehydrateMutation: () => false,

@@ -4,6 +4,7 @@ import { createPersistence, createQueries } from './client.ts';
 import { createOutbox } from './outbox.ts';
 import { fetchPart } from '../ui/fetch-part.ts';
 import { browserDisk } from './outbox-disk.ts';
+import { thisDevice } from './who.ts';
 
 /** The rules of every kind of fact come in a file of their own. */
 function createRules(): Rules {
@@ -15,7 +16,7 @@ function createRules(): Rules {
 }
 
 /** What this device holds and does with facts, put together once: everything else is handed what it needs of it. */
-export const outbox = createOutbox(browserDisk());
+export const outbox = createOutbox(browserDisk(), thisDevice);
 export const queries = createQueries(outbox);
 export const persistence = createPersistence(outbox);
 export const store = createFactStore(queries, outbox);

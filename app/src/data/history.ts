@@ -48,6 +48,8 @@ interface History {
   /** Says where the user is from now on: a room, or null for the book. What is changed there is taken back there. */
   enter: (place: string | null) => void;
   write: (words: string, changes: readonly Change[]) => Promise<Written>;
+  /** Notes that a write was given up, so that it can be made again like any step that is taken back. */
+  gaveUp: (words: string, back: Put) => void;
   /** Takes the last step of the present place back; it can be done again until something else is written there. */
   undo: () => Promise<string | null>;
   /** Does again what was last taken back. */
@@ -150,6 +152,9 @@ export function createHistory(store: Pick<FactStore, 'held'>, outbox: Pick<Outbo
         return { ok: false, problems: [{ field: '', value: null, message: error.message }] };
       }
       return { ok: true };
+    },
+    gaveUp(words, back) {
+      keep(place, [...stepsAt(place).done, { words, puts: [back] }], []);
     },
     async undo() {
       const where = place;

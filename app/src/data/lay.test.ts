@@ -1,3 +1,4 @@
+import type { Place } from '@maquette/facts';
 import { factOf, laidOver } from './lay.ts';
 import type { Waiting } from './waiting.ts';
 
@@ -17,6 +18,9 @@ const stored = (id: string, rodMm: number, version = 1) => ({
   writeId: `w-${id}-${version}`,
   updatedAt: 't',
   deletedAt: null as string | null,
+  order: version,
+  made: null,
+  first: null as Place | null,
   rodMm,
 });
 const waiting = (id: string, part: Partial<Waiting>) => ({
@@ -50,6 +54,8 @@ test('what waits lies over what is stored, in order, and keeps its place', () =>
     ['c', 9],
   ]);
   expect(list[1]!.version).toBe(2);
+  // A correction that waits keeps the place of what it corrects; what is new has none before it is counted.
+  expect(list.map(({ first, order }) => first?.order ?? order)).toEqual([1, 1, 1, Number.MAX_SAFE_INTEGER]);
 });
 
 test('what the user last entered shows although the server has come to hold something newer', () => {

@@ -1,4 +1,4 @@
-import type { FactKind, FactOf, Stored } from '@maquette/facts';
+import { firstPlaceOf, type FactKind, type FactOf, type Stored } from '@maquette/facts';
 import type { Waiting } from './waiting.ts';
 
 /** A fact as the screen shows it: stored, or still waiting to be. */
@@ -24,7 +24,13 @@ function takesPlace(held: Stored | undefined, { fact, waiting }: Laid<Stored>): 
 export function laidOver<F extends Stored>(held: readonly F[], over: readonly Laid<F>[]): F[] {
   if (over.length === 0) return [...held];
   const byId = new Map(held.map((fact) => [fact.id, fact]));
-  for (const laid of over) if (takesPlace(byId.get(laid.fact.id), laid)) byId.set(laid.fact.id, laid.fact);
+  for (const laid of over) {
+    const before = byId.get(laid.fact.id);
+    if (!takesPlace(before, laid)) continue;
+    // What waits does not say where its fact's first write stands: what is held does.
+    const fact = before && laid.waiting ? { ...laid.fact, first: firstPlaceOf(before) } : laid.fact;
+    byId.set(fact.id, fact);
+  }
   return [...byId.values()].filter((fact) => fact.deletedAt === null);
 }
 
@@ -38,6 +44,10 @@ export function factOf(write: Waiting): FactOf<FactKind> {
     writeId: write.writeId,
     updatedAt: write.madeAt,
     deletedAt: write.deleted ? write.madeAt : null,
+    // The server counts it when it takes it: until then it comes after all that it has counted.
+    order: Number.MAX_SAFE_INTEGER,
+    made: write.made ?? null,
+    first: null,
     // It was checked by its class before it was put in.
   } as FactOf<FactKind>;
 }

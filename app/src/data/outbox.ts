@@ -2,6 +2,7 @@ import { factPath, type FactKind, type FactOf } from '@maquette/facts';
 import { putWrite, Refused, ServerFailed, Unreachable } from './api.ts';
 import type { OutboxDisk } from './outbox-disk.ts';
 import type { Waiting } from './waiting.ts';
+import { madeBy, type Who } from './who.ts';
 
 /** The device keeps nothing more: what was entered is not kept. */
 export class DeviceFull extends Error {
@@ -34,7 +35,7 @@ export interface Outbox {
   /** Reads what earlier visits left and keeps sending. `stored` is told of every fact the server has taken. */
   start: (stored: (answered: readonly Answered[]) => void) => Promise<void>;
   /** Puts writes in, durable when the promise resolves; sending starts by itself. Throws `DeviceFull`, and then keeps none of them. */
-  post: (writes: readonly Omit<Waiting, 'seq' | 'trouble'>[]) => Promise<void>;
+  post: (writes: readonly Omit<Waiting, 'seq' | 'trouble' | 'made'>[]) => Promise<void>;
   /** Sends what waits, oldest first, and backs off while the server does not answer; resolves when no more can be sent now. */
   send: () => Promise<void>;
   /** Answered writes whose record stays until what the server said has been kept too: a crash between leaves no gap. */
@@ -45,8 +46,8 @@ export interface Outbox {
   discard: (id: string) => Promise<void>;
   /** Sends what was set aside once more, as it is. */
   retry: (id: string) => Promise<void>;
-  /** Sends the user's own value again, this time on top of what the server holds. */
-  insist: (id: string, newWriteId: string) => Promise<void>;
+  /** Sends the user's own value again, or another body in its place, this time on top of what the server holds. */
+  insist: (id: string, newWriteId: string, body?: Record<string, unknown>) => Promise<void>;
 }
 
 /** How often the screen is told while many writes go out in a row, ms: each telling redraws it. */
@@ -64,8 +65,8 @@ async function inOneTab(work: () => Promise<void>): Promise<void> {
   else await work();
 }
 
-/** The queue of writes of this device, on a disk that outlives the visit. */
-export function createOutbox(disk: OutboxDisk): Outbox {
+/** The queue of writes of this device, on a disk that outlives the visit. Each says who makes it. */
+export function createOutbox(disk: OutboxDisk, who: Who | null = null): Outbox {
   let state: OutboxState = { loaded: false, waiting: [], reachable: true, full: false };
   const listeners = new Set<() => void>();
   let stored: (answered: readonly Answered[]) => void = () => undefined;
@@ -146,9 +147,13 @@ export function createOutbox(disk: OutboxDisk): Outbox {
   /** A fact with a write in trouble sends nothing more until the user has decided. */
   function nextToSend(): Waiting | undefined {
     const held = new Set(state.waiting.filter((w) => w.trouble || later.has(w.writeId)).map((w) => w.id));
-    return state.waiting.find(
-      (w) => !w.trouble && !untold.has(w.writeId) && !held.has(w.id) && !(w.roomId && held.has(w.roomId)),
-    );
+    const open = state.waiting.filter((w) => !w.trouble && !untold.has(w.writeId) && !held.has(w.id));
+    // A job or room that comes back, or changes, goes ahead of what lies in it: what lies in a removed one is not taken.
+    const ahead = open.find(({ kind, id, baseVersion }) => {
+      if ((kind !== 'jobs' && kind !== 'rooms') || baseVersion === 0) return false;
+      return !open.find((w) => w.id === id)!.deleted;
+    });
+    return ahead ?? open.find((w) => !(w.roomId && held.has(w.roomId)));
   }
 
   /** A write the server failed on waits for the next round, and after some rounds for the user. */
@@ -164,9 +169,11 @@ export function createOutbox(disk: OutboxDisk): Outbox {
     later.clear();
     let took = false;
     for (let next = nextToSend(); next; next = nextToSend()) {
-      const { kind, id, roomId, baseVersion, writeId, deleted, body } = next;
+      const { kind, id, roomId, baseVersion, writeId, deleted, body, made } = next;
       try {
-        const write = { ...body, baseVersion, writeId, deleted };
+        // How far the clock is off may not have been known yet when it was made.
+        const maker = made && who ? { made: { ...made, skewMs: made.skewMs ?? who.skewMs() } } : {};
+        const write = { ...body, baseVersion, writeId, deleted, ...maker };
         const fact = await putWrite<FactOf<FactKind>>(factPath(kind, id, roomId), write);
         untold.set(writeId, { kind, fact });
         took = true;
@@ -232,9 +239,12 @@ export function createOutbox(disk: OutboxDisk): Outbox {
       void send();
     },
     async post(writes) {
-      const first = (state.waiting[state.waiting.length - 1]?.seq ?? 0) + 1;
+      const first = Math.max((state.waiting.at(-1)?.seq ?? 0) + 1, who?.sequence(writes.length) ?? 0);
       postedAt = performance.now();
-      const added = writes.map((write, index): Waiting => ({ ...write, seq: first + index, trouble: null }));
+      const added = writes.map((write, index): Waiting => {
+        const seq = first + index;
+        return { ...write, seq, trouble: null, ...(who ? { made: madeBy(who, seq, write.madeAt) } : {}) };
+      });
       change({ waiting: [...state.waiting, ...added] });
       try {
         await disk.put(added);
@@ -262,12 +272,13 @@ export function createOutbox(disk: OutboxDisk): Outbox {
       }
       void send();
     },
-    async insist(id, newWriteId) {
+    async insist(id, newWriteId, body) {
       const own = state.waiting.filter((w) => w.id === id);
       const last = own[own.length - 1];
       const current = own.find((w) => w.trouble)?.trouble?.current as { version: number } | null | undefined;
       if (!last) return;
-      await replace(last.writeId, { ...last, writeId: newWriteId, baseVersion: current?.version ?? 0, trouble: null });
+      const next = { ...last, ...(body ? { body, deleted: false } : {}), writeId: newWriteId };
+      await replace(last.writeId, { ...next, baseVersion: current?.version ?? 0, trouble: null });
       for (const waiting of own.slice(0, -1)) await drop(waiting.writeId);
       void send();
     },

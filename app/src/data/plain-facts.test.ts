@@ -5,10 +5,10 @@ import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
 import { createPlainFacts } from './plain-facts.ts';
 
-const own = { version: 1, updatedAt: '1', deletedAt: null, waiting: true };
+const own = { version: 1, updatedAt: '1', deletedAt: null, waiting: true, order: 1, made: null, first: null };
 const tick = (id: string, part: object = {}) =>
   ({ ...own, id, roomId: 'r', key: 'layer/a', doneAt: 't', note: '', writeId: `w-${id}`, ...part }) as Shown<'ticks'>;
-const choice = (id: string, updatedAt: string) =>
+const choice = (id: string, order: number) =>
   ({
     ...own,
     id,
@@ -17,7 +17,7 @@ const choice = (id: string, updatedAt: string) =>
     choice: 'keep',
     note: '',
     writeId: `w-${id}`,
-    updatedAt,
+    order,
   }) as Shown<'layerChoices'>;
 const noRoomLists = (): ShownRoomLists => listsOf(ROOM_FACT_KINDS, () => []);
 const room = { id: 'r', jobId: 'j' } as Shown<'rooms'>;
@@ -64,6 +64,6 @@ test('chalk and the way chosen are memory: they are kept, and what is judged sta
 });
 
 test('where the newest counts, it comes last', () => {
-  const lists = { layerChoices: [choice('late', '3'), choice('early', '1'), choice('b', '2'), choice('a', '2')] };
-  expect(open()(lists).layerChoices.map(({ id }) => id)).toEqual(['early', 'a', 'b', 'late']);
+  const lists = { layerChoices: [choice('late', 3), choice('early', 1), choice('b', 2), choice('a', 2)] };
+  expect(open()(lists).layerChoices.map(({ id }) => id)).toEqual(['early', 'b', 'a', 'late']);
 });

@@ -7,7 +7,9 @@ import { CHALKED, CHOSEN_OF_WAYS } from '@maquette/core/levelling/facts';
 import { floorAreaM2, type RoomFacts } from '@maquette/core/room';
 import {
   bodyOf,
+  firstPlaceOf,
   KINDS,
+  lastPlaceOf,
   listsOf,
   ROOM_FACT_KINDS,
   type FactKind,
@@ -15,13 +17,11 @@ import {
   type RoomLists,
 } from '@maquette/facts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
+import { inOrder } from './in-order.ts';
 import type { Shown } from './lay.ts';
 
 /** The facts of a room and what of its job bears on it, without what only storing is about. */
 export type PlainFacts = Omit<RoomSet, 'room' | 'card'>;
-
-const byTime = (a: Shown<FactKind>, b: Shown<FactKind>) =>
-  a.updatedAt < b.updatedAt ? -1 : a.updatedAt > b.updatedAt ? 1 : a.id < b.id ? -1 : 1;
 
 const sameItems = (a: readonly unknown[], b: readonly unknown[]) =>
   a.length === b.length && a.every((v, i) => v === b[i]);
@@ -36,6 +36,8 @@ const sameFields = <T extends object>(a: T, b: T) =>
 export function createPlainFacts() {
   const facts = new Map<string, { writeId: string; plain: object }>();
   const lists = new Map<string, readonly object[]>();
+  /** Lists as they were last put in order, each with what it was made from. */
+  const ordered = new Map<string, { shown: readonly Shown<RoomFactKind>[]; list: readonly object[] }>();
   const values = new Map<string, object>();
   const areas = new Map<string, { writeId: string; areaM2: number }>();
 
@@ -72,11 +74,17 @@ export function createPlainFacts() {
   }
 
   function listOf(scope: string, kind: RoomFactKind, shown: readonly Shown<RoomFactKind>[]): readonly object[] {
-    const ordered = KINDS[kind].newestCounts ? [...shown].sort(byTime) : shown;
-    return kept(
-      `${scope}/${kind}`,
-      ordered.map((fact) => plain(kind, fact)),
+    const name = `${scope}/${kind}`;
+    const before = ordered.get(name);
+    if (before?.shown === shown) return before.list;
+    // Where the newest counts, that is the last write; elsewhere a fact keeps its place when it is corrected.
+    const place = KINDS[kind].newestCounts ? lastPlaceOf : firstPlaceOf;
+    const list = kept(
+      name,
+      inOrder(shown, place).map((fact) => plain(kind, fact)),
     );
+    ordered.set(name, { shown, list });
+    return list;
   }
 
   const likeOf = (room: Shown<'rooms'>, book: ShownBookLists, testsOf: TestsOf): LikeBases =>

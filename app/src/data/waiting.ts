@@ -1,4 +1,4 @@
-import type { FactKind, Problem } from '@maquette/facts';
+import type { FactKind, Made, Problem } from '@maquette/facts';
 
 /** One write on its way to the server. It is on the device before the screen calls it taken, and stays until answered. */
 export interface Waiting {
@@ -11,6 +11,8 @@ export interface Waiting {
   body: Record<string, unknown>;
   deleted: boolean;
   madeAt: string;
+  /** Who made it; absent in what an earlier version of the app left waiting. */
+  made?: Made;
   /** Set when the server would not take it: the user decides. */
   trouble: Problem | null;
 }

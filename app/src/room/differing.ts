@@ -11,10 +11,10 @@ export interface Differing {
   theirs: string;
 }
 
-type Body = Readonly<Record<string, unknown>>;
+export type Body = Readonly<Record<string, unknown>>;
 
 /** `openRodMm` as it is said: `Open rod`. The unit stands beside the value. */
-const named = (field: string) =>
+export const named = (field: string): string =>
   capital(
     field
       .replace(/(Mm|M2|Utc|Percent|Rh|Mc|Deg|G|C|H|M)$/, '')
@@ -22,7 +22,7 @@ const named = (field: string) =>
       .toLowerCase(),
   );
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+export const same = (a: unknown, b: unknown): boolean => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
 
 function written({ spec }: Field, value: unknown, units: UnitSystem): string {
   if (value === null || value === undefined || value === '') return 'nothing';
@@ -48,7 +48,8 @@ function written({ spec }: Field, value: unknown, units: UnitSystem): string {
   }
 }
 
-function between(name: string, field: Field, mine: unknown, theirs: unknown, units: UnitSystem): Differing[] {
+/** Where one field differs: a list in its items, a group in its fields. */
+export function between(name: string, field: Field, mine: unknown, theirs: unknown, units: UnitSystem): Differing[] {
   if (same(mine, theirs)) return [];
   const { spec } = field;
   if (spec.type === 'group' && mine && theirs)

@@ -1,3 +1,5 @@
+import { counted } from './counted.ts';
+
 /** A moment as the clock on site shows it: `2026-10-08 09:00`. */
 export function localTime(utc: string): string {
   const at = new Date(utc);
@@ -25,4 +27,16 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 export function dayWords(utc: string): string {
   const at = new Date(utc);
   return `${at.getUTCDate()}\u00a0${MONTHS[at.getUTCMonth()]}\u00a0${at.getUTCFullYear()}`;
+}
+
+/** How far this device's clock is off, in words: told in minutes, and in hours or days where it is that much. */
+export function skewWords(skewMs: number): string {
+  const minutes = Math.round(Math.abs(skewMs) / 60_000);
+  const much =
+    minutes < 120
+      ? counted(minutes, 'minute')
+      : minutes < 72 * 60
+        ? counted(Math.round(minutes / 60), 'hour')
+        : counted(Math.round(minutes / 1440), 'day');
+  return `The clock of this device is ${much} ${skewMs > 0 ? 'ahead of' : 'behind'} the server’s.`;
 }

@@ -35,15 +35,12 @@ export interface Heights {
   untied: number;
 }
 
-/** Later readings at one station replace earlier ones in judgement; the earlier stay on record. */
+/**
+ * Later readings at one station replace earlier ones in judgement; the earlier stay on record. Which is later is told by their
+ * order in the list: clocks of two phones do not agree.
+ */
 function latestPerStation(readings: readonly RodReading[]): RodReading[] {
-  const latest = new Map<string, RodReading>();
-  for (const reading of readings) {
-    const held = latest.get(reading.stationKey);
-    if (!held || reading.takenAt > held.takenAt || (reading.takenAt === held.takenAt && reading.id > held.id)) {
-      latest.set(reading.stationKey, reading);
-    }
-  }
+  const latest = new Map(readings.map((reading) => [reading.stationKey, reading]));
   return [...latest.values()].sort((a, b) =>
     a.takenAt < b.takenAt ? -1 : a.takenAt > b.takenAt ? 1 : a.id < b.id ? -1 : 1,
   );
@@ -54,7 +51,7 @@ function mean(values: readonly number[]): number {
 }
 
 /**
- * Heights of all readings in one datum: height = line of sight - rod, the line of sight being the opening reading on the
+ * Heights of all readings, in the order in which they were made, in one datum: height = line of sight - rod, the line of sight being the opening reading on the
  * benchmark (benchmark = 0). A set-up without a benchmark takes the mean offset over the stations it shares with a tied one.
  * With no benchmark anywhere the first set-up is its own datum. Closing errors are reported, not spread. What levelling has
  * moved since it was read is left out: the old reading stays on record.

@@ -38,15 +38,13 @@ export const NOISE_TO_GAP = 7;
 /** Beyond what was seen, its unevenness fades over this far, mm. */
 const FADES_MM = 300;
 
-/** Lays scans on the grid, newest on top, each anchored by the staffs that stand on what it saw. Null without a scan. */
+/** Lays scans, in the order in which they were made, on the grid, newest on top, each anchored by the staffs that stand on what it saw. Null without a scan. */
 export function scannedOver(grid: Grid, scans: readonly Scan[], staffs: readonly Height[]): Scanned | null {
   if (scans.length === 0) return null;
   const seen = new Uint8Array(grid.inside.length);
   const heightMm = new Float64Array(grid.inside.length);
   const floor = grid.inside.reduce((sum, on) => sum + on, 0);
-  const newestFirst = [...scans].sort((a, b) =>
-    a.takenAt < b.takenAt ? 1 : a.takenAt > b.takenAt ? -1 : a.id < b.id ? 1 : -1,
-  );
+  const newestFirst = [...scans].reverse();
   const states = newestFirst.map((scan): ScanState => {
     const at = scanHeights(scan);
     const anchor = anchorOf(

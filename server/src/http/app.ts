@@ -1,10 +1,11 @@
 import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { here, type Tasks } from '../import/pool.ts';
+import { UNWATCHED, type Disk } from '../store/disk.ts';
 import type { Store } from '../store/open.ts';
 import { bookRoutes } from './book.ts';
 import { factRoutes } from './facts.ts';
@@ -20,6 +21,8 @@ interface AppOptions {
   dist?: string;
   /** The steps of an import; in a thread of their own where the server was built. */
   tasks?: Tasks;
+  /** How the disk is, told with every answer. */
+  disk?: Disk;
   now?: () => string;
   /** Names the server answers to besides those by which a machine speaks of itself. */
   hosts?: readonly string[];
@@ -32,6 +35,7 @@ export function createApp({
   store,
   dist,
   tasks = here,
+  disk = UNWATCHED,
   now = () => new Date().toISOString(),
   hosts = [],
   requestsAMinute = 30_000,
@@ -63,6 +67,8 @@ export function createApp({
     res.setHeader('X-Maquette-Api', '1');
     // By this it tells how far its own clock is off.
     res.setHeader('X-Maquette-Time', now());
+    const said = disk.said();
+    if (said) res.setHeader('X-Maquette-Disk', said);
     next();
   });
   api.use(limited(requestsAMinute));
@@ -70,7 +76,7 @@ export function createApp({
   api.use(instrumentRoutes(now));
   api.use(compression());
   api.use(jobFileRoutes(store, tasks, now));
-  api.use(photoRoutes(store, now));
+  api.use(photoRoutes(store, disk, now));
   // A logger's file is one fact, with thousands of samples.
   api.use('/rooms/:roomId/airLogs', express.json({ limit: '2mb' }));
   // A scan is one fact, with a height for every cell.
@@ -78,7 +84,7 @@ export function createApp({
   api.use(express.json({ limit: '64kb' }));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   api.use(bookRoutes(store));
-  api.use(factRoutes(store, now));
+  api.use(factRoutes(store, disk, now));
   api.use((_req, res) => problem(res, 404, 'No such address'));
   app.use('/api', api);
   if (dist && existsSync(dist)) {
@@ -96,6 +102,12 @@ export function createApp({
       res.sendFile(resolve(dist, 'index.html'));
     });
   }
-  app.use(onError);
+  const failed: ErrorRequestHandler = (error: unknown, _req, res, next) => {
+    disk.noteWrite(error);
+    const said = disk.said();
+    if (said && !res.headersSent) res.setHeader('X-Maquette-Disk', said);
+    next(error);
+  };
+  app.use(failed, onError);
   return app;
 }

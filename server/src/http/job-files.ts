@@ -61,7 +61,7 @@ export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Ro
       before = mine.catch(() => undefined);
       say(res, await mine);
     } catch (error) {
-      if (error instanceof FileTooLarge) tooLarge(res);
+      if (error instanceof FileTooLarge || isOutOfMemory(error)) tooLarge(res);
       // Whoever sent it has gone away in the middle of it.
       else if (isToStop(gauge)) res.destroy();
       else throw error;
@@ -85,6 +85,9 @@ async function receive(req: Request, folder: string): Promise<void> {
   });
   await pipeline(req, counted, createWriteStream(join(folder, SENT)));
 }
+
+/** The thread has a bound of its own: what is too much for it ends it, and nothing else. */
+const isOutOfMemory = (error: unknown) => (error as { code?: unknown }).code === 'ERR_WORKER_OUT_OF_MEMORY';
 
 const tooLarge = (res: Response) =>
   problem(

@@ -18,8 +18,8 @@ import { slicesOf, type Slice } from './slices.ts';
 
 /** The name of the file as it was sent, in the import's own folder. */
 export const SENT = 'job.json';
-/** A job file may be this large without its pictures, bytes: a hundred thousand facts are. */
-export const PLAIN_MOST = 30_000_000;
+/** A job file may be this large without its pictures, bytes: a hundred thousand facts, set out line by line, are. */
+export const PLAIN_MOST = 60_000_000;
 /** One item of it, bytes: a picture of 20 MB as text, or a scan with all its cells. */
 const ITEM_MOST = 30_000_000;
 /** Facts checked between two looks at whether to stop. */

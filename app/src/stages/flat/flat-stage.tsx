@@ -14,6 +14,7 @@ import type { StageProps } from '../stage-props.ts';
 import { Findings } from './findings.tsx';
 import { nextActions } from './next-actions.ts';
 import { ReadBench } from './read-bench.tsx';
+import { ReadTwice } from './read-twice-card.tsx';
 import { StationsPanel } from './stations-panel.tsx';
 import { usePlacing } from './use-placing.ts';
 import { EdgeBench } from './edge-bench.tsx';
@@ -121,6 +122,7 @@ export function FlatStage(props: StageProps) {
         setMode('read');
       }}
     >
+      <ReadTwice shown={shown} stations={stations} />
       {shown.card && picture && reading ? (
         <ReadBench
           room={room}

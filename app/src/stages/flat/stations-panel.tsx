@@ -8,6 +8,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, formatReach, formatRod, formatSpan, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { bodyOf } from '@maquette/facts';
+import { readingsInOrder } from '../../data/read-twice.ts';
 import { write } from '../../data/write.ts';
 import { useSaveFile } from '../../files/use-save-file.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -36,10 +37,7 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
   const { units } = room;
   const proposed = defaultSpacingMm(card.rules);
   const levels = useMemo(() => new Map(picture.levels.map((l) => [l.stationKey, l.levelMm])), [picture.levels]);
-  const rods = useMemo(
-    () => new Map([...shown.readings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).map((r) => [r.stationKey, r])),
-    [shown.readings],
-  );
+  const rods = useMemo(() => new Map(readingsInOrder(shown.readings).map((r) => [r.stationKey, r])), [shown.readings]);
   const change = (words: string, part: object) =>
     void write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } }]);
   const read = current ? rods.get(current.key) : undefined;

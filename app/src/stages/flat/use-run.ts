@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { movedAt, type Station } from '@maquette/core/flat';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
+import { readingsInOrder } from '../../data/read-twice.ts';
 import { bodyOf } from '@maquette/facts';
 import { write, type Written } from '../../data/write.ts';
 
@@ -26,17 +27,14 @@ export interface Run {
 export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
   const roomId = shown.room!.id;
   const [key, setKey] = useState<string | null>(null);
+  const inOrder = useMemo(() => readingsInOrder(shown.readings), [shown.readings]);
   const newest = useMemo(() => {
     const map = new Map<string, ShownRoom['readings'][number]>();
     // What levelling has moved since it was read is to be read again: its old reading stays on record.
     const moved = movedAt(shown.plain.works ?? []);
-    for (const r of shown.readings) {
-      if (r.takenAt < (moved.get(r.stationKey) ?? '')) continue;
-      const held = map.get(r.stationKey);
-      if (!held || r.takenAt > held.takenAt) map.set(r.stationKey, r);
-    }
+    for (const r of inOrder) if (r.takenAt >= (moved.get(r.stationKey) ?? '')) map.set(r.stationKey, r);
     return map;
-  }, [shown.readings, shown.plain.works]);
+  }, [inOrder, shown.plain.works]);
   const setups = [...shown.setups].sort((a, b) => (a.startedAt < b.startedAt ? -1 : 1));
   const setup = setups.at(-1) ?? null;
   const unread = (s: Station) => !newest.has(s.key);
@@ -49,11 +47,7 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
     const order = [...stations.slice(at + 1), ...stations.slice(0, Math.max(0, at))];
     return order.find(unread)?.key ?? null;
   };
-  const last =
-    [...shown.readings]
-      .filter((r) => r.setupId === setup?.id)
-      .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1))
-      .at(-1) ?? null;
+  const last = inOrder.findLast((r) => r.setupId === setup?.id) ?? null;
   const here = current ? (newest.get(current.key) ?? null) : null;
 
   return {
