@@ -1,33 +1,23 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useQuery } from '@tanstack/react-query';
-import { bodyOf, type FactOf } from '@maquette/facts';
 import { api } from '../data/api.ts';
-import { outbox, queries } from '../data/device.ts';
-import { write, type Change } from '../data/write.ts';
+import { bringBack, type RemovedAround } from '../data/settle.ts';
 import { SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { localTime } from '../ui/times.ts';
-
-type Removed = { kind: 'jobs'; fact: FactOf<'jobs'> } | { kind: 'rooms'; fact: FactOf<'rooms'> };
 
 /** Jobs and rooms that were removed: nothing in them is gone, and they come back as they were. */
 export function RemovedList() {
   const [said, setSaid] = useState<string | null>(null);
   const { data, isError } = useQuery({
     queryKey: ['removed'],
-    queryFn: () => api<Removed[]>('/api/removed'),
+    queryFn: () => api<RemovedAround[]>('/api/removed'),
     staleTime: 0,
   });
-  const bringBack = async ({ kind, fact }: Removed) => {
-    const change = { kind, id: fact.id, body: bodyOf(fact), removedAs: fact.version } as Change;
-    const result = await write(`${fact.name} brought back`, [change]);
-    if (!result.ok) return setSaid(result.problems.map((p) => p.message).join('; '));
-    await outbox.send();
-    setSaid(`${fact.name} is back, with everything in it.`);
-    return queries.invalidateQueries();
-  };
+  const back = async (one: RemovedAround) =>
+    setSaid((await bringBack(one)) ?? `${one.fact.name} is back, with everything in it.`);
   return (
     <View style={styles.box}>
       {isError ? <Words>What was removed is on the server, and it does not answer now.</Words> : null}
@@ -40,7 +30,7 @@ export function RemovedList() {
               {`${one.kind === 'jobs' ? 'Job' : 'Room'}, removed ${localTime(one.fact.deletedAt!)}`}
             </Words>
           </View>
-          <Button label="Bring back" hint={one.fact.name} onPress={() => void bringBack(one)} style={styles.key} />
+          <Button label="Bring back" hint={one.fact.name} onPress={() => void back(one)} style={styles.key} />
         </View>
       ))}
       {said ? <Words role="status">{said}</Words> : null}

@@ -1,6 +1,8 @@
 import { useState, useSyncExternalStore } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
+import { useQuery } from '@tanstack/react-query';
+import { api } from '../data/api.ts';
 import { clock, SKEW_TOLD_MS } from '../data/clock.ts';
 import { useUnits } from '../data/device-settings.ts';
 import { isLittle, roomWords, useRoomLeft } from '../data/room-left.ts';
@@ -24,6 +26,8 @@ export function SettingsScreen() {
   const { palette, light, setLight } = useLook();
   const [units, setUnits] = useUnits();
   const left = useRoomLeft();
+  // Whoever opens this page first has heard nothing from the server yet: it is asked for its time.
+  useQuery({ queryKey: ['health'], queryFn: () => api<object>('/api/health'), staleTime: 0 });
   const [name, setName] = useState(userName.get);
   const skewMs = useSyncExternalStore(clock.subscribe, clock.skewMs, clock.skewMs);
   return (

@@ -1,4 +1,4 @@
-import { firstPlaceOf, lastPlaceOf } from '@maquette/facts';
+import { firstPlaceOf } from '@maquette/facts';
 import { inOrder } from './in-order.ts';
 import type { Shown } from './lay.ts';
 
@@ -19,6 +19,6 @@ export function readTwice(readings: readonly Reading[]): Reading[][] {
   }
   return [...at.values()].filter(
     (there) =>
-      new Set(there.map(({ rodMm }) => rodMm)).size > 1 && new Set(there.map((r) => lastPlaceOf(r).device)).size > 1,
+      new Set(there.map(({ rodMm }) => rodMm)).size > 1 && new Set(there.map((r) => firstPlaceOf(r).device)).size > 1,
   );
 }

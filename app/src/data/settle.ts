@@ -58,9 +58,11 @@ export async function giveUp(one: Waiting, words: string): Promise<void> {
   await queries.invalidateQueries();
 }
 
-/** Brings a job or room back, and sends what was written in it. */
-export const bringBack = ({ kind, fact }: RemovedAround, waiting: readonly Waiting[]): Promise<string | null> =>
+/** Brings a job or room back, and sends what was written in it. Returns why it could not, or null. */
+export const bringBack = ({ kind, fact }: RemovedAround, waiting: readonly Waiting[] = []): Promise<string | null> =>
   tried(async () => {
+    // What is held here may be older than its removal: it comes back on top of that.
+    store.stored([{ kind, fact }]);
     const change = { kind, id: fact.id, body: bodyOf(fact), removedAs: fact.version } as Change;
     const result = await write(`${fact.name} brought back`, [change]);
     if (!result.ok) return result.problems.map(({ message }) => message).join('; ');

@@ -1,4 +1,4 @@
-import type { Made } from '@maquette/facts';
+import { firstPlaceOf, type Made, type Stored } from '@maquette/facts';
 import { clock } from './clock.ts';
 import { newId } from './ids.ts';
 
@@ -67,7 +67,15 @@ export function madeBy(who: Who, sequence: number, atUtc: string): Made {
 
 /** Who made a write, as whoever looks at this device is told. */
 export function makerWords(made: Made | null, device: string): string {
-  const by = made?.by ? `by ${made.by} ` : '';
-  if (made === null) return 'on another device';
-  return made.device === device ? `${by}on this device` : `${by}on another device`;
+  const where = made?.device === device ? 'on this device' : 'on another device';
+  return made?.by ? `by ${made.by} ${where}` : where;
+}
+
+/** Who made a fact first, whoever has brought it back or corrected it since. */
+export function firstMakerWords(fact: Pick<Stored, 'first' | 'order' | 'made'>, device: string): string {
+  const first = firstPlaceOf(fact).device;
+  return makerWords(
+    fact.made?.device === first || first === null ? fact.made : { ...fact.made!, device: first, by: '' },
+    device,
+  );
 }

@@ -19,7 +19,7 @@ test('of a room the outline is one part, each opening another: one can be taken 
     ['openings/arch-1', 'Opening: archway'],
   ]);
   expect(parts[1]!.rows).toEqual([{ field: 'width', mine: '800 mm', theirs: '760 mm' }]);
-  expect(parts[2]!.rows).toEqual([{ field: 'There', mine: 'no', theirs: 'yes' }]);
+  expect(parts[2]!.rows).toEqual([{ field: 'Drawn', mine: 'no', theirs: 'yes' }]);
   const body = mixed('rooms', mine, theirs, new Set(['openings/arch-1']));
   expect(body).toMatchObject({ walls: mine['walls'], openings: [door, arch] });
 });

@@ -71,7 +71,7 @@ function thingParts(
     const rows =
       a && b
         ? between('', spec.of, a, b, units).map((row) => ({ ...row, field: row.field.replace(/^: /, '') }))
-        : [{ field: 'There', mine: a ? 'yes' : 'no', theirs: b ? 'yes' : 'no' }];
+        : [{ field: 'Drawn', mine: a ? 'yes' : 'no', theirs: b ? 'yes' : 'no' }];
     return [{ key: `${name}/${id}`, words, rows }];
   });
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ComponentProps, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ComponentProps, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { Verdict } from '@maquette/core/verdict';
@@ -58,6 +58,7 @@ export function RoomFrame({
   const { room, shown, wide, go, course: planks } = props;
   const [looking, setLooking] = useState(false);
   const [help, setHelp] = useState(false);
+  const scroll = useRef<ScrollView>(null);
   // What is done in a room is taken back in that room.
   useEffect(() => {
     history.enter(room.id);
@@ -72,7 +73,12 @@ export function RoomFrame({
     />
   );
   const bench = (
-    <ScrollView style={styles.scroll} contentContainerStyle={styles.scrollBody} keyboardShouldPersistTaps="handled">
+    <ScrollView
+      ref={scroll}
+      style={styles.scroll}
+      contentContainerStyle={styles.scrollBody}
+      keyboardShouldPersistTaps="handled"
+    >
       <Trouble units={room.units} />
       {tabs ? <Tabs {...tabs} /> : null}
       {isHere(needs, props) ? children : <StageWaits props={props} />}
@@ -102,7 +108,11 @@ export function RoomFrame({
         backLabel="Site book"
         onBack={() => router.replace('/')}
         right={<UnitsButton room={shown.room!} />}
-        onWaits={() => setLooking(!looking)}
+        onWaits={() => {
+          setLooking(!looking);
+          // What is to be decided stands at the top of the bench.
+          scroll.current?.scrollTo({ y: 0 });
+        }}
       />
       {looking ? <WhatWaits /> : null}
       {wide ? (

@@ -31,6 +31,8 @@ export function WhatWaits() {
     void sendPictures();
   };
   const nothing = loaded && waiting.length === 0 && pictures === 0;
+  const toDecide = waiting.filter((w) => w.trouble).length;
+  const onTheirWay = waiting.length > toDecide || pictures > 0;
   return (
     <View style={[styles.box, { borderColor: palette.rule, backgroundColor: palette.bench }]} testID="what-waits">
       <Words bold>{nothing ? 'Everything is on the server.' : 'On this device only, and safe here'}</Words>
@@ -40,11 +42,16 @@ export function WhatWaits() {
       {pictures > 0 ? <Words figure>{counted(pictures, 'picture')}</Words> : null}
       {nothing ? null : (
         <>
-          <Words size="small" quiet>
-            {reachable
-              ? 'They are on their way, oldest first.'
-              : 'The server does not answer: no signal, or something else answers in its place, such as a sign-in page. They are sent by themselves when it does.'}
-          </Words>
+          {toDecide > 0 ? (
+            <Words>{`${counted(toDecide, 'entry', 'entries')} the server would not take as ${toDecide === 1 ? 'it is' : 'they are'}: what to do with ${toDecide === 1 ? 'it' : 'them'} is asked below.`}</Words>
+          ) : null}
+          {onTheirWay ? (
+            <Words size="small" quiet>
+              {reachable
+                ? 'They are on their way, oldest first.'
+                : 'The server does not answer: no signal, or something else answers in its place, such as a sign-in page. They are sent by themselves when it does.'}
+            </Words>
+          ) : null}
           <Button label="Send now" onPress={send} />
         </>
       )}

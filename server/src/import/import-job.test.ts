@@ -33,17 +33,17 @@ const rows = async (table: string) =>
   Number((await store.db.all<{ n: number }>(sql`SELECT count(*) AS n FROM ${sql.identifier(table)}`))[0]!.n);
 const imports = () => readdirSync(folder).filter((name) => name.startsWith('.import-'));
 
-/** The steps with one of them failing. */
-const failing = (step: 'land' | 'landLast', after = 0): typeof here => {
+/** The steps with one of them failing, after it has gone well so often. */
+function failing(step: 'land' | 'landLast', after = 0): typeof here {
   let count = 0;
-  return {
-    ...here,
-    [step]: async (args: never) => {
-      if (count++ >= after) throw new Error('the disk is full');
-      await (here[step] as (args: never) => Promise<void>)(args);
-    },
+  const unless = async <T>(work: () => Promise<T>) => {
+    if (count++ >= after) throw new Error('the disk is full');
+    return work();
   };
-};
+  return step === 'land'
+    ? { ...here, land: (args) => unless(() => here.land(args)) }
+    : { ...here, landLast: (args) => unless(() => here.landLast(args)) };
+}
 
 test('a file comes in whole, in the order it was written, and writes after it count on', async () => {
   expect(await bringIn(store, text)).toMatchObject({ is: 'stored', jobId: JOB, unchanged: 0 });

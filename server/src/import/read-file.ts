@@ -1,6 +1,6 @@
 import { createReadStream, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { isFactKind, isOlder, JOB_FILE_VERSION, upgradedFact, type SaidProblem } from '@maquette/facts';
+import { isOlder, JOB_FILE_VERSION, upgradedFact, type SaidProblem } from '@maquette/facts';
 import {
   checkBelongings,
   checkEnvelope,

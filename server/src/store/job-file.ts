@@ -6,12 +6,10 @@ import {
   JOB_FILE_FORMAT,
   JOB_FILE_VERSION,
   KINDS,
-  ownIdsOf,
-  renamed,
   type FactKind,
 } from '@maquette/facts';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
-import type { Database, Transaction } from './database.ts';
+import type { Database } from './database.ts';
 import { find, type AnyFact } from './facts.ts';
 import { revisions, TABLES } from './tables.ts';
 

@@ -5,7 +5,7 @@ import { formatRod, unitLabel } from '@maquette/core/units';
 import { bodyOf } from '@maquette/facts';
 import { readTwice } from '../../data/read-twice.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { makerWords, thisDevice } from '../../data/who.ts';
+import { firstMakerWords, thisDevice } from '../../data/who.ts';
 import { write } from '../../data/write.ts';
 import { SPACE, usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -43,7 +43,7 @@ export function ReadTwice({ shown, stations }: { shown: ShownRoom; stations: rea
             >{`Station ${number ?? stationKey} was read on two devices, and not alike. Which is right?`}</Words>
             {readings.map((one) => (
               <Words key={one.id} size="small" figure>
-                {`${formatRod(one.rodMm, units)} ${unitLabel(units)} ${makerWords(one.made, thisDevice.device())}, ${localTime(one.takenAt)}${one === last ? '; counts until you choose' : ''}`}
+                {`${formatRod(one.rodMm, units)} ${unitLabel(units)} ${firstMakerWords(one, thisDevice.device())}, ${localTime(one.takenAt)}${one === last ? '; counts until you choose' : ''}`}
               </Words>
             ))}
             <ButtonRow>
@@ -51,7 +51,7 @@ export function ReadTwice({ shown, stations }: { shown: ShownRoom; stations: rea
                 <Button
                   key={one.id}
                   label={`${formatRod(one.rodMm, units)} is right`}
-                  hint={makerWords(one.made, thisDevice.device())}
+                  hint={firstMakerWords(one, thisDevice.device())}
                   onPress={() => keep(one)}
                 />
               ))}
