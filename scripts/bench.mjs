@@ -28,6 +28,8 @@ for (const name of [
   'open',
   'durable',
   'import',
+  'hostile',
+  'backup',
 ]) {
   await esbuild.build({
     entryPoints: [join(ROOT, `bench/src/${name}.ts`)],
@@ -64,5 +66,7 @@ await bench('evidence', address);
 await bench('open', address);
 await bench('durable');
 await bench('import');
+await bench('hostile');
+await bench('backup');
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

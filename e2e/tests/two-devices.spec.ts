@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { bodyOf } from '@maquette/facts';
 import { accessible, key, newRoom, roomFacts, serve, type Running, ONCE } from './app.ts';
@@ -172,44 +171,3 @@ test('a clock that is off is told, and goes with what is written', ONCE, async (
   const room = (await roomOf(id)) as unknown as { made: { skewMs: number } };
   expect(Math.abs(room.made.skewMs - 7 * 60_000)).toBeLessThan(5000);
 });
-
-test(
-  'a job file that is wrong is told line by line, one that is large can be stopped',
-  ONCE,
-  async ({ page }, info) => {
-    const id = await newRoom(page, running.url, 'Store', '2000', '1600');
-    await expect(page.getByTestId('sending')).toHaveText('all sent');
-    const { jobId } = (await roomOf(id)) as unknown as { jobId: string };
-    const file = await (await fetch(`${running.url}/api/jobs/${jobId}/file`)).json();
-    const choose = async (text: string) => {
-      const path = info.outputPath('job.json');
-      writeFileSync(path, text);
-      const chooser = page.waitForEvent('filechooser');
-      await page.getByRole('button', { name: 'Bring a job in' }).click();
-      await (await chooser).setFiles(path);
-    };
-    await page.goto(running.url);
-    await choose(JSON.stringify(file, null, 1).replace('"lengthMm": 2000', '"lengthMm": -2'));
-    const card = page.getByRole('alert');
-    await expect(card.getByText('job.json was not taken, and nothing of it is in the book.')).toBeVisible();
-    await expect(card.getByText(/^Line \d+: facts\[1\]\.body\.walls\[0\]\.lengthMm is -2, and takes /)).toBeVisible();
-    await accessible(page);
-    await card.getByRole('button', { name: 'Close' }).click();
-    // Thousands of checks: long enough to be seen on its way.
-    const check = (n: number) => ({
-      ...{ kind: 'checks', id: `check-${n}`, roomId: id, version: 1, writeId: `w-${n}`, deletedAt: null, replaced: [] },
-      ...{ updatedAt: '2026-05-04T08:00:00.000Z' },
-      body: { key: `k${n}`, found: false, takenAt: '2026-05-04T08:00:00.000Z', note: '' },
-    });
-    const facts = [...file.facts, ...Array.from({ length: 20_000 }, (_, n) => check(n))];
-    await choose(JSON.stringify({ ...file, facts }));
-    await expect(page.getByText(/^(Checking every fact|Putting it in the book), \d+ % …$/)).toBeVisible();
-    await page.getByRole('button', { name: 'Stop. nothing of it is kept' }).click();
-    await expect(page.getByText('job.json was stopped: nothing of it is in the book.')).toBeVisible();
-    await expect.poll(async () => (await roomFacts(running.url, id)).checks.length).toBe(0);
-    // The same file again is a copy beside the job that is here, where it is asked for.
-    await choose(JSON.stringify({ ...file, facts: file.facts.map((f: object) => ({ ...f, writeId: 'other' })) }));
-    await page.getByRole('button', { name: 'Bring it in as a copy' }).click();
-    await page.waitForURL(/\/jobs\//);
-  },
-);

@@ -31,4 +31,5 @@ export { JOB_FILE_FORMAT, JOB_FILE_VERSION } from './format.ts';
 export type { FieldProblem, Problem, SaidProblem } from './problem.ts';
 export { QUESTIONS } from './questions.ts';
 export { ownIdsOf, renamed } from './rename.ts';
+export { largestWrite } from './size.ts';
 export { isOlder, upgraded, upgradedFact, upgradeJobFile } from './upgrade.ts';

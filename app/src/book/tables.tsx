@@ -5,8 +5,9 @@ import { bodyOf, KINDS, ROOM_FACT_KINDS, type RoomFactKind } from '@maquette/fac
 import { roomKey } from '../data/client.ts';
 import { rules, store } from '../data/device.ts';
 import { newId } from '../data/ids.ts';
-import { chooseFile, saveText } from '../data/save-text.ts';
+import { saveText } from '../data/save-text.ts';
 import { write, type Change } from '../data/write.ts';
+import { useTextFile } from '../files/use-text-file.tsx';
 import { fileFormats } from '../files/formats.ts';
 import { SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
@@ -49,17 +50,18 @@ export function Tables({ name, rooms }: { name: string; rooms: readonly { id: st
       setSaid(reasonOf(error));
     }
   };
+  const textFile = useTextFile();
   const bring = async () => {
-    const file = await chooseFile('.csv,text/csv');
-    if (!file) return;
     try {
+      const file = await textFile.choose('.csv,text/csv');
+      if (!file) return;
       const [{ readTable }, check] = await Promise.all([fileFormats(), rules.fetch()]);
       const held = (roomId: string, kind: string) =>
         lists[ids.indexOf(roomId)]?.[kind as RoomFactKind].map(({ id }) => id) ?? null;
-      setFound({ name: file.name, ...takeTable(readTable(new TextDecoder().decode(file.bytes), check), held, newId) });
+      setFound({ name: file.name, ...takeTable(readTable(file.text, check), held, newId) });
       setSaid(null);
     } catch (error) {
-      setSaid(`${file.name} was not taken. ${reasonOf(error)}`);
+      setSaid(`The file was not taken. ${reasonOf(error)}`);
     }
   };
   const take = async ({ name: file, changes }: Found) => {
@@ -89,6 +91,7 @@ export function Tables({ name, rooms }: { name: string; rooms: readonly { id: st
         ))}
         <Button label="Bring in a table (CSV)" onPress={() => void bring()} />
       </ButtonRow>
+      {textFile.status}
       {found ? (
         <FileFindings
           found={`${found.name}: ${counted(found.changes.length, 'line')} to take`}

@@ -37,11 +37,7 @@ export function pickFiles(accept: string, several: boolean): Promise<File[]> {
 }
 
 /** Lets the user choose files and gives their bytes; none when nothing was chosen. */
-export async function chooseFiles(accept: string, several = true): Promise<ChosenFile[]> {
-  const files = await pickFiles(accept, several);
+export async function chooseFiles(accept: string): Promise<ChosenFile[]> {
+  const files = await pickFiles(accept, true);
   return Promise.all(files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })));
 }
-
-/** Lets the user choose one file; null when none was chosen. */
-export const chooseFile = async (accept: string): Promise<ChosenFile | null> =>
-  (await chooseFiles(accept, false))[0] ?? null;

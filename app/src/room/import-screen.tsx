@@ -6,7 +6,7 @@ import { planOf } from '@maquette/core/room';
 import { formatRod, unitLabel, type LengthUnit } from '@maquette/core/units';
 import { newId, nowUtc } from '../data/ids.ts';
 import { fileFormats, type FileFormats } from '../files/formats.ts';
-import { chooseFile } from '../data/save-text.ts';
+import { useTextFile } from '../files/use-text-file.tsx';
 import { useRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { usePalette, SPACE } from '../theme/theme.tsx';
@@ -55,15 +55,16 @@ export function ImportScreen({ roomId }: { roomId: string }) {
     () => (file ? file.formats.readRodFile(file.text, plan, columns ?? undefined) : null),
     [file, plan, columns],
   );
+  const textFile = useTextFile();
   const back = () => router.replace(`/rooms/${roomId}/flat`);
   const choose = async () => {
-    const chosen = await chooseFile('.csv,.txt,.tsv,text/csv,text/plain');
-    if (!chosen) return;
-    setColumns(null);
-    setDoubted(new Set());
     try {
+      const chosen = await textFile.choose('.csv,.txt,.tsv,text/csv,text/plain');
+      if (!chosen) return;
       const formats = await fileFormats();
-      setFile({ name: chosen.name, text: formats.decodeText(chosen.bytes), formats });
+      setColumns(null);
+      setDoubted(new Set());
+      setFile({ name: chosen.name, text: chosen.text, formats });
       setProblem(null);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : String(error));
@@ -104,6 +105,7 @@ export function ImportScreen({ roomId }: { roomId: string }) {
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header above={shown.room?.name ?? ''} title="Bring in readings" onBack={back} />
       <ScrollView role="main" contentContainerStyle={styles.list}>
+        {textFile.status}
         {!read ? (
           <>
             <Words>

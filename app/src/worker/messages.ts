@@ -29,6 +29,19 @@ export interface ScanAnswer extends ReadScan {
   drawn: { seen: Rings; highs: Rings; lows: Rings; walls: [number, number][] };
 }
 
+/** A text file to be read, as many of its lines as will do. */
+export interface TextAsk {
+  file: Blob;
+  linesMost: number;
+}
+
+/** Its first lines, how many it has, and whether there were more than were wanted. */
+export interface TextAnswer {
+  text: string;
+  lines: number;
+  cut: boolean;
+}
+
 interface FromFacts {
   id: number;
   /** Asked with the whole set; what crosses to the worker of it is only what has changed since the last question. */
@@ -58,6 +71,7 @@ export type Ask =
   | ProgrammeAsk
   | PlanksAsk
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
+  | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
 
 /** Where planks would be soft, and for a glued covering what would show through. */
@@ -87,6 +101,7 @@ export interface Answers {
   planks: PlanksAnswer | null;
   forecast: DryingForecast;
   scan: ScanAnswer;
+  text: TextAnswer;
 }
 
 /** How far a piece of work is: a share, of a programme its rounds and the worst edge left (mm over the rule), of a judgement the map. */

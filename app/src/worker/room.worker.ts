@@ -8,6 +8,7 @@ import { ScanProblem } from '@maquette/core/scan';
 import { inWords } from '@maquette/words';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerScan } from './answer-scan.ts';
+import { answerText } from './answer-text.ts';
 import { lineOf } from './line-of.ts';
 import { openModels } from './open-models.ts';
 
@@ -58,6 +59,7 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     return forecastProbe(probe, limitPercent, plan, undefined, progress);
   }
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
+  if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   const facts = setOf(ask);
   if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);

@@ -34,6 +34,9 @@ test('a PLY file that is cut off says how many points are there', () => {
 test.each([
   ['something else', 'No PLY heading'],
   ['ply\nformat ascii 1.0\nelement vertex 0\nend_header\n', 'holds no points'],
+  ['ply\nformat ascii 1.0\nelement camera -3\nelement vertex 1\nend_header\n', '“-3” for how many of “camera”'],
+  ['ply\nformat ascii 1.0\nelement vertex 1e9\nend_header\n', '“1e9” for how many of “vertex”'],
+  ['ply\nformat ascii 1.0\nelement vertex -5\nend_header\n', '“-5” for how many of “vertex”'],
   ['ply\nformat odd 1.0\nelement vertex 1\nproperty float x\nend_header\n', '“odd” is no PLY format'],
   ['ply\nformat ascii 1.0\nelement vertex 1\nproperty float x\nproperty float y\nend_header\n1 2\n', 'have no z'],
   [

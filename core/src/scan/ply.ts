@@ -46,9 +46,11 @@ function headerOf(bytes: Uint8Array): Header {
     const words = line.trim().split(/\s+/);
     const element = header.elements.at(-1);
     if (words[0] === 'format') header.format = words[1] as Header['format'];
-    else if (words[0] === 'element')
-      header.elements.push({ name: words[1] ?? '', count: Number(words[2]), properties: [], hasList: false });
-    else if (words[0] === 'property' && element) {
+    else if (words[0] === 'element') {
+      const [, name = '', count = ''] = words;
+      if (!/^\d{1,12}$/.test(count)) throw new ScanProblem(say('scan.thePlyHeadingCounts', { name, count }));
+      header.elements.push({ name, count: Number(count), properties: [], hasList: false });
+    } else if (words[0] === 'property' && element) {
       if (words[1] === 'list') element.hasList = true;
       else element.properties.push({ type: words[1] ?? '', name: words[2] ?? '' });
     }

@@ -1,3 +1,4 @@
+import { WORK_STATIONS_MOST } from '@maquette/core/flat/facts';
 import { BLANK_JOB } from '@maquette/core/job';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -247,4 +248,25 @@ test('what was removed stands in a place of its own, and comes back with everyth
     .expect(200);
   expect((await api.get('/api/removed')).body).toEqual([]);
   expect((await api.get('/api/rooms/room-1/facts')).body.readings).toHaveLength(1);
+});
+
+test('what was levelled is taken with as many stations as it may have, and refused with one more', async () => {
+  await build();
+  const predicted = Array.from({ length: WORK_STATIONS_MOST }, (_, n) => ({
+    stationKey: `f${n}:${n}`,
+    xMm: n + 0.5,
+    yMm: n + 0.25,
+    beforeMm: -1.2345,
+    afterMm: -2.3456,
+  }));
+  const work = {
+    ...{ way: 'mixed', doneAt: '2026-05-04T09:00:00.000Z', product: 'Compound', batch: 'B1', bagsPlanned: 9 },
+    ...{ bagsUsed: 8, tempC: 18, rhPercent: 50, note: '' },
+  };
+  const put = (list: object[]) =>
+    api.put('/api/rooms/room-1/works/work-1').send({ ...work, predicted: list, ...write() });
+  const refused = await put([...predicted, predicted[0]!]);
+  expect([refused.status, refused.body.errors[0].field]).toEqual([422, 'predicted']);
+  await put(predicted).expect(201);
+  expect((await api.get('/api/rooms/room-1/facts')).body.works[0].predicted).toHaveLength(WORK_STATIONS_MOST);
 });

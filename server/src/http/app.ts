@@ -77,11 +77,6 @@ export function createApp({
   api.use(compression());
   api.use(jobFileRoutes(store, tasks, now));
   api.use(photoRoutes(store, disk, now));
-  // A logger's file is one fact, with thousands of samples.
-  api.use('/rooms/:roomId/airLogs', express.json({ limit: '2mb' }));
-  // A scan is one fact, with a height for every cell.
-  api.use('/rooms/:roomId/scans', express.json({ limit: '4mb' }));
-  api.use(express.json({ limit: '64kb' }));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   api.use(bookRoutes(store));
   api.use(factRoutes(store, disk, now));

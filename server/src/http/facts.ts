@@ -1,17 +1,19 @@
-import { Router, type Request, type Response } from 'express';
-import { FACT_KINDS, isRoomKind, type FactKind, type Write } from '@maquette/facts';
+import express, { Router, type Request, type Response } from 'express';
+import { FACT_KINDS, isRoomKind, largestWrite, type FactKind, type Write } from '@maquette/facts';
 import { checkId, checkWrite } from '@maquette/facts/check';
 import { putFact, readHistory } from '../store/facts.ts';
 import type { Disk } from '../store/disk.ts';
 import type { Store } from '../store/open.ts';
 import { problem, refuse } from './problem.ts';
 
-/** `PUT` of one fact and its history, for every kind: `/jobs/:id`, `/rooms/:id`, `/cards/:id`, `/rooms/:room/readings/:id` ... */
+/** `PUT` of one fact, as large as its kind may be, and its history, for every kind: `/jobs/:id`, `/rooms/:id`, `/cards/:id`, `/rooms/:room/readings/:id` ... */
 export function factRoutes(store: Store, disk: Disk, now: () => string): Router {
   const routes = Router();
   for (const kind of FACT_KINDS) {
     const path = isRoomKind(kind) ? `/rooms/:room/${kind}/:id` : `/${kind}/:id`;
-    routes.put(path, (req, res) => put({ store, disk }, kind, req, res, now()));
+    routes.put(path, express.json({ limit: largestWrite(kind) }), (req, res) =>
+      put({ store, disk }, kind, req, res, now()),
+    );
     routes.get(`${path}/history`, async (req: Request, res: Response) => {
       const history = await readHistory(store.db, kind, String(req.params['id']));
       if (!history) problem(res, 404, 'No such fact');

@@ -10,6 +10,8 @@ export const scan = {
   'scan.nothing': 'nothing',
   'scan.isNoPlyFormatAsciiOr': '“{format}” is no PLY format: ascii or binary is taken',
   'scan.isNoPlyType': '“{type}” is no PLY type',
+  'scan.thePlyHeadingCounts':
+    'The heading of the PLY file says “{count}” for how many of “{name}” there are: a whole number is taken',
   'scan.thePlyFileHoldsNoPoints': 'The PLY file holds no points',
   'scan.millionPointsMillionAtMostAre':
     '{count} million points: {POINTSMOST} million at most are taken. Thin the scan out',

@@ -7,7 +7,6 @@ import { answerTo } from '@maquette/core/fields';
 import { roomAir } from '@maquette/core/verdict';
 import { Listen } from '../../bench/listen.tsx';
 import { newId, nowUtc } from '../../data/ids.ts';
-import { chooseFile } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
@@ -21,6 +20,7 @@ import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
 import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/shown-in.tsx';
+import { useTextFile } from '../../files/use-text-file.tsx';
 import { fileFormats } from '../../files/formats.ts';
 import { counted } from '../../ui/counted.ts';
 
@@ -198,13 +198,14 @@ function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const say = useSay();
   const [file, setFile] = useState<(ClimateFile & { name: string }) | null>(null);
   const [said, setSaid] = useState<string | null>(null);
+  const textFile = useTextFile();
   const choose = async () => {
-    const chosen = await chooseFile('.csv,.txt,text/*');
-    setSaid(null);
-    if (!chosen) return;
     try {
-      const { decodeText, readClimateFile } = await fileFormats();
-      setFile({ ...readClimateFile(decodeText(chosen.bytes)), name: chosen.name });
+      const chosen = await textFile.choose('.csv,.txt,text/*');
+      setSaid(null);
+      if (!chosen) return;
+      const { readClimateFile } = await fileFormats();
+      setFile({ ...readClimateFile(chosen.text), name: chosen.name });
     } catch (error) {
       setSaid(error instanceof Error ? error.message : String(error));
     }
@@ -240,6 +241,7 @@ function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
       <ButtonRow>
         <Button label="Logger file" onPress={() => void choose()} />
       </ButtonRow>
+      {textFile.status}
       {said ? <Words role="alert">{said}</Words> : null}
       {file ? (
         <FileFindings

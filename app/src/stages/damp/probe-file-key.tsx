@@ -5,12 +5,12 @@ import type { ProbeFile } from '@maquette/core/formats';
 import type { RoomFacts } from '@maquette/core/room';
 import { newId } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
-import { chooseFile } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { FileFindings } from '../../ui/file-findings.tsx';
 import { Words } from '../../ui/text.tsx';
+import { useTextFile } from '../../files/use-text-file.tsx';
 import { fileFormats } from '../../files/formats.ts';
 import { counted } from '../../ui/counted.ts';
 import { SPACE } from '../../theme/theme.tsx';
@@ -19,16 +19,17 @@ import { SPACE } from '../../theme/theme.tsx';
 export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts; ctx: DampContext }) {
   const [file, setFile] = useState<ProbeFile | null>(null);
   const [said, setSaid] = useState<string | null>(null);
+  const textFile = useTextFile();
   const choose = async () => {
-    const chosen = await chooseFile('.csv,.txt,text/*');
-    if (!chosen) return;
     try {
-      const { decodeText, readProbeFile } = await fileFormats();
-      setFile(readProbeFile(decodeText(chosen.bytes), ctx.plan));
+      const chosen = await textFile.choose('.csv,.txt,text/*');
+      setSaid(null);
+      if (!chosen) return;
+      const { readProbeFile } = await fileFormats();
+      setFile(readProbeFile(chosen.text, ctx.plan));
     } catch (error) {
       setSaid(error instanceof Error ? error.message : String(error));
     }
-    setSaid(null);
   };
   const readings = file?.probes.reduce((sum, p) => sum + p.readings.length, 0) ?? 0;
   const take = async () => {
@@ -95,6 +96,7 @@ export function ProbeFileKey({ shown, room, ctx }: { shown: ShownRoom; room: Roo
       <ButtonRow>
         <Button label="Probe readings from a file" onPress={() => void choose()} />
       </ButtonRow>
+      {textFile.status}
       {said ? <Words role="alert">{said}</Words> : null}
       {file ? (
         <FileFindings
