@@ -1,6 +1,6 @@
 import { createHash, randomFillSync } from 'node:crypto';
 import { mkdirSync, mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { spawn } from 'node:child_process';
+import { execSync, spawn } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { check, endServer, pause, put, putRoom, startServer } from './own-server.ts';
@@ -15,6 +15,8 @@ for (let n = 0; n < MB / PICTURE_MB; n++) {
   randomFillSync(content, 0, 4096);
   writeFileSync(join(data, 'photos', `${createHash('sha256').update(content).digest('hex')}.jpg`), content);
 }
+// What was just written is on disk before anything is measured, as in a folder that has stood for a day.
+execSync('sync');
 const own = await startServer(data);
 await putRoom(own.port);
 let over = false;

@@ -8,6 +8,7 @@ import { endServer, pause, putRoom, startServer } from './own-server.ts';
 /** Requests that mean no good against the built server: whether it ever fails, how long others wait meanwhile, and its memory. */
 const REQUESTS = Number(process.argv[2] ?? 30_000);
 const AT_ONCE = 8;
+const requests = fc.sample(hostile, { numRuns: REQUESTS, seed: 20260504 });
 const data = mkdtempSync(join(tmpdir(), 'maquette-hostile-'));
 const own = await startServer(data);
 const { port } = own;
@@ -15,7 +16,6 @@ await putRoom(port);
 /** Memory of the server's process, MB: now, and the most it has had. */
 const memoryMb = (what: 'VmRSS' | 'VmHWM') =>
   Number(new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`/proc/${own.server.pid}/status`, 'utf8'))![1]) / 1024;
-const requests = fc.sample(hostile, { numRuns: REQUESTS, seed: 20260504 });
 const answers = new Map<number, number>();
 let failed = 0;
 let next = 0;

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
-import { createReadStream, createWriteStream } from 'node:fs';
+import { createReadStream } from 'node:fs';
 import { open } from 'node:fs/promises';
+import { Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { extract, pack, type Pack } from 'tar-stream';
 
@@ -30,6 +31,27 @@ async function add(into: Pack, name: string, path: string): Promise<Manifest['fi
   }
 }
 
+/** Written before it is made sure of on disk: more at once, and a reading that is stored meanwhile waits behind it. */
+const UNSYNCED_BYTES = 4_000_000;
+
+/** A file that is on disk when it ends, and never far from it before. */
+async function synced(to: string): Promise<Writable> {
+  const file = await open(to, 'w');
+  let unsynced = 0;
+  const write = async (piece: Buffer) => {
+    await file.writeFile(piece);
+    unsynced += piece.length;
+    if (unsynced < UNSYNCED_BYTES) return;
+    await file.datasync();
+    unsynced = 0;
+  };
+  return new Writable({
+    write: (piece: Buffer, _encoding, done) => void write(piece).then(() => done(), done),
+    final: (done) => void file.sync().then(() => done(), done),
+    destroy: (error, done) => void file.close().then(() => done(error), done),
+  });
+}
+
 /** Writes files and their manifest into one archive, and has it on disk when it resolves. */
 export async function writeArchive(
   to: string,
@@ -37,7 +59,7 @@ export async function writeArchive(
   writtenAt: string,
 ): Promise<Manifest> {
   const archive = pack();
-  const written = pipeline(archive, createWriteStream(to, { flush: true }));
+  const written = pipeline(archive, await synced(to));
   const manifest: Manifest = { format: 'maquette-backup', version: 1, writtenAt, files: [] };
   for (const { name, path } of files) manifest.files.push(await add(archive, name, path));
   archive.entry({ name: MANIFEST }, JSON.stringify(manifest, null, 1));
