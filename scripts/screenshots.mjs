@@ -53,7 +53,6 @@ await shot('site-book-phone', PHONE, '/');
 await shot('site-book-wide', WIDE, '/');
 await shot('room-phone', PHONE, '/rooms/demo-kitchen/room');
 await shot('room-wide', WIDE, '/rooms/demo-kitchen/room', button('Fixtures and islands'));
-await shot('layers-phone', PHONE, '/rooms/demo-kitchen/strip');
 await shot('decide-phone', PHONE, '/rooms/demo-wash-house/strip', button('Decide'));
 await shot('strip-wide', WIDE, '/rooms/demo-wash-house/strip', async (page) => {
   await button('Decide')(page);
@@ -72,7 +71,44 @@ await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
   await page.waitForTimeout(800);
   await page.keyboard.type('124');
 });
-await shot('run-wide', WIDE, '/rooms/demo-reading-room/flat', button('Read'));
+/** Names the room anew without signal, which waits on this device. */
+async function renamed(page) {
+  await page.context().setOffline(true);
+  await button('Name and units')(page);
+  const name = page.getByRole('textbox', { name: 'Name of the room' });
+  await name.fill('Front parlour');
+  await name.blur();
+  await page.getByText('1 waiting to send').waitFor();
+}
+await shot('waits-phone', PHONE, '/rooms/demo-parlour/room', async (page) => {
+  await renamed(page);
+  await button(/what waits/)(page);
+});
+await shot('conflict-phone', PHONE, '/rooms/demo-parlour/room', async (page) => {
+  await renamed(page);
+  const { rooms } = await (await fetch(`${base}/api/book`)).json();
+  const { id, version, writeId, updatedAt, deletedAt, order, made, first, ...room } = rooms.find(
+    (one) => one.id === 'demo-parlour',
+  );
+  // Another device has lengthened two walls and drawn an archway.
+  const archway = { ...room.openings[0], id: 'archway-1', kind: 'archway', wall: 2, fromMm: 200, widthMm: 900 };
+  const body = {
+    ...room,
+    walls: room.walls.map((wall, i) => (i === 1 || i === 7 ? { ...wall, lengthMm: wall.lengthMm + 350 } : wall)),
+    openings: [...room.openings, archway],
+    ...{ baseVersion: version, writeId: 'elsewhere-1', deleted: false },
+    made: { device: 'device-of-ben', by: 'Ben', sequence: 1, at: null, skewMs: null },
+  };
+  await fetch(`${base}/api/rooms/${id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  await page.context().setOffline(false);
+  await page.getByTestId('trouble').getByText('changed on another device').waitFor();
+  await page.getByRole('button', { name: /what waits/ }).click();
+  await page.getByRole('button', { name: /what waits/ }).click();
+});
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat');
 await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat');
 await shot('scan-phone', PHONE, '/rooms/demo-landing/flat', async (page) => {

@@ -91,6 +91,8 @@ const server = createApp({ store, dist: values.dist, tasks, disk, hosts, request
 );
 
 const HOUR_MS = 3_600_000;
+// A job with all its pictures over a bad line takes longer than the five minutes a server gives by itself.
+server.requestTimeout = HOUR_MS;
 
 /** A dated copy a day; one that cannot be made is told and tried again in an hour. */
 async function backUpDaily(into: string): Promise<void> {

@@ -44,8 +44,8 @@ export function ConflictDrawing({ mine, theirs }: { mine: RoomFacts; theirs: Roo
   const b = boundsMm([...here.walls, ...there.walls]);
   const scale = Math.min((WIDTH - 2 * MARGIN) / (b.maxX - b.minX || 1), (HEIGHT - 2 * MARGIN) / (b.maxY - b.minY || 1));
   const at = ({ xMm, yMm }: { xMm: number; yMm: number }) => ({
-    x: MARGIN + (xMm - b.minX) * scale,
-    y: MARGIN + (b.maxY - yMm) * scale,
+    x: WIDTH / 2 + (xMm - (b.minX + b.maxX) / 2) * scale,
+    y: HEIGHT / 2 - (yMm - (b.minY + b.maxY) / 2) * scale,
   });
   const path = (corners: Polygon) =>
     `M${corners

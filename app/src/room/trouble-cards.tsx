@@ -62,9 +62,11 @@ function Conflict({ one, last, units }: { one: Waiting; last: Waiting; units: Un
               {several ? <Words bold>{words}</Words> : null}
               {rows.map((row) => (
                 <View key={row.field}>
-                  <Words size="small" quiet>
-                    {row.field}
-                  </Words>
+                  {several && rows.length === 1 && row.field === words ? null : (
+                    <Words size="small" quiet>
+                      {row.field}
+                    </Words>
+                  )}
                   <Words figure>{`Here ${row.mine} · there ${row.theirs}`}</Words>
                 </View>
               ))}
