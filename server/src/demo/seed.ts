@@ -4,7 +4,7 @@ import { BLANK_SHAPE, entryPoint, newFixture, newOpening, planOf, UNKNOWN_BASE }
 import { normal, roundTo, seeded } from '@maquette/core/units';
 import { BLANK_JOB } from '@maquette/core/job';
 import { putFact } from '../store/facts.ts';
-import type { Store } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import type { DemoRoom } from './demo-room.ts';
 import type { Put } from './put.ts';
 import { SCENARIO } from './scenario.ts';

@@ -6,7 +6,8 @@ import { join } from 'node:path';
 import request from 'supertest';
 import { bodyOf } from '@maquette/facts';
 import { seedDemo } from '../demo/seed.ts';
-import { openStore, type Store } from '../store/open.ts';
+import { openStore } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { createApp } from './app.ts';
 import { buildRoom, reading, room, wall, write } from './invented-room.ts';
 

@@ -6,7 +6,7 @@ import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { here, type Tasks } from '../import/pool.ts';
 import { UNWATCHED, type Disk } from '../store/disk.ts';
-import type { Store } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { bookRoutes } from './book.ts';
 import { factRoutes } from './facts.ts';
 import { jobFileRoutes } from './job-files.ts';

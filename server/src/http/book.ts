@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { readBook, readRemoved, readRoomFacts } from '../store/facts.ts';
-import type { Store } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { problem } from './problem.ts';
 
 /** Reads: the site book, what was removed from it, and all facts of a room. */

@@ -3,7 +3,7 @@ import { FACT_KINDS, isRoomKind, largestWrite, type FactKind, type Write } from 
 import { checkId, checkWrite } from '@maquette/facts/check';
 import { putFact, readHistory } from '../store/facts.ts';
 import type { Disk } from '../store/disk.ts';
-import type { Store } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { problem, refuse } from './problem.ts';
 
 /** `PUT` of one fact, as large as its kind may be, and its history, for every kind: `/jobs/:id`, `/rooms/:id`, `/cards/:id`, `/rooms/:room/readings/:id` ... */

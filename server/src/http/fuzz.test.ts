@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import request from 'supertest';
-import { openStore, type Store } from '../store/open.ts';
+import { openStore } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { createApp } from './app.ts';
 import { hostile } from './invented-requests.ts';
 

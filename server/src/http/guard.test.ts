@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
-import { openStore, type Store } from '../store/open.ts';
+import { openStore } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { createApp } from './app.ts';
 
 let folder: string;

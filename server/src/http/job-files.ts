@@ -11,7 +11,7 @@ import type { Tasks } from '../import/pool.ts';
 import { askToStop, howFar, isToStop, newGauge, type Gauge } from '../import/progress.ts';
 import { PLAIN_MOST, SENT } from '../import/read-file.ts';
 import { writeJobFile } from '../store/job-file.ts';
-import type { Store } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { findPicture, readPicture } from '../store/pictures.ts';
 import { problem, refuse } from './problem.ts';
 

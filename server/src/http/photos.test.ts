@@ -8,7 +8,8 @@ import { join } from 'node:path';
 import { crc32 } from 'node:zlib';
 import sharp from 'sharp';
 import request from 'supertest';
-import { openStore, type Store } from '../store/open.ts';
+import { openStore } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { createApp } from './app.ts';
 
 let folder: string;

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
 import { findPicture, readPicture, savePicture } from '../store/pictures.ts';
 import type { Disk } from '../store/disk.ts';
-import type { Store } from '../store/open.ts';
+import type { Store } from '../store/store.ts';
 import { problem } from './problem.ts';
 
 /** Pictures of photographs: `PUT` and `GET /rooms/:room/photos/:id/picture`. What they are of is a fact of its own. */

@@ -18,7 +18,8 @@ import type { Write } from '@maquette/facts';
 import { goodWrite } from '@maquette/facts/invented';
 import { backUp, BackupProblem, checkBackup, keepDaily, restore } from './backup.ts';
 import { putFact, readBook, readHistory } from './facts.ts';
-import { openStore, type Store } from './open.ts';
+import { openStore } from './open.ts';
+import type { Store } from './store.ts';
 
 const migrations = join(__dirname, '../../migrations');
 const AT = '2026-05-04T08:00:00.000Z';

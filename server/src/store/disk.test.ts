@@ -5,7 +5,8 @@ import request from 'supertest';
 import { createApp } from '../http/app.ts';
 import { buildRoom, reading, write } from '../http/invented-room.ts';
 import { freeShareOf, isDiskFailing, watchDisk } from './disk.ts';
-import { openStore, type Store } from './open.ts';
+import { openStore } from './open.ts';
+import type { Store } from './store.ts';
 
 let folder: string;
 let store: Store;

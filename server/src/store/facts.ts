@@ -18,7 +18,7 @@ import {
 } from '@maquette/facts';
 import type { FactTable } from './columns.ts';
 import type { Database, Transaction } from './database.ts';
-import type { Store } from './open.ts';
+import type { Store } from './store.ts';
 import { revisions, TABLES } from './tables.ts';
 
 /** A fact of whichever kind as it lies in its table. */

@@ -9,7 +9,8 @@ import { find, putFact, readHistory } from './facts.ts';
 import { bringIn } from '../import/invented-import.ts';
 import { writeJobFile } from './job-file.ts';
 import { newId } from './new-id.ts';
-import { openStore, type Store } from './open.ts';
+import { openStore } from './open.ts';
+import type { Store } from './store.ts';
 
 const NOW = '2026-05-04T08:00:00.000Z';
 let folder: string;

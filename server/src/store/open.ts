@@ -3,27 +3,11 @@ import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { carryOver } from './carry-over.ts';
 import { checkBeginning, checkDatabase, databaseIn, lockFolder, prepareFolder } from './check-folder.ts';
-import type { Database } from './database.ts';
 import { endCutOff } from '../import/import-job.ts';
 import { lastOrder } from './order.ts';
 import { sweep } from './picture-files.ts';
-import { writeQueue, type WriteQueue } from './write-queue.ts';
-
-export interface Store {
-  /** The data folder: the database and, beside it, the pictures. */
-  folder: string;
-  db: Database;
-  write: WriteQueue['write'];
-  /** Runs what writes by itself, in another thread say, in its turn among the writes. */
-  alone: WriteQueue['alone'];
-  /** Facts known to be stored, by the room they belong to: nothing is ever destroyed, so what was once seen stays true. */
-  seen: Map<string, string>;
-  /** The count of the next write: the order in which facts were stored, whatever any clock says. */
-  nextOrder: () => number;
-  /** Goes on counting from beyond what a file brought in. */
-  countFrom: (order: number) => void;
-  close: () => void;
-}
+import type { Store } from './store.ts';
+import { writeQueue } from './write-queue.ts';
 
 /**
  * Opens (or makes) the database in `folder` and brings it to the newest schema.

@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import type { Store } from './open.ts';
+import type { Store } from './store.ts';
 import { keepFile, picturesIn } from './picture-files.ts';
 import { pictures, TABLES } from './tables.ts';
 
