@@ -6,7 +6,7 @@ const node = (name) => ({
   setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`],
   transform: { '\\.(ts|js|mjs)$': '<rootDir>/../scripts/jest-esbuild.cjs' },
   // These ship ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(d3-contour|d3-array|internmap|intl-messageformat|@formatjs)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(d3-contour|d3-array|internmap|intl-messageformat|@formatjs|uuid)/)'],
 });
 
 module.exports = {
@@ -23,12 +23,13 @@ module.exports = {
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`],
       moduleNameMapper: {
-        // The browser preset does not transform .mjs: take the UMD builds.
+        // The browser preset does not transform .mjs: take the CommonJS and UMD builds.
+        '^lucide-react-native/icons/(.*)$': `${__dirname}/node_modules/lucide-react-native/dist/cjs/icons/$1.js`,
         '^d3-contour$': `${__dirname}/node_modules/d3-contour/dist/d3-contour.js`,
         '^d3-array$': `${__dirname}/node_modules/d3-array/dist/d3-array.js`,
       },
       transformIgnorePatterns: [
-        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|d3-contour|d3-array|internmap|intl-messageformat|@formatjs))',
+        '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|d3-contour|d3-array|internmap|intl-messageformat|@formatjs|uuid|react-hotkeys-hook))',
       ],
     },
   ],

@@ -150,7 +150,7 @@ function writeCompressed(dist) {
 }
 
 /** Puts the list of built files and a version into the service worker, so that one visit is enough to open without signal. */
-function writeServiceWorker(dist) {
+async function writeServiceWorker(dist) {
   const files = filesUnder(dist)
     .map((path) => `/${relative(dist, path).replaceAll('\\', '/')}`)
     .filter((path) => !/\.(map|br|gz)$/.test(path) && path !== '/sw.js');
@@ -158,11 +158,22 @@ function writeServiceWorker(dist) {
     .update(files.map((path) => path + readFileSync(join(dist, path)).length).join())
     .digest('hex')
     .slice(0, 12);
-  const source = readFileSync(join(ROOT, 'app/shell/sw.js'), 'utf8');
-  writeFileSync(
-    join(dist, 'sw.js'),
-    source.replace('__VERSION__', version).replace("'__FILES__'", JSON.stringify(files)),
-  );
+  const esbuild = await import('esbuild');
+  await esbuild.build({
+    entryPoints: [join(ROOT, 'app/shell/sw.js')],
+    outfile: join(dist, 'sw.js'),
+    bundle: true,
+    minify: true,
+    logLevel: 'error',
+    define: {
+      'process.env.NODE_ENV': '"production"',
+      __VERSION__: JSON.stringify(version),
+      // What is named by its content never changes; the rest is of this version.
+      __FILES__: JSON.stringify(
+        files.map((url) => ({ url, revision: /^\/(_expo|assets)\//.test(url) ? null : version })),
+      ),
+    },
+  });
 }
 
 export async function buildApp() {
@@ -180,7 +191,7 @@ export async function buildApp() {
       if (result.code !== 0) return result;
       copyFileSync(join(ROOT, 'node_modules/highs/build/highs.wasm'), join(ROOT, 'dist/app/highs.wasm'));
       leaveSharedForLater(join(ROOT, 'dist/app'));
-      writeServiceWorker(join(ROOT, 'dist/app'));
+      await writeServiceWorker(join(ROOT, 'dist/app'));
       writeCompressed(join(ROOT, 'dist/app'));
       return result;
     },

@@ -14,9 +14,12 @@ import { FACE, LookProvider } from '../src/theme/theme.tsx';
 import { useUnits } from '../src/data/device-settings.ts';
 import { ShownIn } from '../src/ui/shown-in.tsx';
 import { PadHost } from '../src/bench/pad-panel.tsx';
+import { fetched } from '../src/ui/fetched.tsx';
 
 /** Screens come first; the first write asks for the rules itself if it is sooner. */
 const RULES_AFTER_MS = 2000;
+
+const Pad = fetched(() => import('../src/bench/pad.tsx').then((part) => part.Pad));
 
 export default function Layout() {
   // The screen is usable before the faces are in: figures keep their width, only their shape changes.
@@ -40,7 +43,7 @@ export default function Layout() {
         <StatusBar style="auto" />
         {/* One screen at a time: a screen left behind would go on judging and listening to keys. */}
         <ShownIn units={useUnits()[0]}>
-          <PadHost>
+          <PadHost pad={Pad}>
             <Slot />
           </PadHost>
         </ShownIn>

@@ -1,20 +1,19 @@
-// The app shell, kept on the device. The build fills in the version and the list of files.
-const CACHE = 'shell-__VERSION__';
-const FILES = '__FILES__';
+// The app shell, kept on the device. The build puts in the version and the list of files, and bundles it.
+import { PrecacheController } from 'workbox-precaching';
+
+const CACHE = `shell-${__VERSION__}`;
+const shell = new PrecacheController({ cacheName: CACHE });
+shell.addToCacheList(__FILES__);
 
 self.addEventListener('install', (event) => {
-  event.waitUntil(
-    caches
-      .open(CACHE)
-      .then((cache) => cache.addAll(FILES))
-      .then(() => self.skipWaiting()),
-  );
+  event.waitUntil(shell.install(event).then(() => self.skipWaiting()));
 });
 
 self.addEventListener('activate', (event) => {
   event.waitUntil(
-    caches
-      .keys()
+    shell
+      .activate(event)
+      .then(() => caches.keys())
       // The version before stays: a tab that is open still fetches its screens by their old names.
       .then((keys) => {
         const before = keys.filter((key) => key.startsWith('shell-') && key !== CACHE).slice(-1);
@@ -36,6 +35,5 @@ self.addEventListener('fetch', (event) => {
 
 /** A file as this version has it, else as the one before had it. */
 async function kept(path) {
-  const own = await (await caches.open(CACHE)).match(path);
-  return own ?? caches.match(path);
+  return (await shell.matchPrecache(path)) ?? caches.match(path);
 }

@@ -6,6 +6,7 @@ import { createApp } from './http/app.ts';
 import { LOOPBACK } from './http/guard.ts';
 import { seedDemo } from './demo/seed.ts';
 import { here, inThread } from './import/pool.ts';
+import { isLogLevel, LOG_LEVELS, openLog } from './log.ts';
 import { keepDaily } from './store/backup.ts';
 import { watchDisk } from './store/disk.ts';
 import { openStore } from './store/open.ts';
@@ -25,6 +26,7 @@ const { values } = parseArgs({
     'allow-host': { type: 'string', multiple: true, default: [] },
     'requests-a-minute': { type: 'string', default: '30000' },
     'disk-low': { type: 'string', default: '10' },
+    log: { type: 'string', default: 'warn' },
   },
 });
 
@@ -38,6 +40,11 @@ if (!Number.isInteger(requestsAMinute) || requestsAMinute < 1) {
   console.error(`--requests-a-minute ${values['requests-a-minute']}: a whole number of 1 or more is taken`);
   process.exit(2);
 }
+if (!isLogLevel(values.log)) {
+  console.error(`--log ${values.log}: one of ${LOG_LEVELS.join(', ')} is taken`);
+  process.exit(2);
+}
+const log = openLog(values.log);
 const diskLow = Number(values['disk-low']);
 if (!(diskLow >= 0 && diskLow <= 100)) {
   console.error(`--disk-low ${values['disk-low']}: a number of 0 to 100 is taken, per cent of the disk`);
@@ -72,7 +79,7 @@ if (values.demo) {
 const built = fileURLToPath(new URL('./import-tasks.mjs', import.meta.url));
 const tasks = existsSync(built) ? inThread(built) : here;
 const disk = watchDisk(values.data, diskLow);
-const server = createApp({ store, dist: values.dist, tasks, disk, hosts, requestsAMinute }).listen(
+const server = createApp({ store, dist: values.dist, tasks, disk, log, hosts, requestsAMinute }).listen(
   port,
   values.host,
   (error?: Error) => {
@@ -100,7 +107,7 @@ async function backUpDaily(into: string): Promise<void> {
     const made = await keepDaily(values.data, into, keepBackups, new Date().toISOString());
     if (made) console.log(`Backed up: ${made}`);
   } catch (error) {
-    console.error(`No backup could be made in ${into}: ${error instanceof Error ? error.message : String(error)}`);
+    log.error(error, `No backup could be made in ${into}`);
   }
 }
 const { backups } = values;

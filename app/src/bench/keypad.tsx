@@ -1,9 +1,10 @@
-import { useLayoutEffect, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
+import { useKeys } from '../ui/use-keys.ts';
 import { correct, EMPTY, entryMm, entryText, press, pressSixteenth, type Entry } from './entry.ts';
 import type { Written } from '../data/write.ts';
 import { Touch } from '../ui/touch.tsx';
@@ -13,6 +14,9 @@ export interface PadAction {
   onPress: () => void;
   disabled?: boolean;
 }
+
+/** Keys that go into the number. */
+const FIGURES = ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '.', ','];
 
 interface Props {
   units: UnitSystem;
@@ -119,27 +123,9 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
     });
   };
 
-  // Before the screen is painted: the next digit must meet the number that is seen.
-  useLayoutEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement | null;
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        (target && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
-      )
-        return;
-      if (/^[0-9.]$/.test(event.key)) edit(keyed(entry, event.key));
-      else if (event.key === ',') edit(keyed(entry, '.'));
-      else if (event.key === 'Backspace') edit(correct(entry, lastMm, units));
-      else if (event.key === 'Enter' && target?.getAttribute('role') !== 'button') submit(doubted !== null);
-      else return;
-      event.preventDefault();
-    };
-    globalThis.addEventListener('keydown', onKey);
-    return () => globalThis.removeEventListener('keydown', onKey);
-  });
+  useKeys(FIGURES, (key) => edit(keyed(entry, key === ',' ? '.' : key)));
+  useKeys(['backspace'], () => edit(correct(entry, lastMm, units)));
+  useKeys(['enter'], () => submit(doubted !== null), { notOnButtons: true });
 
   const text = entryText(entry, units);
   return (

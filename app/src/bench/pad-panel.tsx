@@ -1,12 +1,10 @@
-import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { Keypad, type PadAction } from './keypad.tsx';
+import { createContext, useCallback, useContext, useState, type ComponentType, type ReactNode } from 'react';
+import { StyleSheet } from 'react-native';
 import type { UnitSystem } from '@maquette/core/units';
-import { usePalette } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 
 /** One number asked for on the pad. */
-interface PadAsk {
+export interface PadAsk {
   title: string;
   units: UnitSystem;
   lastMm: number | null;
@@ -24,49 +22,20 @@ export function usePad(): (ask: PadAsk) => void {
   return useContext(PadContext);
 }
 
-/** Carries the pad over the bottom of the screen when a field asks for it. */
-export function PadHost({ children }: { children: ReactNode }) {
-  const palette = usePalette();
-  const [ask, setAsk] = useState<PadAsk | null>(null);
-  const [minus, setMinus] = useState(false);
-  const open = useMemo(
-    () => (next: PadAsk) => {
-      setMinus((next.lastMm ?? 0) < 0);
-      setAsk(next);
-    },
-    [],
-  );
-  const close: PadAction = { label: 'Close', onPress: () => setAsk(null) };
-  const sign: PadAction[] = ask?.signed ? [{ label: minus ? 'Below' : 'Above', onPress: () => setMinus(!minus) }] : [];
-  const range = ask?.signed ? { min: 0, max: Math.max(Math.abs(ask.range.min), ask.range.max) } : ask?.range;
+/** Carries the pad over the screen when a field asks for it. The pad itself is handed in: the first screen does without it. */
+export function PadHost({
+  pad: Pad,
+  children,
+}: {
+  pad: ComponentType<{ ask: PadAsk; onClose: () => void }>;
+  children: ReactNode;
+}) {
+  const [open, setOpen] = useState<{ ask: PadAsk; count: number } | null>(null);
+  const ask = useCallback((next: PadAsk) => setOpen((before) => ({ ask: next, count: (before?.count ?? 0) + 1 })), []);
   return (
-    <PadContext.Provider value={open}>
+    <PadContext.Provider value={ask}>
       {children}
-      {ask ? (
-        <View
-          role="dialog"
-          accessibilityLabel={ask.title}
-          style={[styles.panel, { backgroundColor: palette.bench, borderColor: palette.ink }]}
-        >
-          <Keypad
-            asked={ask.title}
-            units={ask.units}
-            plain={ask.plain}
-            title={ask.title}
-            lines={
-              ask.signed ? [minus ? 'below (key Below to turn it round)' : 'above (key Above to turn it round)'] : []
-            }
-            lastMm={ask.lastMm === null ? null : Math.abs(ask.lastMm)}
-            range={range!}
-            take="Take"
-            actions={[close, ...sign]}
-            onTake={(mm) => {
-              setAsk(null);
-              ask.onTake(ask.signed && minus ? -mm : mm);
-            }}
-          />
-        </View>
-      ) : null}
+      {open ? <Pad key={open.count} ask={open.ask} onClose={() => setOpen(null)} /> : null}
     </PadContext.Provider>
   );
 }
@@ -77,15 +46,5 @@ export function PadKey({ label, onPress }: { label: string; onPress: () => void 
 }
 
 const styles = StyleSheet.create({
-  panel: {
-    position: 'absolute',
-    left: 0,
-    right: 0,
-    bottom: 0,
-    borderTopWidth: 2,
-    maxWidth: 560,
-    zIndex: 20,
-    marginHorizontal: 'auto',
-  },
   key: { flexGrow: 0, minWidth: 56, paddingHorizontal: 6 },
 });

@@ -52,16 +52,18 @@ export function Tables({ name, rooms }: { name: string; rooms: readonly { id: st
   };
   const textFile = useTextFile();
   const bring = async () => {
+    let name = 'The file';
     try {
       const file = await textFile.choose('.csv,text/csv');
       if (!file) return;
+      name = file.name;
       const [{ readTable }, check] = await Promise.all([fileFormats(), rules.fetch()]);
       const held = (roomId: string, kind: string) =>
         lists[ids.indexOf(roomId)]?.[kind as RoomFactKind].map(({ id }) => id) ?? null;
       setFound({ name: file.name, ...takeTable(readTable(file.text, check), held, newId) });
       setSaid(null);
     } catch (error) {
-      setSaid(`The file was not taken. ${reasonOf(error)}`);
+      setSaid(`${name} was not taken. ${reasonOf(error)}`);
     }
   };
   const take = async ({ name: file, changes }: Found) => {

@@ -1,9 +1,7 @@
-import { uuidV7 } from '@maquette/core/units';
+import { v7 } from 'uuid';
 
 /** A new UUIDv7 made on this device. */
-export function newId(): string {
-  return uuidV7(Date.now(), crypto.getRandomValues(new Uint8Array(10)));
-}
+export const newId = (): string => v7();
 
 /** Now, in UTC. */
 export function nowUtc(): string {

@@ -9,6 +9,7 @@ import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { usePlacePhoto } from './place-photo.tsx';
 import { Words } from '../ui/text.tsx';
+import { localTime } from '../ui/times.ts';
 import { Touch } from '../ui/touch.tsx';
 
 type Photo = ShownRoom['photos'][number];
@@ -48,7 +49,7 @@ export function PhotoStrip({
           {photos.map((photo) => (
             <View key={photo.id} role="listitem" style={large === photo.id ? styles.wide : null}>
               <Touch
-                label={`Photograph of ${photo.note ? `${photo.note.toLowerCase()}, ` : ''}${photo.takenAt.slice(0, 16).replace('T', ' ')}${large === photo.id ? ', smaller' : ', larger'}`}
+                label={`Photograph of ${photo.note ? `${photo.note.toLowerCase()}, ` : ''}${localTime(photo.takenAt)}${large === photo.id ? ', smaller' : ', larger'}`}
                 onPress={() => setLarge(large === photo.id ? null : photo.id)}
               >
                 <Picture roomId={shown.room!.id} id={photo.id} large={large === photo.id} />

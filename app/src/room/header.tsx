@@ -1,11 +1,11 @@
 import { useSyncExternalStore } from 'react';
 import { StyleSheet, View } from 'react-native';
-import Svg, { Path } from 'react-native-svg';
 import type { OutboxState } from '../data/outbox.ts';
 import { picturesHere } from '../data/photos.ts';
 import { useOutbox } from '../data/use-facts.ts';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { counted } from '../ui/counted.ts';
+import { Icon } from '../ui/icon.tsx';
 import { Words } from '../ui/text.tsx';
 import { Touch } from '../ui/touch.tsx';
 
@@ -63,9 +63,7 @@ export function Header({ above, title, backLabel = 'Back', onBack, right, onWait
     <View role="banner" style={[styles.bar, { backgroundColor: palette.sheet, borderColor: palette.rule }]}>
       {onBack ? (
         <Touch label={backLabel} onPress={onBack} style={styles.back}>
-          <Svg width={12} height={20} viewBox="0 0 12 20" aria-hidden>
-            <Path d="M10 2L3 10L10 18" fill="none" stroke={palette.chalk} strokeWidth={3} />
-          </Svg>
+          <Icon name="back" color={palette.chalk} size={28} />
         </Touch>
       ) : (
         <View style={styles.margin} />

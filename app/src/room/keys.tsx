@@ -1,8 +1,8 @@
-import { useLayoutEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
+import { useKeys } from '../ui/use-keys.ts';
 
 interface Props {
   onStage: (index: number) => void;
@@ -15,6 +15,7 @@ interface Props {
   digitsTyped: boolean;
 }
 
+const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 const LIST = [
   ['Digits, Enter', 'key a reading and take it'],
   ['Backspace', 'correct'],
@@ -28,25 +29,14 @@ const LIST = [
 /** Keyboard of a room at a table. */
 export function Keys({ onStage, onStep, onUndo, onRedo, onHelp, help, digitsTyped }: Props) {
   const palette = usePalette();
-  // Before the screen is painted: a key pressed on what is seen must meet what is seen, also while the device is busy.
-  useLayoutEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement | null;
-      if (target && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) return;
-      const digit = /^Digit([1-9])$/.exec(event.code);
-      if (digit && (event.altKey || !digitsTyped) && !event.ctrlKey && !event.metaKey) onStage(Number(digit[1]) - 1);
-      else if (event.ctrlKey || event.metaKey || event.altKey) return;
-      else if (event.key === 'ArrowRight' || event.key === 'ArrowDown') onStep(1);
-      else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') onStep(-1);
-      else if (event.key === 'z' || event.key === 'Z') onUndo();
-      else if (event.key === 'y' || event.key === 'Y') onRedo();
-      else if (event.key === '?') onHelp();
-      else return;
-      event.preventDefault();
-    };
-    globalThis.addEventListener('keydown', onKey);
-    return () => globalThis.removeEventListener('keydown', onKey);
-  });
+  const toStage = (digit: string) => onStage(Number(digit) - 1);
+  useKeys(DIGITS, toStage, { byPlace: true, enabled: !digitsTyped });
+  useKeys(DIGITS, toStage, { byPlace: true, alt: true });
+  useKeys(['arrowright', 'arrowdown'], () => onStep(1));
+  useKeys(['arrowleft', 'arrowup'], () => onStep(-1));
+  useKeys(['z'], onUndo);
+  useKeys(['y'], onRedo);
+  useKeys(['?'], onHelp);
   if (!help) return null;
   return (
     <View

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import Svg, { Path } from 'react-native-svg';
 import { usePalette, SPACE } from '../theme/theme.tsx';
+import { Icon } from './icon.tsx';
 import { Words } from './text.tsx';
 import { Touch } from './touch.tsx';
 
@@ -32,9 +32,7 @@ export function Fold({
   return (
     <View style={[styles.box, { borderColor: palette.rule }]}>
       <Touch aria-expanded={open} label={title} onPress={toggle} style={styles.head}>
-        <Svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
-          <Path d={open ? 'M1 4L6 9L11 4' : 'M4 1L9 6L4 11'} stroke={palette.chalk} strokeWidth={2} fill="none" />
-        </Svg>
+        <Icon name={open ? 'open' : 'closed'} color={palette.chalk} size={18} />
         <Words bold color={palette.chalk} style={styles.title}>
           {title}
         </Words>

@@ -1,33 +1,38 @@
+import dayjs from 'dayjs';
+import customParseFormat from 'dayjs/plugin/customParseFormat';
+import utc from 'dayjs/plugin/utc';
 import { counted } from './counted.ts';
 
+dayjs.extend(customParseFormat);
+dayjs.extend(utc);
+
+const WRITTEN = 'YYYY-MM-DD HH:mm';
+
 /** A moment as the clock on site shows it: `2026-10-08 09:00`. */
-export function localTime(utc: string): string {
-  const at = new Date(utc);
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}`;
-}
+export const localTime = (utcText: string): string => dayjs(utcText).format(WRITTEN);
 
 /** The moment written as `2026-10-08 09:00` on site, as UTC; null when it is none. */
 export function fromLocalTime(text: string): string | null {
-  const m = /^(\d{4})-(\d{2})-(\d{2})[ T](\d{1,2}):(\d{2})$/.exec(text.trim());
-  if (!m) return null;
-  const [year, month, day, hour, minute] = m.slice(1).map(Number) as [number, number, number, number, number];
-  const at = new Date(year, month - 1, day, hour, minute);
-  return at.getMonth() === month - 1 && at.getDate() === day && hour < 24 && minute < 60 ? at.toISOString() : null;
+  const plain = text.trim().replace('T', ' ');
+  const at = dayjs(plain, [WRITTEN, 'YYYY-MM-DD H:mm'], true);
+  return at.isValid() ? at.toISOString() : null;
 }
 
 /** Whether a text is a day such as 2026-10-08. */
-export function isDay(text: string): boolean {
-  return /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
-}
+export const isDay = (text: string): boolean => dayjs(text, 'YYYY-MM-DD', true).isValid();
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+/** The day of a moment, as UTC counts days: `2026-10-08`. */
+export const dayOf = (utcText: string): string => dayjs.utc(utcText).format('YYYY-MM-DD');
+
+/** A day so many days after a moment, parts of a day counted. */
+export const dayAfter = (utcText: string, days: number): string =>
+  dayjs
+    .utc(utcText)
+    .add(days * 24 * 3_600_000, 'ms')
+    .format('YYYY-MM-DD');
 
 /** A day in words that do not break over a line: `15 Mar 2027`. */
-export function dayWords(utc: string): string {
-  const at = new Date(utc);
-  return `${at.getUTCDate()}\u00a0${MONTHS[at.getUTCMonth()]}\u00a0${at.getUTCFullYear()}`;
-}
+export const dayWords = (utcText: string): string => dayjs.utc(utcText).format('D\u00a0MMM\u00a0YYYY');
 
 /** How far this device's clock is off, in words: told in minutes, and in hours or days where it is that much. */
 export function skewWords(skewMs: number): string {

@@ -16,4 +16,3 @@ export {
   unitLabel,
   type UnitSystem,
 } from './length.ts';
-export { uuidV7 } from './uuid.ts';

@@ -4,7 +4,10 @@ import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
 import { here, type Tasks } from '../import/pool.ts';
+import { NO_LOG } from '../log.ts';
 import { UNWATCHED, type Disk } from '../store/disk.ts';
 import type { Store } from '../store/store.ts';
 import { bookRoutes } from './book.ts';
@@ -23,6 +26,7 @@ interface AppOptions {
   tasks?: Tasks;
   /** How the disk is, told with every answer. */
   disk?: Disk;
+  log?: Logger;
   now?: () => string;
   /** Names the server answers to besides those by which a machine speaks of itself. */
   hosts?: readonly string[];
@@ -30,18 +34,27 @@ interface AppOptions {
   requestsAMinute?: number;
 }
 
+/** Requests that go well, or are refused in words, are nothing out of the ordinary. */
+const levelOf = (_req: unknown, res: { statusCode: number }, error?: Error) =>
+  error || res.statusCode >= 500 ? 'error' : 'debug';
+/** Of a request its address, of an answer its status: what was entered is nobody's business in a log. */
+const asked = ({ id, method, url }: { id: unknown; method: string; url: string }) => ({ id, method, url });
+const answered = ({ statusCode }: { statusCode: number }) => ({ statusCode });
+
 /** The whole HTTP side: API under /api, the built app under everything else. */
 export function createApp({
   store,
   dist,
   tasks = here,
   disk = UNWATCHED,
+  log = NO_LOG,
   now = () => new Date().toISOString(),
   hosts = [],
   requestsAMinute = 30_000,
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, customLogLevel: levelOf, serializers: { req: asked, res: answered } }));
   // What the API answers carries the headers that pages carry.
   app.use(
     helmet({

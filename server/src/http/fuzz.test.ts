@@ -16,7 +16,6 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'maquette-'));
   store = await openStore(folder, join(__dirname, '../../migrations'));
   api = request(createApp({ store, requestsAMinute: 1_000_000 }));
-  jest.spyOn(console, 'error').mockImplementation(() => undefined);
 });
 afterAll(() => {
   store.close();

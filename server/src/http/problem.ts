@@ -19,11 +19,11 @@ export function refuse(res: Response, errors: SaidProblem[]): void {
 }
 
 /** The last handler: what went wrong in words, never a stack. */
-export const onError: ErrorRequestHandler = (error: { status?: number; type?: string }, _req, res, next) => {
+export const onError: ErrorRequestHandler = (error: { status?: number; type?: string }, req, res, next) => {
   if (res.headersSent) return next(error);
   if (error.type === 'entity.too.large') return problem(res, 413, 'The body is too large');
   if (error.type === 'entity.parse.failed') return problem(res, 400, 'The body is not JSON');
   if (error.status && error.status < 500) return problem(res, error.status, 'The request cannot be read');
-  console.error(error);
+  req.log.error(error);
   return problem(res, 500, 'The server could not do this. Nothing was stored.');
 };

@@ -13,7 +13,6 @@ let store: Store;
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'maquette-'));
   store = await openStore(folder, join(__dirname, '../../migrations'));
-  jest.spyOn(console, 'error').mockImplementation(() => undefined);
 });
 afterEach(() => {
   store.close();

@@ -1,7 +1,4 @@
-import { randomBytes } from 'node:crypto';
-import { uuidV7 } from '@maquette/core/units';
+import { v7 } from 'uuid';
 
-/** A UUIDv7 from the clock and the system's randomness. */
-export function newId(): string {
-  return uuidV7(Date.now(), randomBytes(10));
-}
+/** A new UUIDv7. */
+export const newId = (): string => v7();

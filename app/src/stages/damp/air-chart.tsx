@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { AirBands, AirHistory, AirSample } from '@maquette/core/air';
 import { FACE, usePalette } from '../../theme/theme.tsx';
+import { dayOf } from '../../ui/times.ts';
 import { chartScale, DayAxis, ValueAxis } from './chart-axis.tsx';
 
 const HEIGHT = 118;
@@ -91,9 +92,7 @@ function Curve({
       <SvgText x={box.left + 4} y={18} fontFamily={FACE.figureBold} fontSize={13} fill={palette.ink}>
         {unit}
       </SvgText>
-      {dates ? (
-        <DayAxis scale={scale} first={samples[0]!.at.slice(0, 10)} last={samples.at(-1)!.at.slice(0, 10)} />
-      ) : null}
+      {dates ? <DayAxis scale={scale} first={dayOf(samples[0]!.at)} last={dayOf(samples.at(-1)!.at)} /> : null}
     </Svg>
   );
 }

@@ -3,10 +3,10 @@ import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { DryingForecast } from '@maquette/core/damp';
 import { FACE, usePalette } from '../../theme/theme.tsx';
+import { dayAfter } from '../../ui/times.ts';
 import { chartScale, DayAxis, ValueAxis } from './chart-axis.tsx';
 
 const HEIGHT = 210;
-const DAY_MS = 86_400_000;
 
 /** Readings and forecast with its band, the limit, and the dates between which it is reached. */
 export function DryingChart({ forecast }: { forecast: DryingForecast }) {
@@ -29,7 +29,7 @@ export function DryingChart({ forecast }: { forecast: DryingForecast }) {
   const line = (of: (c: (typeof curve)[number]) => number, list = seen) => scale.line(list.map((c) => [c.day, of(c)]));
   const back = [...seen].reverse();
   const band = `${line((c) => c.highPercent)}${line((c) => c.lowPercent, back).replace('M', 'L')}Z`;
-  const date = (day: number) => new Date(Date.parse(probe.startUtc) + day * DAY_MS).toISOString().slice(0, 10);
+  const date = (day: number) => dayAfter(probe.startUtc, day);
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       <Svg

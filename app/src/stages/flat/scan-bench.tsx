@@ -12,6 +12,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
+import { dayOf } from '../../ui/times.ts';
 import type { Scanning } from './use-scan.ts';
 
 interface Props {
@@ -201,7 +202,7 @@ function HeldScan({
       )}
       <Words>{`Noise floor: ${mm(scan.noiseFloorMm)} under an edge on a floor that is perfectly flat.`}</Words>
       <View style={styles.line}>
-        <Words size="small" quiet style={styles.grow}>{`${scan.fileName}, ${scan.takenAt.slice(0, 10)}`}</Words>
+        <Words size="small" quiet style={styles.grow}>{`${scan.fileName}, ${dayOf(scan.takenAt)}`}</Words>
         {stored ? <Button kind="quiet" label="Lay it again" onPress={onAgain} style={styles.small} /> : null}
         {stored ? (
           <Button

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { BLANK_SHAPE, newOpening, rectangleWalls, UNKNOWN_BASE, type RoomFacts, type Wall } from '@maquette/core/room';
 import { LengthField } from '../../bench/length-field.tsx';
 import { PadHost } from '../../bench/pad-panel.tsx';
+import { Pad } from '../../bench/pad.tsx';
 import { FixturesEditor } from './fixtures-editor.tsx';
 import { OpeningsEditor } from './openings-editor.tsx';
 import { WalkClosing, WalkWalls } from './walk-walls.tsx';
@@ -77,7 +78,7 @@ test('a wall too short to be one is asked back on the pad, and the walk goes bac
 test('the pad of a field: keyed, taken and closed; below zero where that makes sense', async () => {
   const taken = jest.fn();
   render(
-    <PadHost>
+    <PadHost pad={Pad}>
       <LengthField label="Level" mm={null} units="metric" range={{ min: -400, max: 400 }} signed onTaken={taken} />
     </PadHost>,
     shownIn('metric'),

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
+import { dayOf } from '../../ui/times.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
@@ -28,7 +29,7 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
   const [part, setPart] = useState<Part>(parts[0]!);
   const [sampleNo, setSampleNo] = useState('');
   const [laboratory, setLaboratory] = useState('');
-  const [date, setDate] = useState(nowUtc().slice(0, 10));
+  const [date, setDate] = useState(dayOf(nowUtc()));
   const [result, setResult] = useState<'negative' | 'positive' | ''>('');
   const [problem, setProblem] = useState<string | null>(null);
   const save = async () => {

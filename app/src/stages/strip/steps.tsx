@@ -9,7 +9,9 @@ import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
+import { Icon } from '../../ui/icon.tsx';
 import { Words } from '../../ui/text.tsx';
+import { localTime } from '../../ui/times.ts';
 import { hoursWords } from '../amounts.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Touch } from '../../ui/touch.tsx';
@@ -87,9 +89,13 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
             },
           ]}
         >
-          <Words bold size="large" color={done ? palette.onChalk : palette.verdict.stop}>
-            {done ? '✓' : stopped ? '–' : ''}
-          </Words>
+          {done ? (
+            <Icon name="done" color={palette.onChalk} size={26} />
+          ) : (
+            <Words bold size="large" color={palette.verdict.stop}>
+              {stopped ? '–' : ''}
+            </Words>
+          )}
         </Touch>
         <Touch aria-expanded={open} label={`More of: ${say(step.words)}`} onPress={onOpen} style={styles.words}>
           <Words bold={!done} color={done ? palette.quiet : palette.ink}>
@@ -97,7 +103,7 @@ function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; 
           </Words>
           <Words size="small" quiet figure>
             {done
-              ? `done ${step.doneAt!.slice(0, 16).replace('T', ' ')} UTC`
+              ? `done ${localTime(step.doneAt!)}`
               : step.hours > 0
                 ? hoursWords(step.hours)
                 : stopped
