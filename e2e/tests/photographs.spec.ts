@@ -65,6 +65,11 @@ test(
     await expect(shown).toHaveCount(50);
     await running.start();
     const photos = async () => (await roomFacts(running.url, id)).photos;
+    // Gone again in the middle of them.
+    await expect.poll(async () => (await photos()).length, { intervals: [50] }).toBeGreaterThan(4);
+    await running.kill();
+    await expect(page.getByTestId('sending')).toHaveText(/waiting to send$/);
+    await running.start();
     await expect.poll(async () => (await photos()).length, { timeout: 20_000 }).toBe(50);
     const hashes = async () =>
       new Set(
