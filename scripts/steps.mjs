@@ -91,6 +91,24 @@ export async function install() {
 
 const SHARED = ['core/src', 'core/package.json', 'facts/src', 'words/src', 'package-lock.json'];
 
+/** How the server is bundled. */
+export const SERVER_BUILD = {
+  entryPoints: {
+    ...Object.fromEntries(['main', 'backup', 'restore'].map((name) => [name, join(ROOT, `server/src/${name}.ts`)])),
+    // Runs in a thread of its own.
+    'import-tasks': join(ROOT, 'server/src/import/tasks.ts'),
+  },
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  platform: 'node',
+  target: 'node20',
+  format: 'esm',
+  sourcemap: true,
+  logLevel: 'error',
+  external: ['@libsql/*', 'libsql', 'sharp', 'piscina'],
+  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+};
+
 export async function buildServer() {
   await unlessCurrent(
     'Building the server',
@@ -99,25 +117,7 @@ export async function buildServer() {
     'dist/server/main.mjs',
     async () => {
       const esbuild = await import('esbuild');
-      await esbuild.build({
-        entryPoints: {
-          ...Object.fromEntries(
-            ['main', 'backup', 'restore'].map((name) => [name, join(ROOT, `server/src/${name}.ts`)]),
-          ),
-          // Runs in a thread of its own.
-          'import-tasks': join(ROOT, 'server/src/import/tasks.ts'),
-        },
-        outdir: join(ROOT, 'dist/server'),
-        outExtension: { '.js': '.mjs' },
-        bundle: true,
-        platform: 'node',
-        target: 'node20',
-        format: 'esm',
-        sourcemap: true,
-        logLevel: 'error',
-        external: ['@libsql/*', 'libsql', 'sharp', 'piscina'],
-        banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
-      });
+      await esbuild.build({ ...SERVER_BUILD, outdir: join(ROOT, 'dist/server') });
       return { code: 0, output: '' };
     },
   );
@@ -160,7 +160,7 @@ async function writeServiceWorker(dist) {
     .slice(0, 12);
   const esbuild = await import('esbuild');
   await esbuild.build({
-    entryPoints: [join(ROOT, 'app/shell/sw.js')],
+    entryPoints: [join(ROOT, 'app/shell/sw.mjs')],
     outfile: join(dist, 'sw.js'),
     bundle: true,
     minify: true,

@@ -183,3 +183,31 @@ test('the reading that was replaced can still be read', ONCE, async ({ page }) =
   await page.getByRole('button', { name: 'What it replaced' }).click();
   await expect(page.getByText(new RegExp(`Version ${held!.version},.*value ${held!.value}`))).toBeVisible();
 });
+
+test('in the log one line is found among many; on a wide screen it is a table to sort and to choose columns in', async ({
+  page,
+}) => {
+  await openDamp(page, 'demo-hall', 'Log');
+  const wide = page.viewportSize()!.width > 900;
+  const rows = page.getByRole(wide ? 'row' : 'listitem').filter({ hasText: '%MC' });
+  await expect.poll(() => rows.count()).toBeGreaterThan(2);
+  await page.getByRole('textbox', { name: 'Find in log' }).fill('14.5');
+  await expect(rows).toHaveCount(1);
+  await expect(page.getByText(/^1 row of \d+$/)).toBeVisible();
+  await accessible(page);
+  await page.getByRole('textbox', { name: 'Find in log' }).fill('%mc');
+  await expect(rows).not.toHaveCount(1);
+  if (!wide) return;
+  const head = page.getByRole('columnheader', { name: 'Value' });
+  const values = () => page.getByRole('row').locator('[role=cell]:nth-child(2)').allTextContents();
+  await page.getByRole('button', { name: 'Sort by value' }).click();
+  await expect(head).toHaveAttribute('aria-sort', 'ascending');
+  const up = await values();
+  await page.getByRole('button', { name: 'Sort by value' }).click();
+  await expect(head).toHaveAttribute('aria-sort', 'descending');
+  expect(await values()).not.toEqual(up);
+  await page.getByRole('button', { name: 'Columns' }).click();
+  await page.getByRole('button', { name: 'Read by', exact: true }).click();
+  await expect(page.getByRole('columnheader')).toHaveText(['What', /^Value/, 'When', 'Read by']);
+  await accessible(page);
+});

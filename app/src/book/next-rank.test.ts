@@ -16,4 +16,8 @@ test('what is added before the list is here stands after what it holds all the s
   const first = nextRank([], NOON);
   expect(nextRank([], NOON + 60_000)).toBeGreaterThan(first);
   expect(first).toBeGreaterThan(1000);
+  // Many within one minute do not run ahead of the clock: one made seconds later without the list stands after them all.
+  const made: { rank: number }[] = [];
+  for (let n = 0; n < 8; n++) made.push({ rank: nextRank(made, NOON + n) });
+  expect(nextRank([], NOON + 2000)).toBeGreaterThan(made.at(-1)!.rank);
 });

@@ -8,12 +8,12 @@ import { DampLayer, SurveyLayer } from '../../sheet/damp-layer.tsx';
 import { DecidedLayer } from '../../sheet/decided-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
+import { fetched } from '../../ui/fetched.tsx';
 import { tabParts } from '../../ui/tabs.tsx';
 import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { AirTab } from './air-tab.tsx';
 import { ForecastTab } from './forecast-tab.tsx';
-import { LogTab } from './log-tab.tsx';
 import { pinsOf } from './pins.ts';
 import { setTest } from './set-test.ts';
 import { TestsTab } from './tests-tab.tsx';
@@ -30,6 +30,9 @@ type Tab = (typeof TABS)[number]['tab'];
 
 const REACH_PX = 26;
 const NO_CORNERS: Polygon = [];
+
+/** Seldom opened, with a table that is large: it comes in a file of its own. */
+const LogTab = fetched(() => import('./log-tab.tsx').then((tab) => tab.LogTab));
 
 /** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */
 export function DampStage(props: StageProps) {

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
-import { FlatList, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
-
 import { evidenceOf, type EvidenceLine } from '@maquette/core/formats/evidence';
 import { factPath, ROOM_FACT_KINDS } from '@maquette/facts';
 import { api } from '../../data/api.ts';
@@ -13,19 +12,36 @@ import { Words } from '../../ui/text.tsx';
 import { localTime } from '../../ui/times.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
-import { Touch } from '../../ui/touch.tsx';
+import { DataTable, type TableColumn } from '../../ui/data-table.tsx';
 
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
 export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
   const say = useSay();
-  const palette = usePalette();
-  const [open, setOpen] = useState<string | null>(null);
   const { save, failed } = useSaveFile();
   const lines = useMemo(() => {
     const versions = new Map(ROOM_FACT_KINDS.flatMap((kind) => shown[kind].map(({ id, version }) => [id, version])));
     return evidenceOf({ facts: shown.plain, results: damp.state.results, versions });
   }, [shown, damp]);
   const newest = useMemo(() => [...lines].reverse(), [lines]);
+  const columns = useMemo(
+    (): TableColumn<EvidenceLine>[] => [
+      { id: 'what', header: 'What', value: ({ what }) => say(what), share: 2 },
+      { id: 'value', header: 'Value', value: ({ value }) => say(value), share: 2 },
+      {
+        id: 'at',
+        header: 'When',
+        value: ({ at }) => at,
+        show: (line) => `${localTime(line.at)}${corrected(line)}`,
+        share: 2,
+      },
+      { id: 'standing', header: 'Standing', value: ({ standing }) => say(standing), hidden: true },
+      { id: 'conditions', header: 'Conditions', value: ({ conditions }) => say(conditions), hidden: true },
+      { id: 'instrument', header: 'Instrument', value: ({ instrument }) => say(instrument), hidden: true },
+      { id: 'who', header: 'Read by', value: ({ who }) => who, hidden: true },
+      { id: 'note', header: 'Note', value: ({ note }) => note, hidden: true },
+    ],
+    [say],
+  );
   return (
     <View style={styles.box}>
       <Words bold>{`${counted(lines.length, 'entry', 'entries')}`}</Words>
@@ -42,33 +58,38 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
         />
       </ButtonRow>
       {failed ? <Words role="alert">{failed}</Words> : null}
-      <FlatList
-        data={newest}
-        keyExtractor={(line) => `${line.kind}-${line.id}`}
-        style={styles.list}
-        initialNumToRender={12}
-        windowSize={5}
-        renderItem={({ item }) => (
-          <Touch
-            aria-expanded={open === item.id}
-            label={`${say(item.what)} ${say(item.value)}`}
-            onPress={() => setOpen(open === item.id ? null : item.id)}
-            style={[styles.line, { borderColor: palette.rule }]}
-          >
-            <Words size="small" quiet figure>
-              {`${localTime(item.at)}${item.version > 1 ? ` · corrected ${item.version - 1} time${item.version === 2 ? '' : 's'}` : ''}`}
-            </Words>
-            <Words bold>{`${say(item.what)}${item.value ? `: ${say(item.value)}` : ''}`}</Words>
-            {item.standing && item.standing !== 'counts' ? (
-              <Words size="small" color={palette.verdict.work}>
-                {say(item.standing)}
-              </Words>
-            ) : null}
-            {open === item.id ? <Details line={item} roomId={shown.room!.id} /> : null}
-          </Touch>
-        )}
+      <DataTable
+        label="Log"
+        rows={newest}
+        rowKey={(line) => `${line.kind}-${line.id}`}
+        columns={columns}
+        rowWords={(line) => `${say(line.what)} ${say(line.value)}`}
+        line={(line) => <Line line={line} />}
+        details={(line) => <Details line={line} roomId={shown.room!.id} />}
       />
     </View>
+  );
+}
+
+const corrected = ({ version }: EvidenceLine) =>
+  version > 1 ? ` · corrected ${version - 1} time${version === 2 ? '' : 's'}` : '';
+
+/** What was measured or seen as it stands on a phone. */
+function Line({ line }: { line: EvidenceLine }) {
+  const say = useSay();
+  const palette = usePalette();
+  return (
+    <>
+      <Words size="small" quiet figure>
+        {`${localTime(line.at)}${corrected(line)}`}
+      </Words>
+      <Words bold>{`${say(line.what)}${line.value ? `: ${say(line.value)}` : ''}`}</Words>
+      {line.standing && line.standing !== 'counts' ? (
+        <Words size="small" color={palette.verdict.work}>
+          {say(line.standing)}
+        </Words>
+      ) : null}
+    </>
   );
 }
 
@@ -122,7 +143,5 @@ function words(body: Record<string, unknown>): string {
 
 const styles = StyleSheet.create({
   box: { padding: SPACE.edge, gap: SPACE.part },
-  list: { height: 480 },
-  line: { borderTopWidth: 1, paddingVertical: 10, minHeight: 56, gap: 2 },
-  details: { gap: SPACE.gap, paddingTop: 6 },
+  details: { gap: SPACE.gap, paddingBottom: SPACE.part },
 });
