@@ -149,10 +149,14 @@ export function createOutbox(disk: OutboxDisk, who: Who | null = null): Outbox {
     const held = new Set(state.waiting.filter((w) => w.trouble || later.has(w.writeId)).map((w) => w.id));
     const open = state.waiting.filter((w) => !w.trouble && !untold.has(w.writeId) && !held.has(w.id));
     // A job or room that comes back, or changes, goes ahead of what lies in it: what lies in a removed one is not taken.
-    const ahead = open.find(({ kind, id, baseVersion }) => {
-      if ((kind !== 'jobs' && kind !== 'rooms') || baseVersion === 0) return false;
-      return !open.find((w) => w.id === id)!.deleted;
-    });
+    const ahead = open.find(
+      (one) =>
+        (one.kind === 'jobs' || one.kind === 'rooms') &&
+        one.baseVersion > 0 &&
+        !one.deleted &&
+        // Its own earlier writes come first: it is made on them.
+        open.find(({ id }) => id === one.id) === one,
+    );
     return ahead ?? open.find((w) => !(w.roomId && held.has(w.roomId)));
   }
 
