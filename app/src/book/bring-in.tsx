@@ -61,9 +61,14 @@ function BringInCard({ state, onClose }: { state: BringIn; onClose: () => void }
         </View>
       );
     case 'stopped':
+    case 'unsure':
       return (
         <View role="status" style={box}>
-          <Words>{`${state.name} was stopped: nothing of it is in the book.`}</Words>
+          <Words>
+            {state.is === 'stopped'
+              ? `${state.name} was stopped: nothing of it is in the book.`
+              : `${state.name} was told to stop, and the server has not answered since: whether it was in time shows in the book.`}
+          </Words>
           <ButtonRow>
             <Button label="Close" onPress={onClose} />
           </ButtonRow>

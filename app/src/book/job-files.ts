@@ -27,8 +27,14 @@ export type BringIn =
   | { is: 'held'; name: string; words: string; asCopy: () => void; leave: () => void }
   | { is: 'refused'; name: string; problems: readonly string[] }
   | { is: 'stopped'; name: string }
+  /** Asked to stop, and the server has not said since whether that was in time. */
+  | { is: 'unsure'; name: string }
   | { is: 'here'; jobId: string };
 
+/** How it ended, as the server tells afterwards: the job it became, or null where nothing of it is kept. */
+interface Ended {
+  jobId: string | null;
+}
 interface HowFar {
   phase: 'reading' | 'checking' | 'storing';
   done: number;
@@ -40,6 +46,8 @@ const PHASE_WORDS: Record<HowFar['phase'], string> = {
   storing: 'Putting it in the book',
 };
 const ASK_EVERY_MS = 700;
+/** Asked so often after Stop: half a minute. */
+const STOP_TRIES = 43;
 
 const farWords = ({ phase, done, total }: HowFar) =>
   `${PHASE_WORDS[phase]}${total > 0 ? `, ${Math.floor((100 * done) / total)} %` : ''}`;
@@ -72,8 +80,8 @@ async function send(file: File, copy: boolean, tell: (state: BringIn | null) => 
   let over = false;
   going('Sending the file');
   const asking = setInterval(() => {
-    api<HowFar>(`/api/job-files/${as}`).then(
-      (far) => (over ? undefined : going(farWords(far))),
+    api<HowFar | Ended>(`/api/job-files/${as}`).then(
+      (far) => (over || !('phase' in far) ? undefined : going(farWords(far))),
       () => undefined,
     );
   }, ASK_EVERY_MS);
@@ -88,7 +96,7 @@ async function send(file: File, copy: boolean, tell: (state: BringIn | null) => 
     tell({ is: 'here', jobId });
   } catch (error) {
     over = true;
-    if (stopped.signal.aborted) tell({ is: 'stopped', name });
+    if (stopped.signal.aborted) tell(await whetherInTime(as, name));
     else if (error instanceof Refused && error.problem.status === 409 && !copy)
       tell({
         is: 'held',
@@ -101,4 +109,27 @@ async function send(file: File, copy: boolean, tell: (state: BringIn | null) => 
   } finally {
     clearInterval(asking);
   }
+}
+
+/** Asks how an import ended that was to stop: it may have been in the book by then. */
+async function whetherInTime(as: string, name: string): Promise<BringIn> {
+  for (let tries = 0; tries < STOP_TRIES; tries++) {
+    try {
+      const far = await api<HowFar | Ended>(`/api/job-files/${as}`);
+      if (!('phase' in far)) {
+        if (far.jobId === null) return { is: 'stopped', name };
+        await queries.invalidateQueries();
+        return { is: 'here', jobId: far.jobId };
+      }
+    } catch (error) {
+      // It never got as far as the server.
+      if (error instanceof Refused) return { is: 'stopped', name };
+    }
+    await new Promise((resolve) => setTimeout(resolve, ASK_EVERY_MS));
+  }
+  return {
+    is: 'refused',
+    name,
+    problems: ['The server does not answer: whether it stopped in time shows in the book.'],
+  };
 }

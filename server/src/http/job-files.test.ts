@@ -103,6 +103,12 @@ test('an import can be asked how far it is, and its name is taken once at a time
   const sent = api.post('/api/job-files?as=mine&copy=1').send(file);
   const [answer, second] = await Promise.all([sent, api.post('/api/job-files?as=mine&copy=1').send(file)]);
   expect([answer.status, second.status].sort()).toEqual([201, 409]);
+  // Whoever asked for it to stop learns whether that was in time.
+  const book = (await api.get('/api/book')).body;
+  const { body: end } = await api.get('/api/job-files/mine').expect(200);
+  expect(book.jobs.map(({ id }: { id: string }) => id)).toContain(end.jobId);
+  await api.post('/api/job-files?as=wrong').send('{').expect(400);
+  expect((await api.get('/api/job-files/wrong').expect(200)).body).toEqual({ jobId: null });
   await api.post('/api/job-files?as=../x').send(file).expect(422);
   expect((await api.get('/api/book')).body.jobs).toHaveLength(2);
 });

@@ -19,15 +19,22 @@ import { problem, refuse } from './problem.ts';
 const FILE_MOST = 200_000_000;
 class FileTooLarge extends Error {}
 
+const ENDED_KEPT = 100;
 const NAME = /^[a-z0-9-]{3,64}$/;
 
 /**
  * A whole job out (`GET /jobs/:id/file`) and in (`POST /job-files`, with `?copy=1` beside the one held). Under `?as=name` it can
- * be asked how far it is (`GET /job-files/:name`); when whoever sent it goes away before the end, nothing of it is kept.
+ * be asked how far it is, and how it ended (`GET /job-files/:name`); when whoever sent it goes away before the end, nothing of it is kept.
  */
 export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Router {
   const routes = Router();
   const under = new Map<string, Gauge>();
+  /** How the last ones ended: who asked for one to stop learns whether that was in time. */
+  const ended = new Map<string, string | null>();
+  const end = (name: string, jobId: string | null) => {
+    ended.set(name, jobId);
+    if (ended.size > ENDED_KEPT) ended.delete(ended.keys().next().value!);
+  };
   /** One at a time: each is a long piece of work for the one thread there is for it. */
   let before: Promise<unknown> = Promise.resolve();
 
@@ -38,8 +45,10 @@ export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Ro
     res.json({ ...file, pictures: await picturesOf(store, file) });
   });
   routes.get('/job-files/:name', (req, res) => {
-    const gauge = under.get(req.params.name);
+    const { name } = req.params;
+    const gauge = under.get(name);
     if (gauge) res.json(howFar(gauge));
+    else if (ended.has(name)) res.json({ jobId: ended.get(name) });
     else problem(res, 404, 'No job is being brought in under this name');
   });
   routes.post('/job-files', async (req, res) => {
@@ -59,13 +68,16 @@ export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Ro
       await receive(req, folder);
       const mine = before.then(() => importJob(store, tasks, folder, { copy: req.query['copy'] === '1', gauge, now }));
       before = mine.catch(() => undefined);
-      say(res, await mine);
+      const result = await mine;
+      end(name, result.is === 'stored' ? result.jobId : null);
+      say(res, result);
     } catch (error) {
       if (error instanceof FileTooLarge || isOutOfMemory(error)) tooLarge(res);
       // Whoever sent it has gone away in the middle of it.
       else if (isToStop(gauge)) res.destroy();
       else throw error;
     } finally {
+      if (!ended.has(name)) end(name, null);
       rmSync(folder, { recursive: true, force: true });
       under.delete(name);
     }
