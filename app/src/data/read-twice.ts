@@ -9,11 +9,13 @@ export const readingsInOrder = (readings: readonly Reading[]): Reading[] => inOr
 
 /**
  * Stations that two devices have read from one set-up, and differently, each with the readings there, the one that counts for now
- * last. From another set-up a station may be read again: that ties the two together.
+ * last. From another set-up a station may be read again: that ties the two together. So may one that levelling has moved since.
+ * @param moved when levelling last moved a station, by its key
  */
-export function readTwice(readings: readonly Reading[]): Reading[][] {
+export function readTwice(readings: readonly Reading[], moved: ReadonlyMap<string, string>): Reading[][] {
   const at = new Map<string, Reading[]>();
   for (const reading of readingsInOrder(readings)) {
+    if (reading.takenAt < (moved.get(reading.stationKey) ?? '')) continue;
     const place = `${reading.setupId}/${reading.stationKey}`;
     at.set(place, [...(at.get(place) ?? []), reading]);
   }

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Station } from '@maquette/core/flat';
+import { movedAt, type Station } from '@maquette/core/flat';
 import { formatRod, unitLabel } from '@maquette/core/units';
 import { bodyOf } from '@maquette/facts';
 import { readTwice } from '../../data/read-twice.ts';
@@ -15,7 +15,8 @@ import { localTime } from '../../ui/times.ts';
 /** Stations that two devices have read differently: both figures, and which is to count. */
 export function ReadTwice({ shown, stations }: { shown: ShownRoom; stations: readonly Station[] }) {
   const palette = usePalette();
-  const twice = useMemo(() => readTwice(shown.readings), [shown.readings]);
+  const { works } = shown.plain;
+  const twice = useMemo(() => readTwice(shown.readings, movedAt(works ?? [])), [shown.readings, works]);
   const { units } = shown.room!;
   if (twice.length === 0) return null;
   return (
