@@ -121,6 +121,10 @@ test('readings in a room that was removed meanwhile are kept, and come back with
   const trouble = page.getByTestId('trouble');
   await expect(trouble.getByText(/^The room “Store” was removed by Ben on another device at /)).toBeVisible();
   await expect(trouble.getByText(/^2 entries of yours in it are kept on this device only\./)).toBeVisible();
+  // Also where the room is no longer to be found.
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No such room');
+  await expect(trouble.getByText(/^2 entries of yours/)).toBeVisible();
   await accessible(page);
   const saved = page.waitForEvent('download');
   await trouble.getByRole('button', { name: 'Copy out. Store' }).click();

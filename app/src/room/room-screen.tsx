@@ -1,7 +1,8 @@
 import { Suspense, useCallback, useMemo } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { RoomFacts } from '@maquette/core/room';
+import { useUnits } from '../data/device-settings.ts';
 import { useRoom } from '../data/use-facts.ts';
 import type { StageProps } from '../stages/stage-props.ts';
 import { courseOf, isStage, STAGES, type Stage } from '../stages/stages.ts';
@@ -11,10 +12,12 @@ import { Words } from '../ui/text.tsx';
 import { ShownIn } from '../ui/shown-in.tsx';
 import { useJudged } from '../worker/use-judged.ts';
 import { Header } from './header.tsx';
+import { Trouble } from './trouble.tsx';
 
 /** One room: the sheet, the bench of the chosen stage, the course. */
 export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: string }) {
   const shown = useRoom(roomId);
+  const [units] = useUnits();
   const palette = usePalette();
   const router = useRouter();
   if (shown.loading || !shown.room || !shown.facts) {
@@ -26,7 +29,11 @@ export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: st
           onBack={() => router.replace('/')}
         />
         {!shown.loading ? (
-          <Words style={styles.note}>It is not on this device or on the server. It may have been removed.</Words>
+          <ScrollView role="main">
+            {/* What was entered in it before it went is told here as well: this is where its author stands. */}
+            <Trouble units={units} />
+            <Words style={styles.note}>It is not on this device or on the server. It may have been removed.</Words>
+          </ScrollView>
         ) : null}
       </View>
     );

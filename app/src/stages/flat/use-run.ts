@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { movedAt, type Station } from '@maquette/core/flat';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
@@ -42,10 +42,16 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
   const current = stations.find((s) => s.key === key) ?? fallback;
   const at = current ? stations.indexOf(current) : -1;
 
-  /** The next unread station after the current one; skipped ones come round again at the end. */
-  const nextKey = () => {
-    const order = [...stations.slice(at + 1), ...stations.slice(0, Math.max(0, at))];
-    return order.find(unread)?.key ?? null;
+  /** The next unread station after one; skipped ones come round again at the end. The one that is seen is being read. */
+  const nextAfter = (from: number) => {
+    const order = [...stations.slice(from + 1), ...stations.slice(0, Math.max(0, from))];
+    return order.find((s) => unread(s) && s.key !== current?.key)?.key ?? null;
+  };
+  /** While the device is still keeping a number: the station the next one is for, though the pad does not show it yet. */
+  const ahead = useRef<string | null>(null);
+  const go = (to: string | null) => {
+    ahead.current = null;
+    setKey(to);
   };
   const last = inOrder.findLast((r) => r.setupId === setup?.id) ?? null;
   const here = current ? (newest.get(current.key) ?? null) : null;
@@ -57,33 +63,38 @@ export function useRun(shown: ShownRoom, stations: readonly Station[]): Run {
     lastMm: here?.rodMm ?? last?.rodMm ?? setup?.openRodMm ?? null,
     lastNumber: last ? (stations.find((s) => s.key === last.stationKey)?.number ?? null) : null,
     left: stations.filter(unread).length,
-    choose: setKey,
+    choose: go,
     step: (by) => {
       const to = stations[(at + by + stations.length) % Math.max(1, stations.length)];
-      if (to) setKey(to.key);
+      if (to) go(to.key);
     },
-    skip: () => setKey(nextKey()),
+    skip: () => go(nextAfter(at)),
     take: async (rodMm) => {
-      if (!current || !setup) return undefined;
+      const station = stations.find((s) => s.key === ahead.current) ?? current;
+      if (!station || !setup) return undefined;
+      const held = newest.get(station.key);
+      const next = nextAfter(stations.indexOf(station));
+      ahead.current = next;
       let written: Written;
-      if (here && here.setupId === setup.id) {
-        written = await write(`Station ${current.number} corrected`, [
-          { kind: 'readings', id: here.id, roomId, body: { ...bodyOf(here), rodMm } },
+      if (held && held.setupId === setup.id) {
+        written = await write(`Station ${station.number} corrected`, [
+          { kind: 'readings', id: held.id, roomId, body: { ...bodyOf(held), rodMm } },
         ]);
       } else {
         const body = {
           setupId: setup.id,
-          stationKey: current.key,
-          xMm: current.xMm,
-          yMm: current.yMm,
+          stationKey: station.key,
+          xMm: station.xMm,
+          yMm: station.yMm,
           rodMm,
           takenAt: nowUtc(),
           note: '',
         };
-        written = await write(`Station ${current.number} read`, [{ kind: 'readings', id: newId(), roomId, body }]);
+        written = await write(`Station ${station.number} read`, [{ kind: 'readings', id: newId(), roomId, body }]);
       }
       // A number that could not be kept stays where it was keyed.
-      if (written.ok) setKey(nextKey());
+      if (!written.ok || ahead.current === next) ahead.current = null;
+      if (written.ok) setKey(next);
       return written;
     },
     openSetup: async (rodMm) => {
