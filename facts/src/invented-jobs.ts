@@ -15,6 +15,7 @@ import {
 } from '@maquette/core/room';
 import { MARK_KINDS, MARK_SHAPES, SEVERITIES } from '@maquette/core/soundness';
 import { normal, roundTo, seeded } from '@maquette/core/units';
+import { oldAnswers, putAir } from './invented-job-parts.ts';
 
 /** A fact as job files of version 3 wrote it. Later versions read these, so answers can be held against each other for good. */
 export interface FiledV3 {
@@ -155,33 +156,7 @@ export function inventedJob(seed: number): FiledV3[] {
     if (often(0.3)) put('answers', { topic: `layer/${id}`, value: pick(['keep', 'make-good', 'remove']), note: 'n' });
     if (often(0.15)) put('ticks', { key: `layer/${id}`, doneAt: at(3), note: '' });
   }
-  const ANSWERS: [string, readonly string[]][] = [
-    ['site/mould', ['seen', 'none']],
-    ['site/tension', ['none', 'unknown', 'post-tensioned']],
-    ['site/heating-located', ['yes', 'no']],
-    ['trim/year', ['1970', '2015']],
-    ['trim/W1-a', ['discard', 'refit']],
-    ['school/tile', ['cover', 'lift']],
-    ['school/vinyl', ['skim', 'remove']],
-    ['school/staples', ['pull', 'sink']],
-    ['school/skirting', ['off', 'bead']],
-    ['damp/source', ['no', 'suspected', 'leak', 'efflorescence']],
-    ['damp/membrane', ['unknown', 'recorded', 'none', 'bridged']],
-    ['damp/wait', ['24', '72']],
-    ['damp/faces', ['1', '2']],
-    ['damp/surface', ['open', 'dense']],
-    ['damp/outer-walls', ['', '0', '0,1']],
-    ['damp/weathertight', ['2026-03-01']],
-    ['damp/changed', ['2026-04-20']],
-    ['damp/method', ['probe', 'hood', 'carbide']],
-    ['damp/way-out', ['wait', 'membrane']],
-    ['lay/date', ['2026-06-20', '2026-09-01']],
-    ['acclimatise/from', [at(2)]],
-    ['levelling/way', ['mixed', 'fill']],
-    ['levelling/plane', ['1']],
-    [`levelling/rise/door-${seed}`, ['6', '3.5', '']],
-  ];
-  for (const [topic, values] of ANSWERS) {
+  for (const [topic, values] of oldAnswers(seed, at)) {
     // Twice at times: the newest counts.
     const several = often(0.3) ? (often(0.2) ? 2 : 1) : 0;
     for (let n = 0; n < several; n++) put('answers', { topic, value: pick(values), note: '' });
@@ -213,29 +188,7 @@ export function inventedJob(seed: number): FiledV3[] {
   for (let n = 0; n < between(0, 3); n++)
     put('checks', { key: `tap/${n}`, found: often(0.3), takenAt: at(4), note: '' });
 
-  if (often(0.5)) {
-    for (let n = 0; n < 12; n++)
-      put('airReadings', {
-        takenAt: at(-12 * n),
-        tempC: between(12, 26),
-        rhPercent: between(35, 80),
-        surfaceC: often(0.3) ? between(10, 24) : null,
-        instrument: 'meter',
-        who: '',
-        note: '',
-      });
-    if (often(0.4))
-      put('airLogs', {
-        name: 'Logger',
-        instrument: '',
-        samples: Array.from({ length: 60 }, (_, n) => ({
-          at: at(-60 + n),
-          tempC: between(17, 22),
-          rhPercent: between(45, 62),
-        })),
-        note: '',
-      });
-  }
+  putAir({ often, between, put, at });
   if (often(0.6))
     for (let n = 0; n < between(1, 4); n++) {
       const method = pick(DAMP_METHODS);
