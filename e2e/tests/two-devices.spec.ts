@@ -37,6 +37,15 @@ async function annIn(browser: Browser, page: Page): Promise<string> {
   await expect(page.getByText('The clock of this device agrees with the server’s.')).toBeVisible();
   return newRoom(page, running.url, 'Store', '2000', '1600');
 }
+/** The same with the benchmark and one station read, and sent. */
+async function annReads(browser: Browser, page: Page): Promise<string> {
+  const id = await annIn(browser, page);
+  await page.getByRole('button', { name: /^Flat: / }).click();
+  await key(page, '1330');
+  await key(page, '1341');
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  return id;
+}
 const withoutSignal = async (context: BrowserContext, work: () => Promise<void>) => {
   await context.setOffline(true);
   await work();
@@ -108,11 +117,7 @@ test('readings in a room that was removed meanwhile are kept, and come back with
   page,
   context,
 }) => {
-  const id = await annIn(browser, page);
-  await page.getByRole('button', { name: /^Flat: / }).click();
-  await key(page, '1330');
-  await key(page, '1341');
-  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  const id = await annReads(browser, page);
   await withoutSignal(context, async () => {
     await key(page, '1342');
     await key(page, '1343');
@@ -141,11 +146,7 @@ test('a station that two devices read differently shows both figures, and one is
   page,
   context,
 }) => {
-  const id = await annIn(browser, page);
-  await page.getByRole('button', { name: /^Flat: / }).click();
-  await key(page, '1330');
-  await key(page, '1341');
-  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  const id = await annReads(browser, page);
   const { readings } = await roomFacts(running.url, id);
   const [first] = readings;
   // Ben's clock is an hour slow: by it his reading would be the older one.

@@ -1,3 +1,4 @@
+import { answerWith, type Sent } from './invented-server.ts';
 import { createOutbox, DeviceFull, type Answered } from './outbox.ts';
 import type { Waiting } from './waiting.ts';
 
@@ -14,10 +15,6 @@ const disk = {
   onOthers: () => undefined,
 };
 
-interface Sent {
-  path: string;
-  body: { baseVersion: number; writeId: string; rodMm: number };
-}
 let sent: Sent[] = [];
 let answer: (sent: Sent) => { status: number; body: unknown; headers?: Record<string, string> } | null;
 
@@ -31,20 +28,11 @@ beforeEach(() => {
     body: { ...one.body, id: 'r1', version: one.body.baseVersion + 1, roomId: 'room' },
   });
   globalThis.structuredClone ??= (value: unknown) => JSON.parse(JSON.stringify(value));
-  AbortSignal.timeout ??= () => new AbortController().signal;
-  globalThis.fetch = (async (path: string, init: { body: string }) => {
-    const one = { path, body: JSON.parse(init.body) };
+  answerWith((one) => {
     const said = answer(one);
-    if (!said) throw new TypeError('no network');
-    sent.push(one);
-    const headers = new Headers(
-      said.headers ?? {
-        'x-maquette-api': '1',
-        'x-maquette-receipt': `${one.body.writeId} ${one.body.baseVersion + 1}`,
-      },
-    );
-    return { ok: said.status < 300, status: said.status, headers, json: async () => said.body };
-  }) as never;
+    if (said) sent.push(one);
+    return said;
+  });
 });
 afterEach(() => jest.useRealTimers());
 
