@@ -8,7 +8,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { here, type Tasks } from '../import/pool.ts';
 import { NO_LOG } from '../log.ts';
-import { UNWATCHED, type Disk } from '../store/disk.ts';
+import { noting, UNWATCHED, type Disk } from '../store/disk.ts';
 import type { Store } from '../store/store.ts';
 import { bookRoutes } from './book.ts';
 import { factRoutes } from './facts.ts';
@@ -43,7 +43,7 @@ const answered = ({ statusCode }: { statusCode: number }) => ({ statusCode });
 
 /** The whole HTTP side: API under /api, the built app under everything else. */
 export function createApp({
-  store,
+  store: opened,
   dist,
   tasks = here,
   disk = UNWATCHED,
@@ -53,6 +53,7 @@ export function createApp({
   requestsAMinute = 30_000,
 }: AppOptions): Express {
   const app = express();
+  const store = noting(opened, disk);
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, customLogLevel: levelOf, serializers: { req: asked, res: answered } }));
   // What the API answers carries the headers that pages carry.
@@ -89,10 +90,10 @@ export function createApp({
   api.use(instrumentRoutes(now));
   api.use(compression());
   api.use(jobFileRoutes(store, tasks, now));
-  api.use(photoRoutes(store, disk, now));
+  api.use(photoRoutes(store, now));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   api.use(bookRoutes(store));
-  api.use(factRoutes(store, disk, now));
+  api.use(factRoutes(store, now));
   api.use((_req, res) => problem(res, 404, 'No such address'));
   app.use('/api', api);
   if (dist && existsSync(dist)) {

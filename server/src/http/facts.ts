@@ -2,18 +2,15 @@ import express, { Router, type Request, type Response } from 'express';
 import { FACT_KINDS, isRoomKind, largestWrite, type FactKind, type Write } from '@maquette/facts';
 import { checkId, checkWrite } from '@maquette/facts/check';
 import { putFact, readHistory } from '../store/facts.ts';
-import type { Disk } from '../store/disk.ts';
 import type { Store } from '../store/store.ts';
 import { problem, refuse } from './problem.ts';
 
 /** `PUT` of one fact, as large as its kind may be, and its history, for every kind: `/jobs/:id`, `/rooms/:id`, `/cards/:id`, `/rooms/:room/readings/:id` ... */
-export function factRoutes(store: Store, disk: Disk, now: () => string): Router {
+export function factRoutes(store: Store, now: () => string): Router {
   const routes = Router();
   for (const kind of FACT_KINDS) {
     const path = isRoomKind(kind) ? `/rooms/:room/${kind}/:id` : `/${kind}/:id`;
-    routes.put(path, express.json({ limit: largestWrite(kind) }), (req, res) =>
-      put({ store, disk }, kind, req, res, now()),
-    );
+    routes.put(path, express.json({ limit: largestWrite(kind) }), (req, res) => put(store, kind, req, res, now()));
     routes.get(`${path}/history`, async (req: Request, res: Response) => {
       const history = await readHistory(store.db, kind, String(req.params['id']));
       if (!history) problem(res, 404, 'No such fact');
@@ -23,12 +20,7 @@ export function factRoutes(store: Store, disk: Disk, now: () => string): Router 
   return routes;
 }
 
-interface Into {
-  store: Store;
-  disk: Disk;
-}
-
-async function put({ store, disk }: Into, kind: FactKind, req: Request, res: Response, now: string): Promise<void> {
+async function put(store: Store, kind: FactKind, req: Request, res: Response, now: string): Promise<void> {
   const id = String(req.params['id']);
   const roomId = isRoomKind(kind) ? String(req.params['room']) : null;
   const errors = [...checkId(kind, id), ...checkWrite(kind, req.body)];
@@ -36,7 +28,6 @@ async function put({ store, disk }: Into, kind: FactKind, req: Request, res: Res
   const body = req.body as Write & Record<string, unknown>;
   const result = await store.write((tx) => putFact(store, tx, kind, id, roomId, body, now));
   if (result.ok) {
-    disk.noteWrite(null);
     // Which write is stored, and as which version: a write sent again may find the fact gone on since.
     res.setHeader('X-Maquette-Receipt', `${body.writeId} ${body.baseVersion + 1}`);
     res.status(result.created ? 201 : 200).json(result.fact);

@@ -1,12 +1,11 @@
 import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
 import { findPicture, readPicture, savePicture } from '../store/pictures.ts';
-import type { Disk } from '../store/disk.ts';
 import type { Store } from '../store/store.ts';
 import { problem } from './problem.ts';
 
 /** Pictures of photographs: `PUT` and `GET /rooms/:room/photos/:id/picture`. What they are of is a fact of its own. */
-export function photoRoutes(store: Store, disk: Disk, now: () => string): Router {
+export function photoRoutes(store: Store, now: () => string): Router {
   const routes = Router();
   const path = '/rooms/:room/photos/:id/picture';
   routes.put(path, express.raw({ type: () => true, limit: '20mb' }), async (req, res) => {
@@ -14,7 +13,6 @@ export function photoRoutes(store: Store, disk: Disk, now: () => string): Router
     if (!Buffer.isBuffer(content) || content.length === 0) return problem(res, 400, 'A picture is needed as the body');
     const saved = await savePicture(store, String(req.params['id']), content, now(), String(req.params['room']));
     if (saved.ok) {
-      disk.noteWrite(null);
       res.setHeader('X-Maquette-Receipt', `${createHash('sha256').update(content).digest('hex')} ${content.length}`);
       res.status(saved.created ? 201 : 200).json(saved.picture);
     } else problem(res, saved.reason === 'no-photo' ? 404 : 415, saved.words);

@@ -1,4 +1,5 @@
 import { statfs } from 'node:fs/promises';
+import type { Store } from './store.ts';
 
 /** How the disk under the data folder is: what is sent with every answer, or null while all is well. */
 export interface Disk {
@@ -45,6 +46,25 @@ export function watchDisk(folder: string, lowPercent: number, freeShare = freeSh
       if (error === null) failing = false;
       else if (isDiskFailing(error)) failing = true;
     },
+  };
+}
+
+/** The same store, whose disk hears of every write: whether it was taken, and what it failed with. */
+export function noting(store: Store, disk: Disk): Store {
+  const heard = async <T>(work: () => Promise<T>): Promise<T> => {
+    try {
+      const done = await work();
+      disk.noteWrite(null);
+      return done;
+    } catch (error) {
+      disk.noteWrite(error);
+      throw error;
+    }
+  };
+  return {
+    ...store,
+    write: (work) => heard(() => store.write(work)),
+    alone: (work) => heard(() => store.alone(work)),
   };
 }
 
