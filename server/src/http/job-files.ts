@@ -60,6 +60,7 @@ export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Ro
     if (under.has(name)) return problem(res, 409, 'A job is being brought in under this name');
     const gauge = newGauge();
     under.set(name, gauge);
+    ended.delete(name);
     res.on('close', () => {
       if (!res.writableFinished) askToStop(gauge);
     });
@@ -78,14 +79,13 @@ export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Ro
       else throw error;
     } finally {
       if (!ended.has(name)) end(name, null);
-      rmSync(folder, { recursive: true, force: true });
       under.delete(name);
     }
   });
   return routes;
 }
 
-/** Puts what is sent on disk as it comes. */
+/** Puts what is sent on disk as it comes; what did not arrive whole goes again. From then on the folder is the import's affair. */
 async function receive(req: Request, folder: string): Promise<void> {
   mkdirSync(folder, { recursive: true });
   let bytes = 0;
@@ -95,7 +95,12 @@ async function receive(req: Request, folder: string): Promise<void> {
       done(bytes > FILE_MOST ? new FileTooLarge() : null, chunk);
     },
   });
-  await pipeline(req, counted, createWriteStream(join(folder, SENT)));
+  try {
+    await pipeline(req, counted, createWriteStream(join(folder, SENT)));
+  } catch (error) {
+    rmSync(folder, { recursive: true, force: true });
+    throw error;
+  }
 }
 
 /** The thread has a bound of its own: what is too much for it ends it, and nothing else. */

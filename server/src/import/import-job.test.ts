@@ -86,6 +86,21 @@ test('one that a crash cuts off is taken out at the next start; one that had com
   expect(await rows('readings')).toBeGreaterThan(50);
 });
 
+test('where its rows cannot be taken out at once, what tells of them stays until they are, at the next start', async () => {
+  const stuck = {
+    ...failing('landLast'),
+    takeBack: async () => {
+      throw new Error('the disk is full');
+    },
+  };
+  await expect(bringIn(store, text, { tasks: stuck })).rejects.toThrow('the disk is full');
+  expect(imports()).toHaveLength(1);
+  expect(await rows('readings')).toBeGreaterThan(0);
+  store.close();
+  store = await openStore(folder, migrations);
+  expect([imports(), await rows('readings'), await rows('revisions')]).toEqual([[], 0, 0]);
+});
+
 test('one that is stopped leaves nothing, and nobody sees any of it before its end', async () => {
   const gauge = newGauge();
   const seen: number[] = [];
