@@ -120,3 +120,9 @@ export async function pad(page: Page, label: string | RegExp, digits: string): P
 /** Everything stored of a room. */
 export const roomFacts = async (url: string, room: string) =>
   (await (await fetch(`${url}/api/rooms/${room}/facts`)).json()) as RoomLists;
+
+/** Takes the last step back. What follows it can take longer than the way back is shown for: looked for, it is shown again. */
+export async function takeBack(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /: what waits$/ }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+}

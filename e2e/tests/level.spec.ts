@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { accessible, serve, type Running, ONCE } from './app.ts';
+import { accessible, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -42,7 +42,7 @@ test('a figure out of its range is asked back beside it; a dearer bag makes the 
   await price.fill('124');
   await price.press('Enter');
   await expect(fill).not.toHaveAttribute('aria-label', before!);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await takeBack(page);
   await expect(fill).toHaveAttribute('aria-label', before!);
 });
 

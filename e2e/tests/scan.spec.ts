@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join, dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, newRoom, roomFacts, serve, type Running, ONCE } from './app.ts';
+import { accessible, key, newRoom, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
 
 const LANDING = join(dirname(fileURLToPath(import.meta.url)), '../fixtures/landing-scan.ply');
 
@@ -87,7 +87,7 @@ test('a scan comes in as it is, is laid on the room, and is held by staffs befor
   await page.getByRole('button', { name: 'Scan', exact: true }).click();
   await page.getByRole('button', { name: 'Take out' }).click();
   await expect(held).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await takeBack(page);
   await expect(held).toBeVisible();
 });
 
@@ -126,7 +126,7 @@ test('the demo’s landing is judged from its scan: what it stands on, how level
   await accessible(page);
   await page.getByRole('button', { name: 'Set the next station there' }).click();
   await expect(page.getByText(/^Read station \d+ of \d+$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await takeBack(page);
 });
 
 test('joists ask for a line across them, which one key sets out', async ({ page }) => {
@@ -135,5 +135,5 @@ test('joists ask for a line across them, which one key sets out', async ({ page 
   await expect(page.getByText(/crowns over its joists can read flat/)).toBeVisible();
   await page.getByRole('button', { name: 'Set out the line across the joists' }).click();
   await expect(page.getByText(/^Read station \d+ of \d+$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await takeBack(page);
 });

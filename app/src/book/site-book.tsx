@@ -84,7 +84,7 @@ export function SiteBook() {
         </Fold>
       </ScrollView>
       {bringIn.card}
-      <UndoBar />
+      <UndoBar asked={looking} />
       <View style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.sheet }]}>
         {naming ? (
           <>

@@ -88,7 +88,7 @@ export function RoomFrame({
     <>
       {closing}
       {isHere(needs, props) ? <Actions actions={actions} /> : null}
-      <UndoBar />
+      <UndoBar passes asked={looking} />
     </>
   );
   return (

@@ -9,18 +9,26 @@ const SHOWN_MS = 8000;
 
 const isPast = (atMs: number) => performance.now() - atMs > SHOWN_MS;
 
-/** For a while after each change: what was done, and the way back; after going back, the way forward. */
-export function UndoBar() {
+interface Props {
+  /** Makes room again after a while, where the bench is short; asked for, it comes back. */
+  passes?: boolean;
+  /** The user looks for what was done: the last step is shown however old it is. */
+  asked?: boolean;
+}
+
+/** After each change: what was done, and the way back; after going back, the way forward. */
+export function UndoBar({ passes = false, asked = false }: Props) {
   const steps = useUndo();
   const palette = usePalette();
   // Whoever comes back to a place is not shown again what was done there long ago: Z still takes it back.
   const [past, setPast] = useState<typeof steps | null>(() => (isPast(steps.atMs) ? steps : null));
   useEffect(() => {
+    if (!passes) return undefined;
     const timer = setTimeout(() => setPast(steps), Math.max(0, steps.atMs + SHOWN_MS - performance.now()));
     return () => clearTimeout(timer);
-  }, [steps]);
+  }, [steps, passes]);
   const { undo, redo } = steps;
-  if ((!undo && !redo) || steps === past) return null;
+  if ((!undo && !redo) || (steps === past && !asked)) return null;
   return (
     <View role="status" style={[styles.bar, { backgroundColor: palette.plank, borderColor: palette.rule }]}>
       <Words style={styles.words} numberOfLines={1}>
