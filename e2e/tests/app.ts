@@ -126,3 +126,12 @@ export async function takeBack(page: Page): Promise<void> {
   await page.getByRole('button', { name: /: what waits$/ }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
 }
+
+/** Waits until the app is on the device: from then on the worker that keeps it stands between the page and the server. */
+export async function shellKept(page: Page): Promise<void> {
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await page.waitForFunction(
+    async () =>
+      (await caches.keys()).some((name) => name.startsWith('shell-')) && navigator.serviceWorker.controller !== null,
+  );
+}

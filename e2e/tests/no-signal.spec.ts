@@ -1,16 +1,8 @@
-import { expect, test, type Page } from '@playwright/test';
-import { accessible, facts, key, newRoom, serve, type Running, ONCE } from './app.ts';
+import { expect, test } from '@playwright/test';
+import { accessible, facts, key, newRoom, serve, shellKept, type Running, ONCE } from './app.ts';
 
 // What is on the device has to be there without a server: the service worker's work.
 test.use({ serviceWorkers: 'allow' });
-/** Waits until the app is on the device: from then on the worker that keeps it stands between the page and the server. */
-async function shellKept(page: Page): Promise<void> {
-  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
-  await page.waitForFunction(
-    async () =>
-      (await caches.keys()).some((name) => name.startsWith('shell-')) && navigator.serviceWorker.controller !== null,
-  );
-}
 
 let running: Running;
 test.beforeEach(async () => {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { newRoom, roomFacts, serve, type Running, ONCE } from './app.ts';
+import { newRoom, roomFacts, serve, shellKept, type Running, ONCE } from './app.ts';
 
 // What is on the device has to be there without a server: the service worker's work.
 test.use({ serviceWorkers: 'allow' });
@@ -37,6 +37,8 @@ test(
     await button(page, 'Work').click();
     await button(page, 'What was found').click();
     await expect(page.getByRole('button', { name: /^Photograph the room/ })).toBeVisible();
+    // The shell must be on the device before the signal goes.
+    await shellKept(page);
     await running.kill();
     // Pictures the browser itself draws, 40 x 30 px, each of its own colour.
     const drawn = await page.evaluate(() =>
