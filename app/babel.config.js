@@ -2,5 +2,6 @@ const straightImports = require('./straight-imports.js');
 
 module.exports = (api) => {
   api.cache(true);
-  return { presets: ['babel-preset-expo'], plugins: [straightImports] };
+  // What a front names is written into whoever imports it: where a front changes, what was kept of them is void.
+  return { presets: ['babel-preset-expo'], plugins: [[straightImports, { fronts: straightImports.versionOfFronts() }]] };
 };

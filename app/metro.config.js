@@ -8,9 +8,11 @@ config.resolver.assetExts.push('woff2');
 
 // Their ESM builds assign to exports in a way the bundle refuses at run time; the CJS builds do not.
 const commonJs = new Set(['class-validator', 'class-transformer']);
+// Half of it would be taken as ESM and half as CJS: two copies, and gestures told to the one are not known to the other.
+const isGestures = (name) => name.startsWith('@use-gesture/');
 const original = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, name, platform) => {
-  if (commonJs.has(name)) return { type: 'sourceFile', filePath: require.resolve(name) };
+  if (commonJs.has(name) || isGestures(name)) return { type: 'sourceFile', filePath: require.resolve(name) };
   // The solver looks for Node only when it runs there; its wasm file is served beside the app.
   if (name === 'highs') return { type: 'sourceFile', filePath: require.resolve('highs') };
   if (name.startsWith('node:')) return { type: 'empty' };

@@ -24,7 +24,13 @@ for (const throttle of [1, 4]) {
       const [x, y] = middles.sort((a, b) => a[0]! - b[0]!)[0]!;
       const send = (type: string, dx: number) =>
         sheet.dispatchEvent(
-          new PointerEvent(type, { pointerId: 1, clientX: box.left + x! + dx, clientY: box.top + y!, bubbles: true }),
+          new PointerEvent(type, {
+            pointerId: 1,
+            buttons: 1,
+            clientX: box.left + x! + dx,
+            clientY: box.top + y!,
+            bubbles: true,
+          }),
         );
       (sheet as HTMLElement).setPointerCapture = () => undefined;
       send('pointerdown', 0);

@@ -119,7 +119,7 @@ await frames(
    const box = sheet.getBoundingClientRect();
    sheet.setPointerCapture = () => undefined;
    const send = (type, dx) => sheet.dispatchEvent(new PointerEvent(type,
-     { pointerId: 1, clientX: box.left + 60 + dx, clientY: box.top + 60, bubbles: true }));
+     { pointerId: 1, buttons: 1, clientX: box.left + 60 + dx, clientY: box.top + 60, bubbles: true }));
    if (first) send('pointerdown', 0);
    send('pointermove', 60 * Math.sin(share * 12));`,
 );

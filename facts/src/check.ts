@@ -1,5 +1,6 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
+import type { Fields } from '@maquette/core/fields';
 import { shapeProblem, type RoomFacts } from '@maquette/core/room';
 import { isShipped } from '@maquette/core/coverings';
 import { KINDS, type FactKind } from './kinds.ts';
@@ -99,6 +100,15 @@ const BEYOND: Partial<Record<FactKind, (body: Record<string, unknown>) => SaidPr
     return [{ field: wrong.field, value: `${room[wrong.field].length} ${wrong.field}`, message: wrong.message }];
   },
 };
+
+const ofFields = new WeakMap<Fields, Shape>();
+
+/** The class that some fields make: what a form over them is checked by. Made once for a set of fields. */
+export function classOfFields(fields: Fields): Shape {
+  let made = ofFields.get(fields);
+  if (!made) ofFields.set(fields, (made = shapeOf(fields)));
+  return made;
+}
 
 /** Problems with a write of some kind. */
 export function checkWrite(kind: FactKind, plain: unknown): SaidProblem[] {

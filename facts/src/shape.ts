@@ -15,6 +15,7 @@ import {
   Max,
   MaxLength,
   Min,
+  MinLength,
   ValidateBy,
   ValidateIf,
   ValidateNested,
@@ -40,7 +41,11 @@ function rulesOf(spec: Spec, each: boolean): PropertyDecorator[] {
       return [number, Min(spec.min, takes), Max(spec.max, takes)];
     }
     case 'text':
-      return [IsString(say('takes text')), MaxLength(spec.most, say(`takes at most ${spec.most} characters`))];
+      return [
+        IsString(say('takes text')),
+        MaxLength(spec.most, say(`takes at most ${spec.most} characters`)),
+        ...(spec.least > 0 ? [MinLength(spec.least, say('takes a name'))] : []),
+      ];
     case 'id':
       return [Matches(/^[a-z0-9][a-z0-9-]{2,63}$/, say('takes an id of 3 to 64 small letters, digits and hyphens'))];
     case 'flag':

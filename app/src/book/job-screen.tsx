@@ -7,26 +7,25 @@ import {
   floorAreaM2,
   newOpening,
   rectangleWalls,
-  WALL_LENGTH_MM,
+  WALL,
   type BaseKind,
 } from '@maquette/core/room';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { formatArea } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
-import { bodyOf } from '@maquette/facts';
+import { filled, only } from '@maquette/core/fields';
+import { bodyOf, KINDS } from '@maquette/facts';
 import { useUnits } from '../data/device-settings.ts';
 import type { Shown } from '../data/lay.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
 import { write, type Change } from '../data/write.ts';
+import { FactField } from '../form/fact-field.tsx';
+import { useDraftForm, useFactForm } from '../form/fact-form.ts';
 import { Header } from '../room/header.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
-import { useAskedBack } from '../ui/asked-back.ts';
 import { Button, ButtonRow } from '../ui/button.tsx';
-import { Field } from '../ui/field.tsx';
 import { Fold } from '../ui/fold.tsx';
-import { LengthField } from '../bench/length-field.tsx';
 import { Words } from '../ui/text.tsx';
-import { useFollowing } from '../ui/use-following.ts';
 import { UndoBar } from '../room/undo-bar.tsx';
 import { Tables } from './tables.tsx';
 import { Footprint } from './footprint.tsx';
@@ -113,6 +112,13 @@ export function JobScreen({ jobId }: { jobId: string }) {
   );
 }
 
+const NEW_ROOM = {
+  name: filled(KINDS.rooms.fields.name),
+  widthMm: WALL.lengthMm,
+  depthMm: WALL.lengthMm,
+};
+const UNNAMED = { name: '' };
+
 function NewRoom({
   job,
   rooms,
@@ -124,75 +130,61 @@ function NewRoom({
   units: 'metric' | 'imperial';
   onMade: (id: string) => void;
 }) {
-  const [name, setName] = useState('');
-  const [widthMm, setWidth] = useState<number | null>(null);
-  const [depthMm, setDepth] = useState<number | null>(null);
-  const [nameProblem, setNameProblem] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const { onProblem, askedBack } = useAskedBack();
-  const make = async () => {
-    const unnamed = name.trim() === '' ? 'Empty: a room needs a name' : null;
-    setNameProblem(unnamed);
-    setProblem(askedBack);
-    if (unnamed || askedBack) return;
-    if (widthMm === null || depthMm === null) return setProblem('Both lengths are needed');
-    const id = newId();
-    const widthOfDoor = Math.min(800, Math.max(300, widthMm - 200));
-    const result = await write(`${name.trim()} added`, [
-      {
-        kind: 'rooms',
-        id,
-        body: {
-          jobId: job.id,
-          name: name.trim(),
-          rank: nextRank(rooms, Date.now()),
-          walls: rectangleWalls(widthMm, depthMm),
-          ...BLANK_SHAPE,
-          openings: widthMm >= 400 ? [newOpening(newId(), 0, Math.min(100, widthMm - widthOfDoor), widthOfDoor)] : [],
-          baseKind: 'slab-on-ground',
-          cardId: SHIPPED_CARDS[0]!.id,
-          units,
-          spacingMm: null,
-          contactsOnly: false,
+  const form = useDraftForm(NEW_ROOM, UNNAMED, units);
+  const make = () =>
+    form.record(async ({ name, widthMm, depthMm }) => {
+      const id = newId();
+      const widthOfDoor = Math.min(800, Math.max(300, widthMm - 200));
+      const result = await write(`${name} added`, [
+        {
+          kind: 'rooms',
+          id,
+          body: {
+            jobId: job.id,
+            name,
+            rank: nextRank(rooms, Date.now()),
+            walls: rectangleWalls(widthMm, depthMm),
+            ...BLANK_SHAPE,
+            openings: widthMm >= 400 ? [newOpening(newId(), 0, Math.min(100, widthMm - widthOfDoor), widthOfDoor)] : [],
+            baseKind: 'slab-on-ground',
+            cardId: SHIPPED_CARDS[0]!.id,
+            units,
+            spacingMm: null,
+            contactsOnly: false,
+          },
         },
-      },
-    ]);
-    if (!result.ok) return setProblem(result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
-    return onMade(id);
-  };
-  const length = { units, range: WALL_LENGTH_MM, onProblem };
+      ]);
+      if (result.ok) onMade(id);
+      return result;
+    });
   return (
     <Fold title="Add a room" open={rooms.length === 0}>
-      <Field label="What the room is called" value={name} onChange={setName} problem={nameProblem} />
+      <FactField form={form} name="name" label="What the room is called" />
       <View style={styles.pair}>
-        <LengthField {...length} label="Along the door wall" mm={widthMm} onTaken={setWidth} />
-        <LengthField {...length} label="Across it" mm={depthMm} onTaken={setDepth} />
+        <FactField form={form} name="widthMm" label="Along the door wall" />
+        <FactField form={form} name="depthMm" label="Across it" />
       </View>
       <Words size="small" quiet>
         Two lengths make a rectangle. Alcoves, an L, other angles and the door’s place come next, on the sheet.
       </Words>
-      {problem ? <Words role="alert">{problem}</Words> : null}
+      {form.problem ? <Words role="alert">{form.problem}</Words> : null}
       <Button kind="main" label="Add the room" onPress={() => void make()} />
     </Fold>
   );
 }
 
+const JOB_FIELDS = { ...only(KINDS.jobs.fields, 'about'), name: filled(KINDS.jobs.fields.name) };
+
 function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: () => void }) {
-  const [name, setName] = useFollowing(job.name);
-  const [about, setAbout] = useFollowing(job.about);
   const [said, setSaid] = useState<string | null>(null);
-  const keep = () => {
-    if (name.trim() === '' || (name.trim() === job.name && about.trim() === job.about))
-      return setName(name.trim() === '' ? job.name : name);
-    return void write('Job renamed', [
-      { kind: 'jobs', id: job.id, body: { ...bodyOf(job), name: name.trim(), about: about.trim() } },
-    ]);
-  };
+  const form = useFactForm(JOB_FIELDS, job, 'metric', (part) =>
+    write('Job renamed', [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } }]),
+  );
   const at = book.jobs.findIndex((one) => one.id === job.id);
   return (
     <Fold title="The whole job">
-      <Field label="Name" value={name} onChange={setName} onDone={keep} />
-      <Field label="In a few words" value={about} onChange={setAbout} onDone={keep} />
+      <FactField form={form} name="name" label="Name" />
+      <FactField form={form} name="about" label="In a few words" />
       <ButtonRow>
         <Button
           label="Earlier in the book"

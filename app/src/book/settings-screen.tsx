@@ -1,22 +1,23 @@
-import { useState, useSyncExternalStore } from 'react';
+import { useSyncExternalStore } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useQuery } from '@tanstack/react-query';
+import { text } from '@maquette/core/fields';
 import { api } from '../data/api.ts';
 import { clock, SKEW_TOLD_MS } from '../data/clock.ts';
 import { useUnits } from '../data/device-settings.ts';
 import { isLittle, roomWords, useRoomLeft } from '../data/room-left.ts';
 import { userName } from '../data/who.ts';
+import { OneField } from '../form/one-field.tsx';
 import { Header } from '../room/header.tsx';
 import { LIGHTS, useLook, type Light, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
-import { Field } from '../ui/field.tsx';
 import { Words } from '../ui/text.tsx';
 import { skewWords } from '../ui/times.ts';
 
-/** Letters of a name that go with each write. */
-const NAME_MOST = 60;
+/** A name that goes with each write. */
+const YOUR_NAME = text(60);
 
 const LIGHT_WORDS: Record<Light, string> = { device: 'As the device', day: 'Day', sun: 'Sun', dusk: 'Dusk' };
 
@@ -28,7 +29,6 @@ export function SettingsScreen() {
   const left = useRoomLeft();
   // Whoever opens this page first has heard nothing from the server yet: it is asked for its time.
   useQuery({ queryKey: ['health'], queryFn: () => api<object>('/api/health'), staleTime: 0 });
-  const [name, setName] = useState(userName.get);
   const skewMs = useSyncExternalStore(clock.subscribe, clock.skewMs, clock.skewMs);
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
@@ -57,14 +57,12 @@ export function SettingsScreen() {
         <Words size="small" quiet>
           Each room keeps its own units: change them in its top line.
         </Words>
-        <Field
+        <OneField
+          of={YOUR_NAME}
+          value={userName.get()}
+          units={units}
           label="Your name, as others see who wrote what"
-          value={name}
-          onChange={setName}
-          onDone={() => name.trim().length <= NAME_MOST && userName.set(name.trim())}
-          problem={
-            name.trim().length > NAME_MOST ? `${name.trim().length} letters: at most ${NAME_MOST} are taken` : null
-          }
+          onTaken={userName.set}
         />
         <Words color={Math.abs(skewMs ?? 0) > SKEW_TOLD_MS ? palette.verdict.stop : palette.ink}>
           {skewMs === null

@@ -1,22 +1,19 @@
-import { BLANK_JOB } from '@maquette/core/job';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { floorAreaM2 } from '@maquette/core/room';
 import { formatArea } from '@maquette/core/units';
 import { worstVerdict } from '@maquette/core/verdict/words';
-import { newId } from '../data/ids.ts';
 import type { ShownBook } from '../data/use-facts.ts';
 import { useBook } from '../data/use-facts.ts';
-import { write } from '../data/write.ts';
 import { useUnits } from '../data/device-settings.ts';
 import { Header } from '../room/header.tsx';
 import { WhatWaits } from '../room/what-waits.tsx';
 import { Trouble } from '../room/trouble.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
+import { fetched } from '../ui/fetched.tsx';
 import { Fold } from '../ui/fold.tsx';
-import { Field } from '../ui/field.tsx';
 import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../room/undo-bar.tsx';
@@ -25,8 +22,10 @@ import { useVerdicts } from '../worker/use-verdicts.ts';
 import { RemovedList } from './removed.tsx';
 import { Footprint } from './footprint.tsx';
 import { useBringIn } from './bring-in.tsx';
-import { nextRank } from './next-rank.ts';
 import { Touch } from '../ui/touch.tsx';
+
+/** The forms come in a file of their own: the book stands without them. */
+const NewJob = fetched(() => import('./new-job.tsx').then((part) => part.NewJob));
 
 /** Home: jobs as ruled lines, their rooms drawn to one scale, and the next thing to do. */
 export function SiteBook() {
@@ -38,20 +37,6 @@ export function SiteBook() {
   const bringIn = useBringIn();
   const [looking, setLooking] = useState(false);
   const [naming, setNaming] = useState(false);
-  const [name, setName] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const make = async () => {
-    if (name.trim() === '') return setProblem('Empty: a job needs a name');
-    const id = newId();
-    const rank = nextRank(book.jobs, Date.now());
-    const result = await write(`${name.trim()} added`, [
-      { kind: 'jobs', id, body: { name: name.trim(), ...BLANK_JOB, rank } },
-    ]);
-    if (!result.ok) return setProblem(result.problems.map((p) => p.message).join('; '));
-    setNaming(false);
-    setName('');
-    return router.push(`/jobs/${id}`);
-  };
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header
@@ -87,13 +72,7 @@ export function SiteBook() {
       <UndoBar asked={looking} />
       <View style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.sheet }]}>
         {naming ? (
-          <>
-            <Field label="What the job is called" value={name} onChange={setName} problem={problem} />
-            <ButtonRow>
-              <Button kind="main" label="Add the job" onPress={() => void make()} />
-              <Button label="Leave it" onPress={() => setNaming(false)} />
-            </ButtonRow>
-          </>
+          <NewJob jobs={book.jobs} onLeave={() => setNaming(false)} />
         ) : (
           <ButtonRow>
             <Button kind="main" label="New job" onPress={() => setNaming(true)} style={styles.wideButton} />

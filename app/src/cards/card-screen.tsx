@@ -1,74 +1,88 @@
-import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import {
   CARD_RANGES,
   findCard,
   isShipped,
-  LONGEST_RUN_M,
-  RULE_EDGE_MM,
-  RULE_GAP_MM,
+  RULE,
   ruleWords,
-  STEP_MM,
   type CardFigure,
   type CoveringCard,
 } from '@maquette/core/coverings';
-import { bodyOf } from '@maquette/facts';
+import { filled, only } from '@maquette/core/fields';
+import { bodyOf, KINDS } from '@maquette/facts';
+import { useUnits } from '../data/device-settings.ts';
+import type { Written } from '../data/history.ts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
+import { FactField } from '../form/fact-field.tsx';
+import { useFactForm } from '../form/fact-form.ts';
+import { valueWords } from '../form/value-words.ts';
 import { Header } from '../room/header.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
-import { Field } from '../ui/field.tsx';
 import { Words } from '../ui/text.tsx';
-import { useFollowing } from '../ui/use-following.ts';
 import { UndoBar } from '../room/undo-bar.tsx';
 import { useSay } from '../ui/shown-in.tsx';
 
-interface FigureProps {
-  label: string;
-  value: number | null;
-  unit: string;
-  range: { min: number; max: number };
-  locked: boolean;
-  /** Whether the field may be left empty. */
-  optional?: boolean;
-  onTaken: (value: number | null) => void;
-}
+const FIGURES = Object.keys(CARD_RANGES) as CardFigure[];
+const CARD_FIELDS = {
+  ...only(KINDS.cards.fields, 'source', 'stepMm', 'longestRunM', ...FIGURES),
+  name: filled(KINDS.cards.fields.name),
+};
 
-/** One figure of a card, kept as typed until it can be taken. */
-function Figure({ label, value, unit, range, locked, optional = false, onTaken }: FigureProps) {
-  const [text, setText] = useFollowing(value === null ? '' : String(value));
-  const [problem, setProblem] = useState<string | null>(null);
-  if (locked) return <Words figure>{`${label}: ${value === null ? 'none named' : `${value} ${unit}`}`}</Words>;
-  const take = () => {
-    if (optional && text.trim() === '') return value === null ? undefined : onTaken(null);
-    const next = Number(text.replace(',', '.'));
-    if (text.trim() === '' || !Number.isFinite(next) || next < range.min || next > range.max)
-      return setProblem(
-        `${text.trim() || 'Empty'}: ${range.min} to ${range.max} ${unit} is taken${optional ? ', or nothing' : ''}`,
-      );
-    setProblem(null);
-    return next === value ? undefined : onTaken(next);
-  };
-  return <Field label={label} value={text} unit={unit} figures onChange={setText} onDone={take} problem={problem} />;
+type Change = (part: Partial<CoveringCard>) => Promise<Written>;
+
+/** One rule of a card: its gap under its edge. */
+function RuleLine({ card, index, change }: { card: CoveringCard; index: number; change: Change }) {
+  const say = useSay();
+  const [units] = useUnits();
+  const rule = card.rules[index]!;
+  const form = useFactForm(RULE, rule, units, (part) =>
+    change({ rules: card.rules.map((r, i) => (i === index ? { ...r, ...part } : r)) }),
+  );
+  return (
+    <View style={styles.pair}>
+      <FactField form={form} name="gapMm" label={`Rule ${index + 1}, gap`} />
+      <FactField form={form} name="edgeMm" label={`Rule ${index + 1}, edge`} />
+      {card.rules.length > 1 ? (
+        <Button
+          label="Drop"
+          hint={say(ruleWords(rule))}
+          onPress={() => void change({ rules: card.rules.filter((_, i) => i !== index) })}
+        />
+      ) : null}
+    </View>
+  );
 }
 
 /** One card, figure by figure. */
 export function CardScreen({ cardId }: { cardId: string }) {
-  const say = useSay();
-  const palette = usePalette();
   const router = useRouter();
   const book = useBook();
   const card = findCard(book.cards, cardId);
-  const [name, setName] = useFollowing(card?.name ?? '');
-  const [source, setSource] = useFollowing(card?.source ?? '');
   const back = () => (router.canGoBack() ? router.back() : router.replace('/cards'));
   if (!card) return <Header title={book.loading ? 'Opening …' : 'No such card'} onBack={back} />;
+  return <Card card={card} back={back} />;
+}
+
+function Card({ card, back }: { card: CoveringCard; back: () => void }) {
+  const say = useSay();
+  const palette = usePalette();
+  const [units] = useUnits();
   const locked = isShipped(card.id);
-  const change = (part: Partial<CoveringCard>) =>
-    void write('Card changed', [{ kind: 'cards', id: card.id, body: { ...bodyOf(card), ...part } }]);
+  const change: Change = (part) =>
+    write('Card changed', [{ kind: 'cards', id: card.id, body: { ...bodyOf(card), ...part } }]);
+  const form = useFactForm(CARD_FIELDS, card, units, change);
+  const figure = (name: CardFigure | 'stepMm' | 'longestRunM', label: string) =>
+    locked ? (
+      <Words key={name} figure>
+        {`${label}: ${card[name] === null ? 'none named' : valueWords(card[name], CARD_FIELDS[name], units)}`}
+      </Words>
+    ) : (
+      <FactField key={name} form={form} name={name} label={label} />
+    );
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header title={card.name} onBack={back} />
@@ -76,57 +90,23 @@ export function CardScreen({ cardId }: { cardId: string }) {
         {locked ? (
           <Words>This card ships with Maquette and stays as it is. Copy it to change its figures.</Words>
         ) : (
-          <Field
-            label="Name"
-            value={name}
-            onChange={setName}
-            onDone={() => (name.trim() && name !== card.name ? change({ name: name.trim() }) : undefined)}
-          />
+          <FactField form={form} name="name" label="Name" />
         )}
         <Words bold>Flatness: all of these hold</Words>
-        {card.rules.map((rule, index) => (
-          <View key={index} style={styles.pair}>
-            <Figure
-              label={`Rule ${index + 1}, gap`}
-              value={rule.gapMm}
-              unit="mm"
-              range={RULE_GAP_MM}
-              locked={locked}
-              onTaken={(gapMm) =>
-                change({ rules: card.rules.map((r, i) => (i === index ? { ...r, gapMm: gapMm! } : r)) })
-              }
-            />
-            <Figure
-              label={`Rule ${index + 1}, edge`}
-              value={rule.edgeMm}
-              unit="mm"
-              range={RULE_EDGE_MM}
-              locked={locked}
-              onTaken={(edgeMm) =>
-                change({ rules: card.rules.map((r, i) => (i === index ? { ...r, edgeMm: edgeMm! } : r)) })
-              }
-            />
-            {!locked && card.rules.length > 1 ? (
-              <Button
-                label="Drop"
-                hint={say(ruleWords(rule))}
-                onPress={() => change({ rules: card.rules.filter((_, i) => i !== index) })}
-              />
-            ) : null}
-          </View>
-        ))}
+        {card.rules.map((rule, index) =>
+          locked ? (
+            <Words key={index} figure>{`Rule ${index + 1}: ${say(ruleWords(rule))}`}</Words>
+          ) : (
+            <RuleLine key={index} card={card} index={index} change={change} />
+          ),
+        )}
         {!locked && card.rules.length < 6 ? (
-          <Button label="Add a rule" onPress={() => change({ rules: [...card.rules, { gapMm: 3, edgeMm: 1000 }] })} />
+          <Button
+            label="Add a rule"
+            onPress={() => void change({ rules: [...card.rules, { gapMm: 3, edgeMm: 1000 }] })}
+          />
         ) : null}
-        <Figure
-          label="No step over"
-          value={card.stepMm}
-          unit="mm"
-          range={STEP_MM}
-          locked={locked}
-          optional
-          onTaken={(stepMm) => change({ stepMm })}
-        />
+        {figure('stepMm', 'No step over')}
         {locked ? (
           <Words>{card.attachedPad ? 'Attached pad' : 'No attached pad'}</Words>
         ) : (
@@ -138,38 +118,15 @@ export function CardScreen({ cardId }: { cardId: string }) {
               { value: 'yes', label: 'Attached' },
               { value: 'no', label: 'None' },
             ]}
-            onChange={(value) => change({ attachedPad: value === 'yes' })}
+            onChange={(value) => void change({ attachedPad: value === 'yes' })}
           />
         )}
-        {(Object.keys(CARD_RANGES) as CardFigure[]).map((field) => (
-          <Figure
-            key={field}
-            label={say(CARD_RANGES[field].words)}
-            value={card[field]}
-            unit={CARD_RANGES[field].unit}
-            range={CARD_RANGES[field]}
-            locked={locked}
-            onTaken={(value) => change({ [field]: value! })}
-          />
-        ))}
-        <Figure
-          label="Longest run without a joint"
-          value={card.longestRunM}
-          unit="m"
-          range={LONGEST_RUN_M}
-          locked={locked}
-          optional
-          onTaken={(longestRunM) => change({ longestRunM })}
-        />
+        {FIGURES.map((name) => figure(name, say(CARD_RANGES[name].words)))}
+        {figure('longestRunM', 'Longest run without a joint')}
         {locked ? (
           <Words quiet>{card.source}</Words>
         ) : (
-          <Field
-            label="Where these figures come from"
-            value={source}
-            onChange={setSource}
-            onDone={() => (source !== card.source ? change({ source: source.slice(0, 300) }) : undefined)}
-          />
+          <FactField form={form} name="source" label="Where these figures come from" />
         )}
         {!locked ? (
           <ButtonRow>

@@ -1,5 +1,6 @@
 import { bodyOf, KINDS, type FactOf, type FactKind, type Problem } from '@maquette/facts';
-import { history, outbox, queries, rules, store } from './device.ts';
+import { history, outbox, queries, store } from './device.ts';
+import { rules } from './rules.ts';
 import { newId } from './ids.ts';
 import { DeviceFull } from './outbox.ts';
 import { saveText } from './save-text.ts';

@@ -4,6 +4,7 @@ import Svg, { ClipPath, Defs, G, Path } from 'react-native-svg';
 import { type PointMm, type RoomFacts } from '@maquette/core/room';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
+import { fetched } from '../ui/fetched.tsx';
 import { leafTips } from './openings-drawing.tsx';
 import { FixturesLayer } from './fixtures-layer.tsx';
 import { HandlesLayer, LinesLayer } from './handles-layer.tsx';
@@ -12,7 +13,7 @@ import { TrailLayer } from './trail-layer.tsx';
 import { useShapeDrag, type ShapeEdits } from './use-shape-drag.ts';
 import { outlinePath, Walls } from './walls.tsx';
 import type { SheetView } from './view.ts';
-import { useSheetView, type Grip } from './use-gestures.ts';
+import { useSheetView, type Grip } from './use-sheet-view.ts';
 import { usePlan } from './use-plan.ts';
 
 interface Props {
@@ -37,6 +38,11 @@ interface Props {
   fixtureNames?: boolean;
 }
 
+/** What is drawn stands before it can be moved: what hears the fingers comes in a file of its own. */
+const SheetGestures = fetched(() => import('./sheet-gestures.tsx').then((part) => part.SheetGestures));
+
+/** The browser neither scrolls nor zooms the page where the sheet is moved. */
+const FINGERS_ARE_OURS = { touchAction: 'none' } as object;
 const NO_FIXTURES: RoomFacts['fixtures'] = [];
 
 /** The room to scale: the same drawing in the same place on every stage. Pan, pinch, double tap to fit. */
@@ -55,7 +61,7 @@ export function Sheet({
   fixtureNames = true,
 }: Props) {
   const palette = usePalette();
-  const ref = useRef<View>(null);
+  const ref = useRef<HTMLElement & View>(null);
   const [size, setSize] = useState({ width: 390, height: 320 });
   const { shown: room, dragging, grip } = useShapeDrag(onRecord, edits);
   // Islands are worked out again once the finger lets go: nothing drawn while pulling needs them.
@@ -67,8 +73,7 @@ export function Sheet({
     [trail, still, onRecord.openings],
   );
   const corners = usePlan(outlined).corners;
-  const { view, moved, refit, zoomBy } = useSheetView(
-    ref,
+  const { view, moved, hands } = useSheetView(
     fitted,
     size,
     (seen, x, y) => onTap?.(seen, x, y),
@@ -81,8 +86,9 @@ export function Sheet({
       style={[styles.box, { backgroundColor: palette.sheet }]}
       onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
     >
-      <View ref={ref} style={StyleSheet.absoluteFill} testID="sheet">
-        <Svg width={size.width} height={size.height} role="img" aria-label={description}>
+      <View ref={ref} style={[StyleSheet.absoluteFill, FINGERS_ARE_OURS]} testID="sheet">
+        {/* Fingers touch the paper, never what is drawn on it: that comes and goes while they move. */}
+        <Svg width={size.width} height={size.height} pointerEvents="none" role="img" aria-label={description}>
           {trail ? (
             <TrailLayer trail={trail} view={view} units={room.units} />
           ) : (
@@ -111,12 +117,13 @@ export function Sheet({
           <ScaleBar view={view} units={room.units} />
         </Svg>
       </View>
+      <SheetGestures sheet={ref} hands={hands} />
       <View style={styles.tools}>
         {moved ? (
           <Button
             label="Fit"
             hint="Show the whole room"
-            onPress={refit}
+            onPress={hands.fit}
             style={[styles.tool, { backgroundColor: palette.bench }]}
           />
         ) : null}
@@ -124,7 +131,7 @@ export function Sheet({
           <Button
             label="+"
             hint="Closer"
-            onPress={() => zoomBy(1.5)}
+            onPress={() => hands.zoom(1.5, size.width / 2, size.height / 2)}
             style={[styles.tool, { backgroundColor: palette.bench }]}
           />
         ) : null}

@@ -1,7 +1,7 @@
 import equal from 'fast-deep-equal';
 import { useRef, useState } from 'react';
 import { moveCorner, moveWall, planOf, snapMm, type Fixture, type Reshaped, type RoomFacts } from '@maquette/core/room';
-import type { Grip } from './use-gestures.ts';
+import type { Grip } from './use-sheet-view.ts';
 import { toMmPoint, toPx, type SheetView } from './view.ts';
 
 /** What pulling on the sheet asks for once the finger lets go. */

@@ -1,13 +1,14 @@
 import { StyleSheet, View } from 'react-native';
-import { useState } from 'react';
+import { useMemo } from 'react';
+import type { Field } from '@maquette/core/fields';
 import type { FigureSpec } from '@maquette/core/figures';
 import { newId } from '../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
+import { OneField } from '../form/one-field.tsx';
+import { valueWords } from '../form/value-words.ts';
 import { useBook, type ShownRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
-import { Field } from '../ui/field.tsx';
 import { Fold } from '../ui/fold.tsx';
-import { useFollowing } from '../ui/use-following.ts';
 import { useSay } from '../ui/shown-in.tsx';
 
 export type NamedFigure = [name: string, spec: FigureSpec];
@@ -28,39 +29,40 @@ export function FiguresFold({ shown, figures }: { shown: ShownRoom; figures: rea
   );
 }
 
+/** What a figure takes, as a form asks for it. */
+const statedBy = ({ min, max, unit }: FigureSpec): Field<number> => ({
+  spec: { type: 'figure', min, max, unit, whole: false },
+  orNull: false,
+  mayLack: false,
+});
+
 function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; shown: ShownRoom }) {
   const say = useSay();
   const book = useBook();
   const jobId = shown.room!.jobId;
   const held = book.figures.find((f) => f.jobId === jobId && f.name === name);
   const value = held?.value ?? spec.value;
-  const [text, setText] = useFollowing(String(value));
-  const [problem, setProblem] = useState<string | null>(null);
-  const take = () => {
-    const next = Number(text.trim().replace(',', '.'));
-    if (text.trim() === String(value)) return setProblem(null);
-    if (text.trim() === '' || !Number.isFinite(next) || next < spec.min || next > spec.max)
-      return setProblem(`${text || 'Empty'}: ${spec.min} to ${spec.max} ${spec.unit} is taken`);
-    setProblem(null);
+  const stated = useMemo(() => statedBy(spec), [spec]);
+  const units = shown.room!.units;
+  const take = (next: number) => {
     if (next === spec.value && held)
-      return void write(`${say(spec.words)}: back to ${spec.value}`, [
+      return write(`${say(spec.words)}: back to ${usual}`, [
         { kind: 'figures', id: held.id, body: bodyOf(held), deleted: true },
       ]);
-    return void write(`${say(spec.words)}: ${next} ${spec.unit}`, [
+    return write(`${say(spec.words)}: ${valueWords(next, stated, units)}`, [
       { kind: 'figures', id: held?.id ?? newId(), body: { jobId, name, value: next, source: 'This job' } },
     ]);
   };
+  const usual = valueWords(spec.value, stated, units);
   return (
     <View style={styles.line}>
-      <Field
+      <OneField
+        of={stated}
+        value={value}
+        units={units}
         label={say(spec.words)}
-        figures
-        unit={spec.unit}
-        value={text}
-        onChange={setText}
-        onDone={take}
-        problem={problem}
-        hint={say(held ? `This job’s own; the default is ${spec.value}` : spec.source)}
+        onTaken={take}
+        hint={say(held ? `This job’s own; the default is ${usual}` : spec.source)}
       />
     </View>
   );

@@ -1,4 +1,4 @@
-import { useId, useRef, useState, type ReactNode } from 'react';
+import { useId, useRef, useState, type ReactNode, type Ref } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { FACE, SIZE, usePalette, SPACE } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
@@ -16,10 +16,12 @@ interface Props {
   figures?: boolean;
   /** A key at the end of the line. */
   beside?: ReactNode;
+  /** Where a form puts the cursor when this is asked back. */
+  ref?: Ref<TextInput>;
 }
 
 /** One labelled line to write in; its problem stands under it and what was typed stays. */
-export function Field({ label, value, onChange, onDone, unit, problem, hint, figures = false, beside }: Props) {
+export function Field({ label, value, onChange, onDone, unit, problem, hint, figures = false, beside, ref }: Props) {
   const palette = usePalette();
   const id = useId();
   const [focused, setFocused] = useState(false);
@@ -37,6 +39,7 @@ export function Field({ label, value, onChange, onDone, unit, problem, hint, fig
       </Words>
       <View style={styles.line}>
         <TextInput
+          ref={ref}
           accessibilityLabel={unit ? `${label}, ${unit}` : label}
           aria-invalid={Boolean(problem)}
           value={value}

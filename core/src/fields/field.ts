@@ -5,12 +5,14 @@ interface FigureSpec {
   type: 'figure';
   min: number;
   max: number;
-  unit: Unit;
+  /** One of `Unit`, or a rate a job sets, such as `kg/m²`. */
+  unit: string;
   whole: boolean;
 }
 interface TextSpec {
   type: 'text';
-  /** Characters it may have. */
+  /** Characters it has at least, and may have. */
+  least: number;
   most: number;
   /** Ids of other facts may stand in it, as in `layer/<id>+<id>`: a copy of the job gives them their new names. */
   carriesIds: boolean;
@@ -89,10 +91,14 @@ export const whole = (min: number, max: number, unit: Unit = ''): Field<number> 
   field({ type: 'figure', min, max, unit, whole: true });
 
 /** Text of so many characters at most; what was typed is kept. */
-export const text = (most: number): Field<string> => field({ type: 'text', most, carriesIds: false });
+export const text = (most: number): Field<string> => field({ type: 'text', least: 0, most, carriesIds: false });
+
+/** The same text where it may not be left empty: a form that makes something asks for its name. */
+export const filled = (of: Field<string>): Field<string> =>
+  of.spec.type === 'text' ? { ...of, spec: { ...of.spec, least: 1 } } : of;
 
 /** Text in which ids of other facts may stand. */
-export const key = (most: number): Field<string> => field({ type: 'text', most, carriesIds: true });
+export const key = (most: number): Field<string> => field({ type: 'text', least: 0, most, carriesIds: true });
 
 /** The id of a thing that stands in a list of its fact: an opening, a fixture. */
 export const ownId = (of: string): Field<string> => field({ type: 'id', of, refers: 'no' });
@@ -131,3 +137,7 @@ export const cells = (min: number, max: number, most: number): Field<(number | n
 export const orNull = <T>(of: Field<T>): Field<T | null> => ({ ...of, orNull: true }) as Field<T | null>;
 
 export const mayLack = <T>(of: Field<T>): Lacking<T> => ({ ...of, mayLack: true });
+
+/** Some of the fields of a fact, as a form asks for them. */
+export const only = <const F extends Fields, const K extends keyof F & string>(fields: F, ...names: K[]): Pick<F, K> =>
+  Object.fromEntries(names.map((name) => [name, fields[name]])) as Pick<F, K>;

@@ -1,6 +1,7 @@
 import type { FigureOf } from '../figures/index.ts';
 import { worstPlacements, gapMap, type Grid, type Placement } from '../flat/index.ts';
 import { restOf, type Beam } from './beam.ts';
+import { TELEGRAPH } from './telegraph.ts';
 
 /** What a row of planks is taken to be: assumptions, shown and editable. */
 interface PlankMake {
@@ -226,9 +227,6 @@ function turnNear(planksMm: Float64Array, joints: readonly number[], node: numbe
 function turnAt(planksMm: Float64Array, i: number): number {
   return (Math.atan(Math.abs(planksMm[i - 1]! - 2 * planksMm[i]! + planksMm[i + 1]!) / STEP_MM) * 180) / Math.PI;
 }
-
-/** What shows through a glued covering: places over this under a short edge, mm. */
-export const TELEGRAPH = { edgeMm: 200, gapMm: 0.5 } as const;
 
 /** Ridges and hollows that a glued covering would show: over half a millimetre under 200 mm, worst first. Lips come on top. */
 export function telegraphing(grid: Grid, heights: Float64Array): Placement[] {

@@ -1,4 +1,5 @@
 export {
+  BASE,
   BASE_KINDS,
   BASE_RANGES,
   BASE_WORDS,
@@ -14,13 +15,13 @@ export {
   UNKNOWN_BASE,
 } from './base.ts';
 export { type CutLine, cutPart, lineThrough } from './cut.ts';
-export { adjustToDiagonals, type Diagonal, diagonalProblem } from './diagonals.ts';
+export { adjustToDiagonals, type Diagonal, DIAGONAL, diagonalProblem } from './diagonals.ts';
 export { moveCorner, moveWall, type Reshaped, snapMm } from './edit.ts';
 export { BLANK_SHAPE, type RoomFacts } from './facts.ts';
 export {
   type Fixture,
+  FIXTURE,
   FIXTURE_KINDS,
-  FIXTURE_MM,
   type FixtureKind,
   fixtureName,
   fixtureOutline,
@@ -60,6 +61,7 @@ export {
   fitOpenings,
   newOpening,
   type Opening,
+  OPENING,
   OPENING_KINDS,
   OPENING_MM,
   OPENING_WORDS,
@@ -77,6 +79,7 @@ export {
   TURN_DEG,
   turnWords,
   type Wall,
+  WALL,
   WALL_COUNT,
   WALL_LENGTH_MM,
   wallName,

@@ -1,7 +1,7 @@
 import { celsius, decimals, listed, lower, say, sentence, type Said } from '../said/index.ts';
 import equal from 'fast-deep-equal';
 import { answerTo } from '../fields/index.ts';
-import { airHistory, bandClock, outWords, samplesOf, type AirHistory } from '../air/index.ts';
+import { bandClock, outWords } from '../air/index.ts';
 import {
   forecastProbe,
   METHOD_SPECS,
@@ -18,7 +18,8 @@ import {
 } from '../damp/index.ts';
 import { decidedBy } from '../hazards/index.ts';
 import { distanceMm } from '../room/index.ts';
-import { placeWords } from './flat.ts';
+import { placeWords } from './place.ts';
+import { roomAir } from './room-air.ts';
 import type { OwnCriterion } from './words.ts';
 
 /** Who finds out where water comes from. */
@@ -182,11 +183,6 @@ function boardsCriterion({ basePercent, boardsPercent, allowed }: NonNullable<Da
 }
 
 const count = (n: number) => say('verdict.tests', { n });
-
-/** Air of the room over time, as the criterion and the screens show it. */
-export function roomAir(ctx: DampContext): AirHistory {
-  return airHistory(samplesOf(ctx.facts.airReadings, ctx.facts.airLogs), ctx.card, ctx.figure('air-gap-h'));
-}
 
 function airCriterion(ctx: DampContext): OwnCriterion {
   const history = roomAir(ctx);

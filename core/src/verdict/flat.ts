@@ -1,4 +1,4 @@
-import { allOf, gap, listed, reach, say, type Said } from '../said/index.ts';
+import { gap, listed, say, type Said } from '../said/index.ts';
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
 import {
   achievedOf,
@@ -16,22 +16,15 @@ import {
   type LevellingWork,
 } from '../flat/index.ts';
 import { ANCHORS_LEAST } from '../scan/index.ts';
-import { tapeFrom, type Plan, type RoomFacts } from '../room/index.ts';
+import { type Plan, type RoomFacts } from '../room/index.ts';
 import { formatGap, unitLabel } from '../units/index.ts';
 import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
+import { placeWords } from './place.ts';
+import { LIPS_CHECK } from './ticks.ts';
 import type { OwnCriterion, Verdict } from './words.ts';
 
 /** Share of the floor that must lie within reach of a reading before the map can say `lay`. */
 const FULL_COVER_SHARE = 0.99;
-
-/** `0.84 m from W1, 2.47 m from the door wall`. */
-export function placeWords(room: RoomFacts, plan: Plan, at: readonly [number, number]): Said {
-  return allOf(
-    tapeFrom(room, plan, { xMm: at[0], yMm: at[1] }).map((d) =>
-      say('verdict.distanceFrom', { distance: reach(Math.round(d.distanceMm / 10) * 10), wall: d.name }),
-    ),
-  );
-}
 
 function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureChance | null): OwnCriterion {
   const units = room.units;
@@ -295,6 +288,3 @@ function lipCriterion(
     next: over > 0 ? say('verdict.mendLip') : say('verdict.lipAllowed'),
   };
 }
-
-/** Key of the check that says every joint was felt along. */
-export const LIPS_CHECK = 'lips/joints';

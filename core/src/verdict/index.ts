@@ -1,5 +1,8 @@
 export { type Criterion, type OwnCriterion, type Verdict, VERDICTS, worstVerdict } from './words.ts';
-export { flatCriteria, LIPS_CHECK, placeWords } from './flat.ts';
+export { flatCriteria } from './flat.ts';
+export { placeWords } from './place.ts';
+export { LIPS_CHECK, markTick } from './ticks.ts';
 export { stripCriteria } from './strip.ts';
-export { dampCriteria, roomAir } from './damp.ts';
-export { markTick, soundCriteria } from './sound.ts';
+export { dampCriteria } from './damp.ts';
+export { roomAir } from './room-air.ts';
+export { soundCriteria } from './sound.ts';

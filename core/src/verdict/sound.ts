@@ -3,11 +3,9 @@ import { lower, say, sentence } from '../said/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
 import { KEEP_OFF_KINDS, MARK_WORDS, treatmentOf, walkOf, type SoundFacts } from '../soundness/index.ts';
-import { placeWords } from './flat.ts';
+import { placeWords } from './place.ts';
+import { markTick } from './ticks.ts';
 import { VERDICTS, type OwnCriterion } from './words.ts';
-
-/** Key under which a treated mark is ticked. */
-export const markTick = (markId: string) => `mark/${markId}`;
 
 /** Criteria of soundness: what was found and is not treated yet, and how much of the floor nobody has been over. */
 export function soundCriteria(

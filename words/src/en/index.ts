@@ -1,6 +1,7 @@
 import { units } from './units.ts';
 import { formats } from './formats.ts';
 import { said } from './said.ts';
+import { asked } from './asked.ts';
 import { air } from './air.ts';
 import { coverings } from './coverings.ts';
 import { damp } from './damp.ts';
@@ -20,6 +21,7 @@ export const english = {
   ...units,
   ...formats,
   ...said,
+  ...asked,
   ...air,
   ...coverings,
   ...damp,

@@ -1,20 +1,21 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { AIR_RANGES, airHistory, bandClock, dewPointC, equilibriumMcPercent, inBand } from '@maquette/core/air';
+import { airHistory, bandClock, dewPointC, equilibriumMcPercent, inBand } from '@maquette/core/air';
 import { surfaceMarginC, type DampContext, BOXES_IN } from '@maquette/core/damp';
 import type { ClimateFile } from '@maquette/core/formats';
-import { answerTo } from '@maquette/core/fields';
+import { answerTo, only } from '@maquette/core/fields';
+import { KINDS } from '@maquette/facts';
 import { roomAir } from '@maquette/core/verdict';
 import { Listen } from '../../bench/listen.tsx';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
-import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { FileFindings } from '../../ui/file-findings.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { NumberField } from '../../bench/number-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useDraftForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { AirChart } from './air-chart.tsx';
@@ -106,74 +107,41 @@ function clockWords(what: string, clock: ReturnType<typeof bandClock>, inside: b
   return `${what}: ${Math.floor(clock.hoursDone)} of ${clock.hoursNeeded} h in band${clock.dueAt ? `, complete ${localTime(clock.dueAt)} if it holds` : ''}.`;
 }
 
+const AIR_BY_HAND = only(KINDS.airReadings.fields, 'tempC', 'rhPercent', 'surfaceC');
+const NOTHING_READ = {};
+
 function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   const palette = usePalette();
-  const [tempC, setTemp] = useState<number | null>(null);
-  const [rh, setRh] = useState<number | null>(null);
-  const [surfaceC, setSurface] = useState<number | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [held, setHeld] = useState<{ tempC: number | null; rh: number } | null>(null);
-  const { onProblem, askedBack } = useAskedBack();
-  const keep = async () => {
-    if (askedBack) return setProblem(askedBack);
-    const missing = [...(tempC === null ? ['temperature'] : []), ...(rh === null ? ['humidity'] : [])];
-    if (missing.length > 0) return setProblem(`Still needed: ${missing.join(', ')}`);
-    const written = await write('Air read', [
-      {
-        kind: 'airReadings',
-        id: newId(),
-        roomId: shown.room!.id,
-        body: {
-          takenAt: nowUtc(),
-          tempC: tempC!,
-          rhPercent: rh!,
-          surfaceC,
-          // What was keyed over a held value is no longer the instrument's.
-          instrument: held?.tempC === tempC && held?.rh === rh ? 'hygrometer' : '',
-          who: '',
-          note: '',
+  const form = useDraftForm(AIR_BY_HAND, NOTHING_READ, ctx.room.units);
+  const [held, setHeld] = useState<{ tempC: number | null; rhPercent: number } | null>(null);
+  const [tempC, rhPercent] = [form.standing('tempC'), form.standing('rhPercent')];
+  const keep = () =>
+    form.record(async (air) => {
+      // What was keyed over a held value is no longer the instrument's.
+      const instrument = held?.tempC === air.tempC && held.rhPercent === air.rhPercent ? 'hygrometer' : '';
+      const written = await write('Air read', [
+        {
+          kind: 'airReadings',
+          id: newId(),
+          roomId: shown.room!.id,
+          body: { takenAt: nowUtc(), ...air, instrument, who: '', note: '' },
         },
-      },
-    ]);
-    if (!written.ok) return setProblem(written.problems.map((p) => `${p.field} ${p.message}`).join('; '));
-    setProblem(null);
-    setTemp(null);
-    setRh(null);
-    setHeld(null);
-    return setSurface(null);
-  };
-  const out = tempC !== null && rh !== null && !inBand({ tempC, rhPercent: rh }, ctx.card);
+      ]);
+      if (!written.ok) return written;
+      form.restart();
+      setHeld(null);
+      return written;
+    });
+  const out = typeof tempC === 'number' && typeof rhPercent === 'number' && !inBand({ tempC, rhPercent }, ctx.card);
   return (
     <View style={styles.gap}>
-      <NumberField
-        onProblem={onProblem}
-        label="Air"
-        value={tempC}
-        unit="°C"
-        range={AIR_RANGES.tempC}
-        onTaken={setTemp}
-      />
-      <NumberField
-        onProblem={onProblem}
-        label="Humidity"
-        value={rh}
-        unit="%RH"
-        range={AIR_RANGES.rhPercent}
-        onTaken={setRh}
-      />
-      <NumberField
-        onProblem={onProblem}
-        label="Surface of the base, when it is to be primed or poured"
-        value={surfaceC}
-        unit="°C"
-        range={AIR_RANGES.surfaceC}
-        empty
-        onTaken={setSurface}
-      />
+      <FactField form={form} name="tempC" label="Air" />
+      <FactField form={form} name="rhPercent" label="Humidity" />
+      <FactField form={form} name="surfaceC" label="Surface of the base, when it is to be primed or poured" />
       {out ? <Words size="small">Outside the covering’s bands: kept all the same.</Words> : null}
-      {problem ? (
+      {form.problem ? (
         <Words role="alert" size="small" color={palette.verdict.stop}>
-          {problem}
+          {form.problem}
         </Words>
       ) : null}
       <ButtonRow>
@@ -185,9 +153,9 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
         room={ctx.room}
         shows={(percent, there) => `${there === null ? '' : `${there.toFixed(1)} °C, `}${percent.toFixed(1)} %RH`}
         onHold={(percent, there) => {
-          setRh(percent);
-          if (there !== null) setTemp(there);
-          setHeld({ tempC: there, rh: percent });
+          void form.put('rhPercent', percent);
+          if (there !== null) void form.put('tempC', there);
+          setHeld({ tempC: there, rhPercent: percent });
         }}
       />
     </View>

@@ -12,8 +12,6 @@ import { fetched } from '../../ui/fetched.tsx';
 import { tabParts } from '../../ui/tabs.tsx';
 import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
-import { AirTab } from './air-tab.tsx';
-import { ForecastTab } from './forecast-tab.tsx';
 import { pinsOf } from './pins.ts';
 import { setTest } from './set-test.ts';
 import { TestsTab } from './tests-tab.tsx';
@@ -31,7 +29,9 @@ type Tab = (typeof TABS)[number]['tab'];
 const REACH_PX = 26;
 const NO_CORNERS: Polygon = [];
 
-/** Seldom opened, with a table that is large: it comes in a file of its own. */
+/** The tests are what the stage opens with; what else it holds comes in files of its own. */
+const AirTab = fetched(() => import('./air-tab.tsx').then((tab) => tab.AirTab));
+const ForecastTab = fetched(() => import('./forecast-tab.tsx').then((tab) => tab.ForecastTab));
 const LogTab = fetched(() => import('./log-tab.tsx').then((tab) => tab.LogTab));
 
 /** Is it dry enough: the guide, the tests, the air, the forecast and the evidence. */

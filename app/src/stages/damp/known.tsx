@@ -18,7 +18,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers, type Answers } from '../use-answers.ts';
-import { DayField } from './time-field.tsx';
+import { OneField } from '../../form/one-field.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { SPACE } from '../../theme/theme.tsx';
 
@@ -70,22 +70,28 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
             </View>
           </View>
         ) : null}
-        <DayField
+        <OneField
           label="Weathertight and cured since"
-          day={answers.to(WEATHERTIGHT) ?? ''}
-          onTaken={(day) => void answers.set(WEATHERTIGHT, day, 'Weathertight since')}
+          of={WEATHERTIGHT.takes}
+          value={answers.to(WEATHERTIGHT) ?? ''}
+          units={room.units}
+          onTaken={(day) => answers.set(WEATHERTIGHT, day, 'Weathertight since')}
           hint="Drying starts here, never at casting. Empty: not known."
         />
-        <DayField
+        <OneField
           label="Heating or weather-tightness changed on"
-          day={answers.to(CHANGED) ?? ''}
-          onTaken={(day) => void answers.set(CHANGED, day, 'Change recorded')}
+          of={CHANGED.takes}
+          value={answers.to(CHANGED) ?? ''}
+          units={room.units}
+          onTaken={(day) => answers.set(CHANGED, day, 'Change recorded')}
           hint="Readings from before it no longer count."
         />
-        <DayField
+        <OneField
           label="Wanted laying date"
-          day={answers.to(LAYING_DAY) ?? ''}
-          onTaken={(day) => void answers.set(LAYING_DAY, day, 'Laying date')}
+          of={LAYING_DAY.takes}
+          value={answers.to(LAYING_DAY) ?? ''}
+          units={room.units}
+          onTaken={(day) => answers.set(LAYING_DAY, day, 'Laying date')}
           hint="A forecast that ends before it means waiting is enough."
         />
       </Fold>

@@ -1,20 +1,20 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { DAMP_RANGES, GRADES_OF, METHOD_SPECS, type DampTest } from '@maquette/core/damp';
+import { DAMP_METHODS, GRADES_OF, METHOD_SPECS, type DampTest } from '@maquette/core/damp';
 import type { RoomFacts } from '@maquette/core/room';
 import { Listen } from '../../bench/listen.tsx';
 import type { InstrumentName } from '../../bench/use-instrument.ts';
+import { only } from '@maquette/core/fields';
+import { KINDS } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette } from '../../theme/theme.tsx';
-import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
-import { NumberField } from '../../bench/number-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useDraftForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
-import { TimeField } from './time-field.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 
 const INSTRUMENT_OF: Partial<Record<DampTest['method'], InstrumentName>> = {
@@ -22,6 +22,18 @@ const INSTRUMENT_OF: Partial<Record<DampTest['method'], InstrumentName>> = {
   pin: 'pin-meter',
   survey: 'survey-meter',
 };
+
+/** What a reading takes by each method: its figure is bounded by what the instrument can show. */
+const READINGS_BY = Object.fromEntries(
+  DAMP_METHODS.map((method) => {
+    const { min, max, unit } = METHOD_SPECS[method];
+    const value = { spec: { type: 'figure', min, max, unit, whole: false }, orNull: false, mayLack: false } as const;
+    return [method, { ...only(KINDS.dampReadings.fields, 'sampleG', 'tempC', 'who', 'takenAt'), value }];
+  }),
+) as Record<
+  DampTest['method'],
+  Pick<typeof KINDS.dampReadings.fields, 'sampleG' | 'tempC' | 'who' | 'takenAt' | 'value'>
+>;
 
 /** The next reading: from the pad, the keyboard or an instrument alike. */
 export function NextReading({
@@ -38,76 +50,58 @@ export function NextReading({
   const say = useSay();
   const palette = usePalette();
   const spec = METHOD_SPECS[test.method];
-  const [value, setValue] = useState<number | null>(null);
-  const [sampleG, setSample] = useState<number | null>(null);
-  const [tempC, setTemp] = useState<number | null>(null);
-  const [at, setAt] = useState(nowUtc);
+  const [begins] = useState(() => ({
+    who: [...shown.dampReadings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1)?.who ?? '',
+    takenAt: nowUtc(),
+  }));
+  const form = useDraftForm(READINGS_BY[test.method], begins, room.units);
   const [own, setOwn] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
   const name = INSTRUMENT_OF[test.method] ?? null;
   const grades = test.method === 'film' ? GRADES_OF.film : test.method === 'scratch' ? GRADES_OF.scratch : null;
-  const [who, setWho] = useState(
-    () => [...shown.dampReadings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1)?.who ?? '',
-  );
-  const { onProblem, askedBack } = useAskedBack();
-  const keep = async () => {
-    if (askedBack) return setProblem(askedBack);
-    if (value === null) return setProblem(`Still needed: ${say(spec.asks).toLowerCase()}`);
-    const written = await write(`${test.name} read`, [
-      {
-        kind: 'dampReadings',
-        id: newId(),
-        roomId,
-        body: { testId: test.id, takenAt: own ? at : nowUtc(), value, sampleG, tempC, who, note: '' },
-      },
-    ]);
-    return setProblem(written.ok ? null : written.problems.map((p) => `${p.field} ${p.message}`).join('; '));
-  };
+  const grade = form.standing('value');
+  const keep = () =>
+    form.record((reading) =>
+      write(`${test.name} read`, [
+        {
+          kind: 'dampReadings',
+          id: newId(),
+          roomId,
+          body: { testId: test.id, ...reading, takenAt: own ? reading.takenAt : nowUtc(), note: '' },
+        },
+      ]),
+    );
   return (
     <View style={styles.body}>
       {grades ? (
         <Choice
           label={say(spec.asks)}
           inline
-          value={value === null ? '' : String(value)}
+          value={grade === null ? '' : String(grade)}
           options={grades.map((label, i) => ({ value: String(i), label: say(label) }))}
-          onChange={(v) => setValue(Number(v))}
+          onChange={(chosen) => void form.put('value', Number(chosen))}
         />
       ) : (
-        <NumberField
-          onProblem={onProblem}
+        <FactField
+          form={form}
+          name="value"
           label={say(spec.asks)}
-          value={value}
-          unit={test.method === 'carbide' && sampleG !== null ? 'bar' : spec.unit}
-          range={{ min: spec.min, max: spec.max }}
+          {...(test.method === 'carbide' && form.standing('sampleG') !== null ? { unit: 'bar' } : {})}
           decimals={test.method === 'dish' || test.method === 'carbide' ? 2 : 1}
-          onTaken={setValue}
         />
       )}
+      {grades && form.asks('value') ? (
+        <Words role="alert" size="small" color={palette.verdict.stop}>
+          Say which of these it is.
+        </Words>
+      ) : null}
       {test.method === 'carbide' ? (
-        <NumberField
-          onProblem={onProblem}
-          label="Mass of the sample, when the gauge shows bar"
-          value={sampleG}
-          unit="g"
-          range={DAMP_RANGES.sampleG}
-          empty
-          onTaken={setSample}
-        />
+        <FactField form={form} name="sampleG" label="Mass of the sample, when the gauge shows bar" />
       ) : null}
       {test.method !== 'film' && test.method !== 'scratch' && test.method !== 'survey' ? (
-        <NumberField
-          onProblem={onProblem}
-          label="Temperature there"
-          value={tempC}
-          unit="°C"
-          range={DAMP_RANGES.tempC}
-          empty
-          onTaken={setTemp}
-        />
+        <FactField form={form} name="tempC" label="Temperature there" />
       ) : null}
-      <Field label="Read by" value={who} onChange={setWho} />
-      {own ? <TimeField label="Read at" utc={at} onTaken={setAt} /> : null}
+      <FactField form={form} name="who" label="Read by" />
+      {own ? <FactField form={form} name="takenAt" label="Read at" /> : null}
       {name ? (
         <Listen
           name={name}
@@ -116,14 +110,14 @@ export function NextReading({
           at={test}
           shows={(shown) => `${shown.toFixed(1)} ${spec.unit}`}
           onHold={(shown, there) => {
-            setValue(shown);
-            if (there !== null) setTemp(there);
+            void form.put('value', shown);
+            if (there !== null) void form.put('tempC', there);
           }}
         />
       ) : null}
-      {problem ? (
+      {form.problem ? (
         <Words role="alert" size="small" color={palette.verdict.stop}>
-          {problem}
+          {form.problem}
         </Words>
       ) : null}
       <ButtonRow>

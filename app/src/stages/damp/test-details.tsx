@@ -1,12 +1,31 @@
 import { StyleSheet, View } from 'react-native';
-import { DAMP_RANGES, type DampTest } from '@maquette/core/damp';
+import type { DampTest } from '@maquette/core/damp';
+import { only } from '@maquette/core/fields';
+import { KINDS } from '@maquette/facts';
 import type { RoomFacts } from '@maquette/core/room';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
-import { NumberField } from '../../bench/number-field.tsx';
-import { useFollowing } from '../../ui/use-following.ts';
-import { TimeField } from './time-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
+
+const DETAILS = only(
+  KINDS.dampTests.fields,
+  'startedAt',
+  'depthMm',
+  'startG',
+  'areaM2',
+  'offsetPercent',
+  'instrument',
+  'checkedOn',
+);
+const CHANGED_WORDS: Record<keyof typeof DETAILS, string> = {
+  startedAt: 'time set',
+  depthMm: 'depth',
+  startG: 'weight',
+  areaM2: 'area',
+  offsetPercent: 'species',
+  instrument: 'instrument',
+  checkedOn: 'check',
+};
 
 /** What is recorded of a test besides its readings: when it was set, how deep, with what. */
 export function TestDetails({
@@ -18,44 +37,21 @@ export function TestDetails({
   change: (words: string, part: Partial<DampTest>) => Promise<unknown>;
   units: RoomFacts['units'];
 }) {
-  const [instrument, setInstrument] = useFollowing(test.instrument);
-  const [checked, setChecked] = useFollowing(test.checkedOn);
+  const form = useFactForm(DETAILS, test, units, (part) =>
+    change(`${test.name}: ${CHANGED_WORDS[Object.keys(part)[0] as keyof typeof DETAILS]}`, part),
+  );
   return (
     <View style={styles.body}>
       {test.startedAt ? (
-        <TimeField
-          label={test.method === 'probe' ? 'Hole sealed at' : 'Set at'}
-          utc={test.startedAt}
-          onTaken={(startedAt) => void change(`${test.name}: time set`, { startedAt })}
-        />
+        <FactField form={form} name="startedAt" label={test.method === 'probe' ? 'Hole sealed at' : 'Set at'} />
       ) : null}
       {test.method === 'probe' || test.method === 'carbide' ? (
-        <LengthField
-          label="Depth"
-          mm={test.depthMm}
-          units={units}
-          range={DAMP_RANGES.depthMm}
-          onTaken={(depthMm) => void change(`${test.name}: depth`, { depthMm })}
-        />
+        <FactField form={form} name="depthMm" label="Depth" />
       ) : null}
       {test.method === 'dish' ? (
         <>
-          <NumberField
-            label="Weight when set"
-            value={test.startG}
-            unit="g"
-            decimals={2}
-            range={DAMP_RANGES.startG}
-            onTaken={(startG) => void change(`${test.name}: weight`, { startG })}
-          />
-          <NumberField
-            label="Area under the dome"
-            value={test.areaM2}
-            unit="m²"
-            decimals={4}
-            range={DAMP_RANGES.areaM2}
-            onTaken={(areaM2) => void change(`${test.name}: area`, { areaM2 })}
-          />
+          <FactField form={form} name="startG" label="Weight when set" decimals={2} />
+          <FactField form={form} name="areaM2" label="Area under the dome" decimals={4} />
         </>
       ) : null}
       {test.method === 'pin' ? (
@@ -70,13 +66,7 @@ export function TestDetails({
             ]}
             onChange={(of) => void change(`${test.name}: pins`, { of })}
           />
-          <NumberField
-            label="Species offset, from the meter’s table"
-            value={test.offsetPercent}
-            unit="%MC"
-            range={DAMP_RANGES.offsetPercent}
-            onTaken={(offset) => void change(`${test.name}: species`, { offsetPercent: offset ?? 0 })}
-          />
+          <FactField form={form} name="offsetPercent" label="Species offset, from the meter’s table" />
           <Choice
             label="The meter corrects for temperature"
             inline
@@ -89,22 +79,8 @@ export function TestDetails({
           />
         </>
       ) : null}
-      <Field
-        label="Instrument"
-        value={instrument}
-        onChange={setInstrument}
-        onDone={() =>
-          instrument === test.instrument ? undefined : void change(`${test.name}: instrument`, { instrument })
-        }
-      />
-      <Field
-        label="Last checked or calibrated"
-        value={checked}
-        onChange={setChecked}
-        onDone={() =>
-          checked === test.checkedOn ? undefined : void change(`${test.name}: check`, { checkedOn: checked })
-        }
-      />
+      <FactField form={form} name="instrument" label="Instrument" />
+      <FactField form={form} name="checkedOn" label="Last checked or calibrated" />
     </View>
   );
 }

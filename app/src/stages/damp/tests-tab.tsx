@@ -16,7 +16,7 @@ import {
   type DampState,
   METHOD,
 } from '@maquette/core/damp';
-import { BASE_RANGES, type RoomFacts } from '@maquette/core/room';
+import { BASE, BASE_RANGES, type RoomFacts } from '@maquette/core/room';
 import { formatReach } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { Button } from '../../ui/button.tsx';
@@ -24,7 +24,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { GateAlert } from './gate-alert.tsx';
@@ -104,13 +104,13 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
           </Words>
         ) : null}
         {room.base.slabMm === null && (method === 'probe' || method === 'carbide') ? (
-          <LengthField
-            label={say(BASE_RANGES.slabMm.words)}
-            mm={null}
+          <OneField
+            of={BASE.slabMm}
+            value={null}
             units={room.units}
-            range={BASE_RANGES.slabMm}
+            label={say(BASE_RANGES.slabMm.words)}
             onTaken={(slabMm) =>
-              void write('Base: thickness', [
+              write('Base: thickness', [
                 {
                   kind: 'rooms',
                   id: room.id,

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { within } from '@maquette/core/fields';
 import { EDGE_RANGES, edgeLengthMm, worstUnder, type EdgeWalk } from '@maquette/core/flat';
 import { planOf, tapeFrom, type RoomFacts } from '@maquette/core/room';
 import { formatGap, formatReach, unitLabel } from '@maquette/core/units';
@@ -10,11 +11,13 @@ import { write } from '../../data/write.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Edges } from './use-edges.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { SPACE } from '../../theme/theme.tsx';
+
+const EDGE_LENGTH = within(EDGE_RANGES.lengthMm, 'mm');
 
 /** What is asked of a placement: how large the gap is, or how far it rocks; then where. */
 type Asked = { what: 'gap' } | { what: 'rocks' } | { what: 'where'; gapMm: number; rocks: boolean };
@@ -140,11 +143,11 @@ function EdgesFold({ shown, room, edges }: { shown: ShownRoom; room: RoomFacts; 
         {edges.tool === 'plank' ? (
           <Words size="small">A plank bends and may be bowed: it is recorded as the poorer witness.</Words>
         ) : null}
-        <LengthField
-          label="Its length"
-          mm={edges.edgeMm}
+        <OneField
+          of={EDGE_LENGTH}
+          value={edges.edgeMm}
           units={units}
-          range={EDGE_RANGES.lengthMm}
+          label="Its length"
           onTaken={edges.setEdgeMm}
           hint="The length of the rule judges a place by itself; shorter ones fill in the map."
         />

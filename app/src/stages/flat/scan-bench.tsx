@@ -48,7 +48,7 @@ export function ScanBench({ shown, room, picture, scanning, onRead }: Props) {
             room={room}
             scan={scan}
             onRead={onRead}
-            onAgain={() => scanning.again(scan.id)}
+            onAgain={() => void scanning.again(scan.id)}
           />
         ))
       )}

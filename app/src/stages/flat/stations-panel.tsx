@@ -3,18 +3,18 @@ import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { RoomPicture } from '@maquette/core';
 import { defaultSpacingMm, type CoveringCard } from '@maquette/core/coverings';
-import { SPACING_MM, type Station } from '@maquette/core/flat';
+import type { Station } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, formatReach, formatRod, formatSpan, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { bodyOf } from '@maquette/facts';
+import { bodyOf, KINDS } from '@maquette/facts';
 import { readingsInOrder } from '../../data/read-twice.ts';
 import { write } from '../../data/write.ts';
 import { useSaveFile } from '../../files/use-save-file.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { stationChange } from './station-change.ts';
 import type { Placing } from './use-placing.ts';
@@ -39,7 +39,7 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
   const levels = useMemo(() => new Map(picture.levels.map((l) => [l.stationKey, l.levelMm])), [picture.levels]);
   const rods = useMemo(() => new Map(readingsInOrder(shown.readings).map((r) => [r.stationKey, r])), [shown.readings]);
   const change = (words: string, part: object) =>
-    void write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } }]);
+    write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } }]);
   const read = current ? rods.get(current.key) : undefined;
   const drop = () => {
     if (!current) return;
@@ -57,18 +57,20 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
         title="Set out stations"
         aside={`${picture.stations.length} · ${formatReach(picture.spacingMm, units)} apart`}
       >
-        <LengthField
-          label="Station spacing"
-          mm={picture.spacingMm}
+        <OneField
+          of={KINDS.rooms.fields.spacingMm}
+          value={picture.spacingMm}
           units={units}
-          range={SPACING_MM}
-          onTaken={(mm) => change('Spacing changed', { spacingMm: mm })}
+          label="Station spacing"
+          onTaken={(spacingMm) =>
+            change(spacingMm === null ? 'Spacing back to default' : 'Spacing changed', { spacingMm })
+          }
           hint={`Default ${formatReach(proposed, units)}: the smaller of ${formatReach(600, units)} and a third of the edge. Closer sees smaller humps.`}
         />
         {room.spacingMm !== null ? (
           <Button
             label="Back to the default spacing"
-            onPress={() => change('Spacing back to default', { spacingMm: null })}
+            onPress={() => void change('Spacing back to default', { spacingMm: null })}
           />
         ) : null}
         <ButtonRow>
@@ -98,7 +100,7 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
             { value: 'no', label: 'Contacts only' },
           ]}
           onChange={(value) =>
-            change(value === 'yes' ? 'Rocking counts' : 'Rocking left out', { contactsOnly: value === 'no' })
+            void change(value === 'yes' ? 'Rocking counts' : 'Rocking left out', { contactsOnly: value === 'no' })
           }
         />
         <Words size="small" quiet>

@@ -7,10 +7,10 @@ import { bodyOf } from '@maquette/facts';
 import { pickFiles } from '../../data/save-text.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import type { Grip } from '../../sheet/use-gestures.ts';
+import type { Grip } from '../../sheet/use-sheet-view.ts';
 import { toMmPoint, type SheetView } from '../../sheet/view.ts';
+import { fetchPart } from '../../ui/fetch-part.ts';
 import { useDesk } from '../../worker/use-judged.ts';
-import { drawnOf } from '../../worker/drawn-scan.ts';
 import type { ScanAnswer } from '../../worker/messages.ts';
 
 /** What is being done with a scan: nothing, its file is read, or it is laid on the room. */
@@ -25,7 +25,7 @@ export interface Scanning {
   /** Reads the same file with another axis up; null for a scan that is laid again from what is stored. */
   readUp: ((up: UpAxis) => void) | null;
   /** Lays a scan that is held already another way. */
-  again: (scanId: string) => void;
+  again: (scanId: string) => Promise<void>;
   stop: () => void;
   leave: () => void;
   nudge: (dxMm: number, dyMm: number) => void;
@@ -93,10 +93,11 @@ export function useScan(shown: ShownRoom, room: RoomFacts, picture: RoomPicture 
         if (chosen) read(chosen, null);
       }),
     readUp: file ? (up) => read(file, up) : null,
-    again: (scanId) => {
+    again: async (scanId) => {
       const stored = shown.scans.find(({ id }) => id === scanId);
       if (!stored) return;
       const floor = { ...stored, wallsMm: new Float64Array() };
+      const { drawnOf } = await fetchPart(() => import('../../worker/drawn-scan.ts'));
       setHeld(stored);
       setAnswer({
         floor,

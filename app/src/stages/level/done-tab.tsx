@@ -1,19 +1,19 @@
 import { StyleSheet, View } from 'react-native';
 import { useState } from 'react';
 import type { RoomPicture } from '@maquette/core';
-import { WORK_RANGES, type Achieved } from '@maquette/core/flat';
+import type { Achieved } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, roundTo, unitLabel } from '@maquette/core/units';
 import { newId, nowUtc } from '../../data/ids.ts';
-import { bodyOf } from '@maquette/facts';
+import { only } from '@maquette/core/fields';
+import { bodyOf, KINDS } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
-import { useAskedBack } from '../../ui/asked-back.ts';
 import { Button } from '../../ui/button.tsx';
-import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { NumberField } from '../../bench/number-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useDraftForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
 import { localTime } from '../../ui/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
@@ -55,41 +55,25 @@ export function DoneTab({ shown, room, way, picture, onRead }: Props) {
   );
 }
 
+const DONE = only(KINDS.works.fields, 'product', 'batch', 'bagsUsed', 'tempC', 'rhPercent', 'note');
+
 function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
   const say = useSay();
   const from = (way.way ?? way.plane)!;
   const lead = from.needs[0];
-  const [product, setProduct] = useState(lead ? say(lead.compound.name) : '');
-  const [batch, setBatch] = useState('');
-  const [bagsUsed, setBagsUsed] = useState<number | null>(null);
-  const [tempC, setTempC] = useState<number | null>(null);
-  const [rhPercent, setRhPercent] = useState<number | null>(null);
-  const [note, setNote] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const { onProblem, askedBack } = useAskedBack();
-  const record = async () => {
-    if (askedBack) return setProblem(askedBack);
-    const written = await write(`Done: ${way.words.toLowerCase()}`, [
-      {
-        kind: 'works',
-        id: newId(),
-        roomId: shown.room!.id,
-        body: {
-          way: way.id,
-          doneAt: nowUtc(),
-          product,
-          batch,
-          bagsPlanned: lead?.bags ?? 0,
-          bagsUsed,
-          tempC,
-          rhPercent,
-          note,
-          predicted: from.predicted,
+  const [begins] = useState(() => ({ product: lead ? say(lead.compound.name) : '', batch: '', note: '' }));
+  const form = useDraftForm(DONE, begins, shown.room!.units);
+  const record = () =>
+    form.record((done) =>
+      write(`Done: ${way.words.toLowerCase()}`, [
+        {
+          kind: 'works',
+          id: newId(),
+          roomId: shown.room!.id,
+          body: { way: way.id, doneAt: nowUtc(), ...done, bagsPlanned: lead?.bags ?? 0, predicted: from.predicted },
         },
-      },
-    ]);
-    return setProblem(written.ok ? null : written.problems.map((p) => `${p.field}: ${p.message}`).join('; '));
-  };
+      ]),
+    );
   return (
     <View style={styles.form}>
       <Words bold size="large">
@@ -102,39 +86,15 @@ function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
       </Words>
       {lead ? (
         <>
-          <Field label="Product" value={product} onChange={setProduct} />
-          <Field label="Batch" value={batch} onChange={setBatch} />
-          <NumberField
-            onProblem={onProblem}
-            label="Bags used"
-            unit="bags"
-            value={bagsUsed}
-            range={WORK_RANGES.bags}
-            onTaken={setBagsUsed}
-            empty
-          />
+          <FactField form={form} name="product" label="Product" />
+          <FactField form={form} name="batch" label="Batch" />
+          <FactField form={form} name="bagsUsed" label="Bags used" />
         </>
       ) : null}
-      <NumberField
-        onProblem={onProblem}
-        label="Air"
-        unit="°C"
-        value={tempC}
-        range={WORK_RANGES.tempC}
-        onTaken={setTempC}
-        empty
-      />
-      <NumberField
-        onProblem={onProblem}
-        label="Air humidity"
-        unit="%RH"
-        value={rhPercent}
-        range={WORK_RANGES.rhPercent}
-        onTaken={setRhPercent}
-        empty
-      />
-      <Field label="Note" value={note} onChange={setNote} />
-      {problem ? <Words role="alert">{problem}</Words> : null}
+      <FactField form={form} name="tempC" label="Air" />
+      <FactField form={form} name="rhPercent" label="Air humidity" />
+      <FactField form={form} name="note" label="Note" />
+      {form.problem ? <Words role="alert">{form.problem}</Words> : null}
       <Button kind="main" label="Record it as done" onPress={() => void record()} />
     </View>
   );

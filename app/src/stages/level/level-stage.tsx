@@ -10,6 +10,7 @@ import { LevelLayer } from '../../sheet/level-layer.tsx';
 import { PatchesLayer } from '../../sheet/patches-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { Mark } from '../../ui/mark.tsx';
+import { fetched } from '../../ui/fetched.tsx';
 import { tabParts } from '../../ui/tabs.tsx';
 import { Words } from '../../ui/text.tsx';
 import { usePlanned } from '../../worker/use-planned.ts';
@@ -17,7 +18,6 @@ import type { StageProps } from '../stage-props.ts';
 import { useAnswers } from '../use-answers.ts';
 import { areasOf } from './areas.ts';
 import { ChalkTab, isChalked } from './chalk-tab.tsx';
-import { DoneTab } from './done-tab.tsx';
 import { FilesFold } from './files-fold.tsx';
 import { LevelSide } from './level-side.tsx';
 import { shownWays, WAY_WORDS, type ChoiceId } from './shown-ways.ts';
@@ -25,6 +25,8 @@ import { WaysTab } from './ways-tab.tsx';
 import { WorkTab } from './work-tab.tsx';
 import { counted } from '../../ui/counted.ts';
 import { SPACE } from '../../theme/theme.tsx';
+
+const DoneTab = fetched(() => import('./done-tab.tsx').then((tab) => tab.DoneTab));
 
 type Tab = 'ways' | 'work' | 'chalk' | 'done';
 const TABS = [

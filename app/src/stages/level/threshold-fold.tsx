@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { figure, orNull } from '@maquette/core/fields';
 import { STOOD_ON } from '@maquette/core/levelling';
 import { FIXTURES, openingName, type RoomFacts } from '@maquette/core/room';
 import { formatGap, unitLabel } from '@maquette/core/units';
@@ -7,12 +8,13 @@ import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { SPACE } from '../../theme/theme.tsx';
 
-const RISE_MM = { min: -20, max: 60 } as const;
+/** What a way can lead to within a room; a fact may hold more. */
+const RISE = orNull(figure(-20, 60, 'mm'));
 
 /** How far the floor is to rise at each opening, and at what stands on it: a threshold, a stair, a tray may ask for a height. */
 export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFacts }) {
@@ -48,7 +50,7 @@ export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFac
       {places.map(({ id, name, suggestion }) => {
         const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
         const take = (riseMm: number | null) =>
-          void write(riseMm === null ? 'No height asked for' : 'Height asked for', [
+          write(riseMm === null ? 'No height asked for' : 'Height asked for', [
             {
               kind: 'rises',
               id: held(id)?.id ?? newId(),
@@ -58,13 +60,13 @@ export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFac
           ]);
         return (
           <View key={id} style={styles.box}>
-            <LengthField
-              label={`Rise at the ${name}`}
-              mm={asked(id)}
+            <OneField
+              of={RISE}
+              value={asked(id)}
               units={units}
-              range={RISE_MM}
+              label={`Rise at the ${name}`}
               signed
-              onTaken={(rise) => take(Math.round(rise * 10) / 10)}
+              onTaken={(rise) => take(rise === null ? null : Math.round(rise * 10) / 10)}
               hint={
                 suggestion === null
                   ? 'Below zero takes the floor down there.'

@@ -1,5 +1,7 @@
 import { View } from 'react-native';
+import { only } from '@maquette/core/fields';
 import {
+  BASE,
   BASE_KINDS,
   BASE_RANGES,
   BASE_WORDS,
@@ -19,7 +21,8 @@ import type { UnitSystem } from '@maquette/core/units';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -41,7 +44,7 @@ export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChan
         kind={baseKind}
         base={base}
         units={units}
-        onTaken={(part) => void change('Base changed', { base: { ...base, ...part } })}
+        onTaken={(part) => change('Base changed', { base: { ...base, ...part } })}
       />
       {secondBase ? (
         <Fold title="Second base, beyond the line" aside={say(BASE_WORDS[secondBase.kind])} open>
@@ -69,7 +72,7 @@ export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChan
             kind={secondBase.kind}
             base={secondBase}
             units={units}
-            onTaken={(part) => void change('Second base changed', { secondBase: { ...secondBase, ...part } })}
+            onTaken={(part) => change('Second base changed', { secondBase: { ...secondBase, ...part } })}
           />
           <Button
             label="One base after all"
@@ -99,6 +102,17 @@ export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChan
   );
 }
 
+const LENGTHS = only(
+  BASE,
+  'slabMm',
+  'heatingDepthMm',
+  'joistSpacingMm',
+  'panelLongMm',
+  'panelShortMm',
+  'seamXMm',
+  'seamYMm',
+);
+
 function Details({
   kind,
   base,
@@ -108,17 +122,12 @@ function Details({
   kind: BaseKind;
   base: BaseDetails;
   units: UnitSystem;
-  onTaken: (part: Partial<BaseDetails>) => void;
+  onTaken: (part: Partial<BaseDetails>) => unknown;
 }) {
   const say = useSay();
-  const field = (name: Exclude<keyof typeof BASE_RANGES, 'joistDeg'>) => (
-    <LengthField
-      label={say(BASE_RANGES[name].words)}
-      mm={base[name]}
-      units={units}
-      range={BASE_RANGES[name]}
-      onTaken={(mm) => onTaken({ [name]: mm })}
-    />
+  const form = useFactForm(LENGTHS, base, units, onTaken);
+  const field = (name: keyof typeof LENGTHS) => (
+    <FactField form={form} name={name} label={say(BASE_RANGES[name].words)} />
   );
   return (
     <View style={{ gap: SPACE.part }}>

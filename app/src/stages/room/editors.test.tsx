@@ -3,7 +3,8 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { BLANK_SHAPE, newOpening, rectangleWalls, UNKNOWN_BASE, type RoomFacts, type Wall } from '@maquette/core/room';
-import { LengthField } from '../../bench/length-field.tsx';
+import { figure } from '@maquette/core/fields';
+import { OneField } from '../../form/one-field.tsx';
 import { PadHost } from '../../bench/pad-panel.tsx';
 import { Pad } from '../../bench/pad.tsx';
 import { FixturesEditor } from './fixtures-editor.tsx';
@@ -11,12 +12,15 @@ import { OpeningsEditor } from './openings-editor.tsx';
 import { WalkClosing, WalkWalls } from './walk-walls.tsx';
 import { shownIn } from '../../ui/invented-units.tsx';
 
+jest.mock('../../data/rules.ts', () => jest.requireActual('../../form/invented-rules.ts'));
 jest.mock('../../data/use-facts.ts', () => ({ useBook: () => ({ rooms: [] }) }));
 jest.mock('../../data/write.ts', () => ({ write: jest.fn() }));
 
 // Labels are looked up and clicks made without asking every ancestor for its style: jsdom is slow at that, and what can be seen and
 // touched is tried in the real browser end to end.
 const user = userEvent.setup({ pointerEventsCheck: 0 });
+
+const LEVEL = figure(-400, 400, 'mm');
 
 const room: RoomFacts = {
   id: 'room-1',
@@ -79,7 +83,7 @@ test('the pad of a field: keyed, taken and closed; below zero where that makes s
   const taken = jest.fn();
   render(
     <PadHost pad={Pad}>
-      <LengthField label="Level" mm={null} units="metric" range={{ min: -400, max: 400 }} signed onTaken={taken} />
+      <OneField of={LEVEL} value={null} units="metric" label="Level" signed onTaken={taken} />
     </PadHost>,
     shownIn('metric'),
   );

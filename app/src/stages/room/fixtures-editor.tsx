@@ -1,7 +1,8 @@
 import { View } from 'react-native';
+import { figure, only } from '@maquette/core/fields';
 import {
+  FIXTURE,
   FIXTURE_KINDS,
-  FIXTURE_MM,
   fixtureName,
   FIXTURES,
   nearestWall,
@@ -12,14 +13,12 @@ import {
   type Fixture,
   type FixtureKind,
   type RoomFacts,
-  type WallPlace,
 } from '@maquette/core/room';
 import { newId } from '../../data/ids.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
-import { useFollowing } from '../../ui/use-following.ts';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -33,6 +32,10 @@ interface Props {
   onChoose: (id: string | null) => void;
 }
 
+const OWN = only(FIXTURE, 'name', 'widthMm', 'depthMm', 'heightMm', 'toeKickMm');
+/** As it is taped: a thing may stand before the wall’s start, or beyond the wall. */
+const TAPED = { alongMm: figure(-2000, 60_000, 'mm'), offMm: figure(-2000, 60_000, 'mm') };
+
 /** Where kinds are put first: against a wall, or a little off it. */
 const FIRST_OFF_MM: Partial<Record<FixtureKind, number>> = { register: 60, pipe: 60, toilet: 300, column: 1000 };
 
@@ -42,7 +45,7 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
   const { fixtures, walls } = room;
   const { corners } = usePlan(room);
   const fixture = fixtures.find((f) => f.id === chosen) ?? fixtures[fixtures.length - 1] ?? null;
-  const put = (next: Fixture[], words: string) => void change(words, { fixtures: next });
+  const put = (next: Fixture[], words: string) => change(words, { fixtures: next });
   const add = (kind: FixtureKind) => {
     const wall = fixture ? nearestWall(corners, fixture.xMm, fixture.yMm) : 0;
     const made = setOnWall(
@@ -52,7 +55,7 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
       true,
     );
     onChoose(made.id);
-    put([...fixtures, made], `${say(FIXTURES[kind].words)} put in`);
+    void put([...fixtures, made], `${say(FIXTURES[kind].words)} put in`);
   };
   return (
     <View style={{ gap: SPACE.part }}>
@@ -80,7 +83,7 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
             )
           }
           onRemove={() =>
-            put(
+            void put(
               fixtures.filter((f) => f.id !== fixture.id),
               `${say(fixtureName(fixture))} taken out`,
             )
@@ -112,7 +115,7 @@ function FixtureFields({
 }: {
   fixture: Fixture;
   room: RoomFacts;
-  onTaken: (fixture: Fixture, words: string) => void;
+  onTaken: (fixture: Fixture, words: string) => unknown;
   onRemove: () => void;
 }) {
   const say = useSay();
@@ -120,14 +123,17 @@ function FixtureFields({
   const { corners } = usePlan(room);
   const spec = FIXTURES[fixture.kind];
   const place = placeOnWall(corners, fixture, nearestWall(corners, fixture.xMm, fixture.yMm));
-  const [name, setName] = useFollowing(fixture.name);
   const words = `${say(fixtureName(fixture))} changed`;
-  const size = (part: Partial<Fixture>) => {
+  const own = useFactForm(OWN, fixture, units, (part) => {
+    const round = fixture.round && part.widthMm !== undefined ? { depthMm: part.widthMm } : {};
+    const grown = { ...fixture, ...part, ...round };
+    const sized = part.widthMm !== undefined || part.depthMm !== undefined;
     // The edge that was taped stays where it is; the thing grows away from it.
-    const grown = { ...fixture, ...part };
-    onTaken(fixture.round ? grown : setOnWall(corners, grown, place), words);
-  };
-  const move = (part: Partial<WallPlace>) => onTaken(setOnWall(corners, fixture, { ...place, ...part }), words);
+    return onTaken(sized && !fixture.round ? setOnWall(corners, grown, place) : grown, words);
+  });
+  const taped = useFactForm(TAPED, place, units, (part) =>
+    onTaken(setOnWall(corners, fixture, { ...place, ...part }), words),
+  );
   const to = fixture.round ? 'middle' : 'near edge';
   return (
     <View style={{ gap: SPACE.part }}>
@@ -139,65 +145,20 @@ function FixtureFields({
         options={walls.map((_, i) => ({ value: String(i), label: wallName(walls, i) }))}
         onChange={(value) => onTaken(setOnWall(corners, fixture, { ...place, wall: Number(value) }, true), words)}
       />
-      <LengthField
-        label={`Along ${wallName(walls, place.wall)} to its ${to}`}
-        mm={place.alongMm}
-        units={units}
-        range={{ min: -2000, max: 60_000 }}
-        onTaken={(alongMm) => move({ alongMm })}
-      />
-      <LengthField
-        label={`Off the wall to its ${to}`}
-        mm={place.offMm}
-        units={units}
-        range={{ min: -2000, max: 60_000 }}
-        onTaken={(offMm) => move({ offMm })}
-      />
+      <FactField form={taped} name="alongMm" label={`Along ${wallName(walls, place.wall)} to its ${to}`} />
+      <FactField form={taped} name="offMm" label={`Off the wall to its ${to}`} />
       {fixture.round ? (
-        <LengthField
-          label="Diameter"
-          mm={fixture.widthMm}
-          units={units}
-          range={FIXTURE_MM.size}
-          onTaken={(mm) => size({ widthMm: mm, depthMm: mm })}
-        />
+        <FactField form={own} name="widthMm" label="Diameter" />
       ) : (
         <>
-          <LengthField
-            label="Width along the wall"
-            mm={fixture.widthMm}
-            units={units}
-            range={FIXTURE_MM.size}
-            onTaken={(widthMm) => size({ widthMm })}
-          />
-          <LengthField
-            label="Depth"
-            mm={fixture.depthMm}
-            units={units}
-            range={FIXTURE_MM.size}
-            onTaken={(depthMm) => size({ depthMm })}
-          />
+          <FactField form={own} name="widthMm" label="Width along the wall" />
+          <FactField form={own} name="depthMm" label="Depth" />
         </>
       )}
       {spec.height ? (
-        <LengthField
-          label={say(spec.height.words)}
-          mm={fixture.heightMm}
-          units={units}
-          range={FIXTURE_MM.height}
-          signed={fixture.kind === 'toilet'}
-          onTaken={(heightMm) => onTaken({ ...fixture, heightMm }, words)}
-        />
+        <FactField form={own} name="heightMm" label={say(spec.height.words)} signed={fixture.kind === 'toilet'} />
       ) : null}
-      {spec.toeKickMm !== null ? (
-        <LengthField
-          label="Toe-kick stands back by"
-          mm={fixture.toeKickMm}
-          units={units}
-          range={FIXTURE_MM.toeKick}
-          onTaken={(toeKickMm) => onTaken({ ...fixture, toeKickMm }, words)}
-        />
-      ) : null}
+      {spec.toeKickMm !== null ? <FactField form={own} name="toeKickMm" label="Toe-kick stands back by" /> : null}
       {fixture.kind === 'column' ? (
         <Choice
           label="Shape"
@@ -210,14 +171,7 @@ function FixtureFields({
           onChange={(shape) => onTaken({ ...fixture, round: shape === 'round', depthMm: fixture.widthMm }, words)}
         />
       ) : null}
-      <Field
-        label="Called (if anything)"
-        value={name}
-        onChange={setName}
-        onDone={() =>
-          name.trim() === fixture.name ? undefined : onTaken({ ...fixture, name: name.trim().slice(0, 60) }, words)
-        }
-      />
+      <FactField form={own} name="name" label="Called (if anything)" />
       <ButtonRow>
         {!fixture.round ? (
           <Button

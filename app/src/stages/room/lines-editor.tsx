@@ -1,8 +1,10 @@
 import { useSay } from '../../ui/shown-in.tsx';
 import { View } from 'react-native';
+import { figure } from '@maquette/core/fields';
 import {
   adjustmentOf,
   boundsMm,
+  DIAGONAL,
   diagonalProblem,
   distanceMm,
   outlineOf,
@@ -16,7 +18,8 @@ import { useState } from 'react';
 import { newId } from '../../data/ids.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { refused } from '../../form/fact-form.ts';
+import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
 import { SPACE } from '../../theme/theme.tsx';
@@ -30,15 +33,14 @@ export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: Roo
   const [toAsked, setTo] = useState(2);
   // Walls may have been taken out since a corner was chosen.
   const [from, to] = [Math.min(fromAsked, n - 1), Math.min(toAsked, n - 1)];
-  const [problem, setProblem] = useState<string | null>(null);
   const taped = outlineOf(walls, room.start).corners;
   const adjustment = adjustmentOf(room);
   const held = diagonals.find((d) => (d.from === from && d.to === to) || (d.from === to && d.to === from));
   const take = (lengthMm: number) => {
     const diagonal: Diagonal = { from, to, lengthMm };
     const wrong = diagonalProblem(taped, diagonal);
-    setProblem(wrong && say(wrong));
-    if (!wrong) void change('Diagonal measured', { diagonals: [...diagonals.filter((d) => d !== held), diagonal] });
+    if (wrong) return refused(say(wrong));
+    return change('Diagonal measured', { diagonals: [...diagonals.filter((d) => d !== held), diagonal] });
   };
   const corner = (label: string, value: number, set: (corner: number) => void) => (
     <Choice
@@ -46,10 +48,7 @@ export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: Roo
       inline
       value={String(value)}
       options={walls.map((_, i) => ({ value: String(i), label: String(i + 1) }))}
-      onChange={(v) => {
-        set(Number(v));
-        setProblem(null);
-      }}
+      onChange={(v) => set(Number(v))}
     />
   );
   return (
@@ -57,15 +56,14 @@ export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: Roo
       <Words size="small">Corner 1 is where W1 starts, corner 2 where it ends, and so on.</Words>
       {corner('From corner', from, setFrom)}
       {corner('To corner', to, setTo)}
-      <LengthField
+      <OneField
         key={`${from}-${to}`}
-        label={`Diagonal ${from + 1} to ${to + 1}`}
-        mm={held?.lengthMm ?? null}
+        of={DIAGONAL.lengthMm}
+        value={held?.lengthMm ?? null}
         units={units}
-        range={{ min: 100, max: 90_000 }}
+        label={`Diagonal ${from + 1} to ${to + 1}`}
         hint={`The drawing makes it ${formatSpan(distanceMm(planOf(room).corners[from]!, planOf(room).corners[to]!), units)}`}
         onTaken={take}
-        problem={problem}
       />
       {adjustment ? (
         <Words testID="square" bold>
@@ -83,6 +81,8 @@ export function DiagonalsEditor({ room, change }: { room: RoomFacts; change: Roo
     </View>
   );
 }
+
+const FROM_THE_SIDE = figure(0, 60_000, 'mm');
 
 /** Lines that divide the room: layers or bases differ on their sides. */
 export function LinesEditor({
@@ -110,13 +110,13 @@ export function LinesEditor({
     void change('Dividing line drawn', { lines: [...lines, line] });
   };
   const edit = (line: DividingLine, part: Partial<DividingLine>) =>
-    void change('Dividing line moved', { lines: lines.map((l) => (l.id === line.id ? { ...l, ...part } : l)) });
+    change('Dividing line moved', { lines: lines.map((l) => (l.id === line.id ? { ...l, ...part } : l)) });
   return (
     <View style={{ gap: SPACE.part }}>
       {lines.map((line) => {
         const upright = Math.abs(line.bxMm - line.axMm) < Math.abs(line.byMm - line.ayMm);
         // Each end of its own: a line may run askew.
-        const ends: [string, number, (mm: number) => void][] = upright
+        const ends: [string, number, (mm: number) => unknown][] = upright
           ? [
               ['near W1', line.axMm - box.minX, (mm) => edit(line, { axMm: mm + box.minX })],
               ['at the far side', line.bxMm - box.minX, (mm) => edit(line, { bxMm: mm + box.minX })],
@@ -129,12 +129,12 @@ export function LinesEditor({
           <View key={line.id} style={{ gap: SPACE.gap }}>
             <Words bold>{line.name}</Words>
             {ends.map(([where, mm, take]) => (
-              <LengthField
+              <OneField
                 key={where}
-                label={`${line.name} ${where}, ${upright ? 'from the left' : 'up from W1’s side'}`}
-                mm={mm}
+                of={FROM_THE_SIDE}
+                value={mm}
                 units={units}
-                range={{ min: 0, max: 60_000 }}
+                label={`${line.name} ${where}, ${upright ? 'from the left' : 'up from W1’s side'}`}
                 onTaken={take}
               />
             ))}

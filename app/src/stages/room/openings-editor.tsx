@@ -4,6 +4,7 @@ import {
   BEYOND_KINDS,
   BEYOND_WORDS,
   newOpening,
+  OPENING,
   OPENING_KINDS,
   OPENING_MM,
   OPENING_WORDS,
@@ -14,11 +15,15 @@ import {
   type Opening,
   type RoomFacts,
 } from '@maquette/core/room';
+import { only } from '@maquette/core/fields';
+import type { Written } from '../../data/history.ts';
 import { newId } from '../../data/ids.ts';
 import { useBook } from '../../data/use-facts.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { refused, useFactForm } from '../../form/fact-form.ts';
+import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { isFarSide, type RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -53,11 +58,15 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
   const [problem, setProblem] = useState<string | null>(null);
   const { openings, walls, units } = room;
   const opening = openings.find((o) => o.id === chosen) ?? openings[0] ?? null;
-  const put = (next: Opening[], words: string) => {
+  const put = async (next: Opening[], words: string): Promise<Written | boolean> => {
     const wrong = next.map((o) => openingProblem(walls, o)).find(Boolean) ?? overlapProblem({ walls, openings: next });
-    setProblem(wrong ? say(wrong) : null);
-    if (!wrong) void change(words, { openings: next });
+    return wrong ? refused(say(wrong)) : change(words, { openings: next });
   };
+  /** Where a choice and no field asked for it, what is wrong stands over the openings. */
+  const choose = (asked: Promise<Written | boolean>) =>
+    void asked.then((written) =>
+      setProblem(typeof written === 'object' && !written.ok ? written.problems[0]!.message : null),
+    );
   const add = (kind: Opening['kind']) => {
     const place = freePlace(room, opening ? (opening.wall + 1) % walls.length : 0);
     if (!place) return setProblem('No wall has room for another opening');
@@ -67,14 +76,14 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
       beyond: kind === 'stair' ? 'stair' : 'unknown',
     };
     onChoose(made.id);
-    return put([...openings, made], `${say(OPENING_WORDS[kind])} put in`);
+    return choose(put([...openings, made], `${say(OPENING_WORDS[kind])} put in`));
   };
-  const edit = (part: Partial<Opening>, words = 'Opening changed') =>
-    opening &&
+  const changed = (part: Partial<Opening>) =>
     put(
-      openings.map((o) => (o.id === opening.id ? { ...o, ...part } : o)),
-      words,
+      openings.map((o) => (o.id === opening!.id ? { ...o, ...part } : o)),
+      part.beyondLevelMm === undefined ? 'Opening changed' : 'Level beyond measured',
     );
+  const edit = (part: Partial<Opening>) => choose(changed(part));
   const toWall = (wall: number) => {
     // The opening keeps its size where it fits; a shorter wall takes it at its start.
     const length = walls[wall]!.lengthMm;
@@ -86,6 +95,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
       {openings.length === 0 ? (
         <Words>The walk starts at the door. Without one it starts at the first corner.</Words>
       ) : null}
+      {problem ? <Words role="alert">{problem}</Words> : null}
       {openings.length > 1 ? (
         <Choice
           label="Opening to change"
@@ -111,21 +121,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
             options={walls.map((_, i) => ({ value: String(i), label: wallName(walls, i) }))}
             onChange={(value) => toWall(Number(value))}
           />
-          <LengthField
-            label={`From the start of ${wallName(walls, opening.wall)}`}
-            mm={opening.fromMm}
-            units={units}
-            range={{ min: 0, max: walls[opening.wall]?.lengthMm ?? 60_000 }}
-            onTaken={(fromMm) => edit({ fromMm })}
-            problem={problem}
-          />
-          <LengthField
-            label="Width"
-            mm={opening.widthMm}
-            units={units}
-            range={OPENING_MM.width}
-            onTaken={(widthMm) => edit({ widthMm })}
-          />
+          <Sizes key={opening.id} opening={opening} room={room} onTaken={changed} />
           {opening.kind === 'door' ? (
             <>
               <Choice
@@ -157,23 +153,26 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
             options={BEYOND_KINDS.map((kind) => ({ value: kind, label: say(BEYOND_WORDS[kind]) }))}
             onChange={(beyond) => edit({ beyond })}
           />
-          <LengthField
-            label="Finished level beyond, over the floor that lies here now"
-            mm={opening.beyondLevelMm}
+          <OneField
+            key={opening.id}
+            of={OPENING.beyondLevelMm}
+            value={opening.beyondLevelMm}
             units={units}
-            range={OPENING_MM.level}
+            label="Finished level beyond, over the floor that lies here now"
             signed
             hint="Below zero where it lies lower. Leave empty until measured."
-            onTaken={(beyondLevelMm) => edit({ beyondLevelMm }, 'Level beyond measured')}
+            onTaken={(beyondLevelMm) => changed({ beyondLevelMm })}
           />
-          <SharedWith room={room} opening={opening} onShare={(sharedId, words) => edit({ sharedId }, words)} />
+          <SharedWith room={room} opening={opening} onShare={(sharedId) => edit({ sharedId })} />
           <ButtonRow>
             <Button
               label="Take this opening out"
               onPress={() =>
-                put(
-                  openings.filter((o) => o.id !== opening.id),
-                  'Opening taken out',
+                choose(
+                  put(
+                    openings.filter((o) => o.id !== opening.id),
+                    'Opening taken out',
+                  ),
                 )
               }
             />
@@ -198,6 +197,26 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
   );
 }
 
+const SIZES = only(OPENING, 'fromMm', 'widthMm');
+
+function Sizes({
+  opening,
+  room,
+  onTaken,
+}: {
+  opening: Opening;
+  room: RoomFacts;
+  onTaken: (part: Partial<Opening>) => unknown;
+}) {
+  const form = useFactForm(SIZES, opening, room.units, onTaken);
+  return (
+    <>
+      <FactField form={form} name="fromMm" label={`From the start of ${wallName(room.walls, opening.wall)}`} />
+      <FactField form={form} name="widthMm" label="Width" />
+    </>
+  );
+}
+
 /** The same opening in another room of the job: what is changed on one side changes on the other. */
 function SharedWith({
   room,
@@ -206,7 +225,7 @@ function SharedWith({
 }: {
   room: RoomFacts;
   opening: Opening;
-  onShare: (sharedId: string | null, words: string) => void;
+  onShare: (sharedId: string | null) => void;
 }) {
   const say = useSay();
   const book = useBook();
@@ -218,7 +237,7 @@ function SharedWith({
     return (
       <>
         <Words size="small">{`Shared with ${partner.other.name}, ${say(openingName(partner.other, partner.o))}: kind, width, swing and level go together.`}</Words>
-        <Button label="No longer shared" onPress={() => onShare(null, 'Opening no longer shared')} />
+        <Button label="No longer shared" onPress={() => onShare(null)} />
       </>
     );
   }
@@ -234,7 +253,7 @@ function SharedWith({
       label="Leads to another room of the job, by its"
       value=""
       options={free}
-      onChange={(value) => onShare(value, 'Opening shared')}
+      onChange={(value) => onShare(value)}
     />
   );
 }

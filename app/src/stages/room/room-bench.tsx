@@ -1,27 +1,20 @@
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { ruleWords, SHIPPED_CARDS, type CoveringCard } from '@maquette/core/coverings';
-import {
-  areaM2,
-  BASE_WORDS,
-  perimeterMm,
-  rectangleWalls,
-  WALL_LENGTH_MM,
-  type RoomFacts,
-  type Wall,
-} from '@maquette/core/room';
+import { areaM2, BASE_WORDS, perimeterMm, rectangleWalls, WALL, type RoomFacts, type Wall } from '@maquette/core/room';
 import { formatArea, formatReach } from '@maquette/core/units';
-import { bodyOf } from '@maquette/facts';
+import { filled } from '@maquette/core/fields';
+import { bodyOf, KINDS } from '@maquette/facts';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
+import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useFollowing } from '../../ui/use-following.ts';
 import { BaseEditor } from './base-editor.tsx';
 import { FixturesEditor } from './fixtures-editor.tsx';
 import { DiagonalsEditor, LinesEditor } from './lines-editor.tsx';
@@ -45,19 +38,21 @@ interface Props {
   onNext: () => void;
 }
 
+const NAME = filled(KINDS.rooms.fields.name);
+const SIDES_TAPED = { along: WALL.lengthMm, across: WALL.lengthMm };
+
 /** What the room is: outline, openings, fixtures, base, covering, units. */
 export function RoomBench({ shown, room, card, change, problem, chosen, onChoose, onDraft, onWalk, onNext }: Props) {
   const say = useSay();
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
-  const [name, setName] = useFollowing(room.name);
   const { units, walls } = room;
   const plan = usePlan(room);
   const cards = [...book.cards, ...SHIPPED_CARDS];
   const takeWalls = (next: Wall[], words: string, renumber?: Renumber) => {
     const changed = onWalls(room, words, { walls: next, keepDiagonals: true, ...(renumber ? { renumber } : {}) });
-    void change(changed.words, changed.part);
+    return change(changed.words, changed.part);
   };
   const opening = room.openings.some((o) => o.id === chosen);
   const fixture = room.fixtures.some((f) => f.id === chosen);
@@ -66,6 +61,11 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
     walls.every((w) => w.turnDeg === 90) &&
     walls[0]!.lengthMm === walls[2]!.lengthMm &&
     walls[1]!.lengthMm === walls[3]!.lengthMm;
+  const lengths = { along: walls[0]!.lengthMm, across: walls[1]!.lengthMm };
+  const sides = useFactForm(SIDES_TAPED, lengths, units, (part) => {
+    const { along, across } = { ...lengths, ...part };
+    return takeWalls(rectangleWalls(along, across), 'Room resized');
+  });
   return (
     <View style={styles.box}>
       <View style={styles.line}>
@@ -81,20 +81,8 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
       ) : null}
       {rectangle ? (
         <View style={styles.pair}>
-          <LengthField
-            label="W1, along the start wall"
-            mm={walls[0]!.lengthMm}
-            units={units}
-            range={WALL_LENGTH_MM}
-            onTaken={(mm) => takeWalls(rectangleWalls(mm, walls[1]!.lengthMm), 'Room resized')}
-          />
-          <LengthField
-            label="W2, across it"
-            mm={walls[1]!.lengthMm}
-            units={units}
-            range={WALL_LENGTH_MM}
-            onTaken={(mm) => takeWalls(rectangleWalls(walls[0]!.lengthMm, mm), 'Room resized')}
-          />
+          <FactField form={sides} name="along" label="W1, along the start wall" />
+          <FactField form={sides} name="across" label="W2, across it" />
         </View>
       ) : null}
       <ButtonRow>
@@ -143,15 +131,12 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
         <BaseEditor room={room} change={change} />
       </Fold>
       <Fold title="Name and units" aside={units === 'metric' ? 'mm' : 'inches'}>
-        <Field
+        <OneField
+          of={NAME}
+          value={room.name}
+          units={units}
           label="Name of the room"
-          value={name}
-          onChange={setName}
-          onDone={() =>
-            name.trim() !== room.name && name.trim() !== ''
-              ? void change('Room renamed', { name: name.trim() })
-              : setName(room.name)
-          }
+          onTaken={(name) => change('Room renamed', { name })}
         />
         <Choice
           label="Units in this room"

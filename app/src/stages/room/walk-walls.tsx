@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { outlineOf, turnWords, walkOf, WALL_COUNT, WALL_LENGTH_MM, type Wall } from '@maquette/core/room';
+import { only } from '@maquette/core/fields';
+import { outlineOf, turnWords, walkOf, WALL, WALL_COUNT, WALL_LENGTH_MM, type Wall } from '@maquette/core/room';
 import { formatRod, formatSpan, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { Keypad } from '../../bench/keypad.tsx';
 import { useMeter } from '../../bench/use-meter.ts';
+import { FactField } from '../../form/fact-field.tsx';
+import { useDraftForm } from '../../form/fact-form.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
-import { Field } from '../../ui/field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 
@@ -27,21 +29,19 @@ const TURNS = [
 export function WalkWalls({ units, walls, onWalls, onLeave }: Props) {
   const say = useSay();
   const [length, setLength] = useState<number | null>(null);
-  const [other, setOther] = useState<string | null>(null);
+  const [other, setOther] = useState(false);
   const [metering, setMetering] = useState(false);
   const meter = useMeter(metering && length === null, walls.length);
   const turn = (turnDeg: number) => {
     onWalls([...walls, { lengthMm: length!, turnDeg }]);
     setLength(null);
-    setOther(null);
+    setOther(false);
   };
   const back = () => {
     if (length !== null) return setLength(null);
     return onWalls(walls.slice(0, -1));
   };
   if (length !== null) {
-    const degrees = Number(other ?? '');
-    const wrong = other !== null && (!Number.isFinite(degrees) || Math.abs(degrees) > 179 || other.trim() === '');
     return (
       <View style={styles.box}>
         <Words bold size="large">{`At the end of W${walls.length + 1} turn`}</Words>
@@ -59,21 +59,9 @@ export function WalkWalls({ units, walls, onWalls, onLeave }: Props) {
               style={styles.turn}
             />
           ))}
-          <Button label="Other angle" onPress={() => setOther(other === null ? '45' : null)} style={styles.turn} />
+          <Button label="Other angle" selected={other} onPress={() => setOther(!other)} style={styles.turn} />
         </View>
-        {other !== null ? (
-          <>
-            <Field
-              label="Turn"
-              unit="°"
-              figures
-              value={other}
-              onChange={setOther}
-              problem={wrong ? `${other || 'Empty'}: −179 to 179 degrees is taken, left is positive` : null}
-            />
-            <Button label="Turn so" disabled={wrong} onPress={() => turn(degrees)} />
-          </>
-        ) : null}
+        {other ? <OtherAngle units={units} onTaken={turn} /> : null}
         <Button label="Key this wall again" onPress={back} />
       </View>
     );
@@ -154,6 +142,24 @@ export function WalkClosing({
     <View style={[styles.closed, { backgroundColor: palette.chalkWash }]}>
       <Button label={`Close it with ${rest}`} onPress={() => onDone([...walls, ...closing])} />
     </View>
+  );
+}
+
+const ANGLE = only(WALL, 'turnDeg');
+const HALF_SQUARE = { turnDeg: 45 };
+
+function OtherAngle({ units, onTaken }: { units: UnitSystem; onTaken: (turnDeg: number) => void }) {
+  const form = useDraftForm(ANGLE, HALF_SQUARE, units);
+  const turn = () =>
+    form.record(({ turnDeg }) => {
+      onTaken(turnDeg);
+      return Promise.resolve({ ok: true });
+    });
+  return (
+    <>
+      <FactField form={form} name="turnDeg" label="Turn" hint="Left is positive." />
+      <Button label="Turn so" onPress={() => void turn()} />
+    </>
   );
 }
 

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { only } from '@maquette/core/fields';
 import {
   outlineOf,
   rectangleWalls,
-  TURN_DEG,
   turnWords,
+  WALL,
   WALL_COUNT,
-  WALL_LENGTH_MM,
   wallName,
   type Start,
   type Wall,
@@ -15,8 +15,8 @@ import { formatReach, type UnitSystem } from '@maquette/core/units';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
 import type { Renumber } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -26,7 +26,7 @@ interface Props {
   start: Start;
   units: UnitSystem;
   /** A draft may be open or crossed; only a sound outline is handed over. */
-  onTaken: (walls: Wall[], words: string, renumber?: Renumber) => void;
+  onTaken: (walls: Wall[], words: string, renumber?: Renumber) => unknown;
   /** Shows a draft on the sheet while it is not sound yet. */
   onDraft: (walls: Wall[] | null) => void;
 }
@@ -37,6 +37,8 @@ const TURNS = [
   { value: '0', label: 'Straight on' },
   { value: 'other', label: 'Other angle' },
 ] as const;
+
+const WALL_FIELDS = only(WALL, 'lengthMm', 'turnDeg', 'name');
 
 /** Walls by length and turn, walked with the room on the left hand. Edits stay as a draft until the outline closes and is sound. */
 export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
@@ -70,7 +72,6 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
       }),
       `${wallName(shown, index)} changed`,
     );
-  const turnValue = TURNS.some((t) => t.value === String(wall.turnDeg)) ? String(wall.turnDeg) : 'other';
   const add = () => {
     // Halving the wall keeps the room closed: the new piece is then turned and measured.
     const half = wall.lengthMm / 2;
@@ -141,22 +142,7 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
           />
         ))}
       </View>
-      <LengthField
-        label={`Length of ${wallName(shown, index)}`}
-        mm={wall.lengthMm}
-        units={units}
-        range={WALL_LENGTH_MM}
-        onTaken={(lengthMm) => change({ lengthMm })}
-      />
-      <Choice
-        label={`At the end of ${wallName(shown, index)} turn`}
-        inline
-        value={turnValue as (typeof TURNS)[number]['value']}
-        options={TURNS}
-        onChange={(value) => change({ turnDeg: value === 'other' ? 45 : Number(value) })}
-      />
-      {turnValue === 'other' ? <AngleField turnDeg={wall.turnDeg} onTaken={(turnDeg) => change({ turnDeg })} /> : null}
-      <NameField key={`${index}-${wall.name ?? ''}`} name={wall.name ?? ''} onTaken={(name) => change({ name })} />
+      <WallFields key={index} wall={wall} name={wallName(shown, index)} units={units} change={change} />
       <ButtonRow>
         <Button label="Divide wall" disabled={shown.length >= WALL_COUNT.max} onPress={add} />
         <Button label="Alcove" onPress={() => alcove(true)} />
@@ -203,39 +189,34 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
   );
 }
 
-function AngleField({ turnDeg, onTaken }: { turnDeg: number; onTaken: (turnDeg: number) => void }) {
-  const [text, setText] = useState(String(turnDeg));
-  const [problem, setProblem] = useState<string | null>(null);
-  const take = () => {
-    const value = Number(text.replace(',', '.').replace('−', '-'));
-    if (!Number.isFinite(value) || text.trim() === '' || value < TURN_DEG.min || value > TURN_DEG.max)
-      return setProblem(`${text || 'Empty'}: ${TURN_DEG.min} to ${TURN_DEG.max} degrees is taken, left is positive`);
-    setProblem(null);
-    return value === turnDeg ? undefined : onTaken(value);
-  };
+function WallFields({
+  wall,
+  name,
+  units,
+  change,
+}: {
+  wall: Wall;
+  name: string;
+  units: UnitSystem;
+  change: (part: Partial<Wall>) => unknown;
+}) {
+  const form = useFactForm(WALL_FIELDS, { ...wall, name: wall.name ?? '' }, units, change);
+  const turnValue = TURNS.some((t) => t.value === String(wall.turnDeg)) ? String(wall.turnDeg) : 'other';
   return (
-    <Field
-      label="Turn"
-      unit="°"
-      figures
-      value={text}
-      onChange={setText}
-      onDone={take}
-      problem={problem}
-      hint="Left is positive. A square inside corner is 90."
-    />
-  );
-}
-
-function NameField({ name, onTaken }: { name: string; onTaken: (name: string) => void }) {
-  const [text, setText] = useState(name);
-  return (
-    <Field
-      label="What this wall is called (if anything)"
-      value={text}
-      onChange={setText}
-      onDone={() => (text.trim() === name ? undefined : onTaken(text.trim().slice(0, 40)))}
-    />
+    <>
+      <FactField form={form} name="lengthMm" label={`Length of ${name}`} />
+      <Choice
+        label={`At the end of ${name} turn`}
+        inline
+        value={turnValue as (typeof TURNS)[number]['value']}
+        options={TURNS}
+        onChange={(value) => change({ turnDeg: value === 'other' ? 45 : Number(value) })}
+      />
+      {turnValue === 'other' ? (
+        <FactField form={form} name="turnDeg" label="Turn" hint="Left is positive. A square inside corner is 90." />
+      ) : null}
+      <FactField form={form} name="name" label="What this wall is called (if anything)" />
+    </>
   );
 }
 

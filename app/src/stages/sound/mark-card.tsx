@@ -13,14 +13,16 @@ import {
 import { formatArea, formatMass, formatReach, formatVolume, type UnitSystem } from '@maquette/core/units';
 import { markTick } from '@maquette/core/verdict';
 import { newId, nowUtc } from '../../data/ids.ts';
-import { bodyOf } from '@maquette/facts';
+import { only } from '@maquette/core/fields';
+import { bodyOf, KINDS } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -47,6 +49,8 @@ function quantityWords({ value, unit }: Quantity, units: UnitSystem): string {
   return String(value);
 }
 
+const SIZES = only(KINDS.marks.fields, 'sizeMm', 'depthMm', 'stepMm', 'moveMm');
+
 /** The sizes that matter for a kind. */
 const ASKED: Partial<Record<DamageMark['kind'], readonly (keyof typeof MARK_RANGES)[]>> = {
   crack: ['sizeMm', 'stepMm'],
@@ -70,8 +74,9 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
     .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${say(d.name)}`)
     .join(', ');
   const change = (words: string, part: Partial<DamageMark>) =>
-    void write(words, [{ kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), ...part } }]);
+    write(words, [{ kind: 'marks', id: mark.id, roomId: room.id, body: { ...bodyOf(mark), ...part } }]);
   const name = MARK_WORDS[mark.kind];
+  const form = useFactForm(SIZES, mark, room.units, (part) => change(`${say(name)}: size`, part));
   return (
     <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`mark-${mark.kind}`}>
       <Touch aria-expanded={open} label={`${say(name)}. ${place}`} onPress={onOpen}>
@@ -102,21 +107,14 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
       {open ? (
         <View style={styles.body}>
           {(ASKED[mark.kind] ?? ['sizeMm']).map((field) => (
-            <LengthField
-              key={field}
-              label={say(MARK_RANGES[field].words)}
-              mm={mark[field]}
-              units={room.units}
-              range={MARK_RANGES[field]}
-              onTaken={(mm) => change(`${say(name)}: size`, { [field]: mm })}
-            />
+            <FactField key={field} form={form} name={field} label={say(MARK_RANGES[field].words)} />
           ))}
           <Choice
             label="How bad"
             inline
             value={mark.severity}
             options={SEVERITIES.map((s) => ({ value: s, label: s[0]!.toUpperCase() + s.slice(1) }))}
-            onChange={(severity) => change(`${say(name)}: how bad`, { severity })}
+            onChange={(severity) => void change(`${say(name)}: how bad`, { severity })}
           />
           {mark.kind === 'crack' || mark.kind === 'joint' ? (
             <Choice
@@ -127,7 +125,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
                 { value: 'no', label: 'No' },
                 { value: 'yes', label: 'Yes, or it is an expansion joint' },
               ]}
-              onChange={(v) => change(`${say(name)}: moves`, { moving: v === 'yes' })}
+              onChange={(v) => void change(`${say(name)}: moves`, { moving: v === 'yes' })}
             />
           ) : null}
           {treatment.cautions.map((c) => (

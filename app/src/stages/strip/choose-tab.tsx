@@ -13,17 +13,17 @@ import {
 } from '@maquette/core/stripout';
 import { formatArea, formatGap, formatMass, unitLabel } from '@maquette/core/units';
 import type { Question } from '@maquette/core/fields';
+import { KINDS } from '@maquette/facts';
 import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useFollowing } from '../../ui/use-following.ts';
+import { OneField } from '../../form/one-field.tsx';
 import { hoursWords, moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -85,7 +85,6 @@ function LayerChoice({
   const say = useSay();
   const palette = usePalette();
   const { units } = room;
-  const [note, setNote] = useFollowing(comparison.note);
   const [compare, setCompare] = useState(comparison.chosen === null);
   const held = shown.plain.layerChoices.findLast(({ layerId }) => layerId === layer.id);
   const record = (choice: Decision, words: string, why: string) =>
@@ -98,7 +97,7 @@ function LayerChoice({
       },
     ]);
   const choose = (choice: Decision) =>
-    record(choice, `${say(layerName(layer))}: ${say(CHOICE_WORDS[choice]).toLowerCase()}`, note);
+    record(choice, `${say(layerName(layer))}: ${say(CHOICE_WORDS[choice]).toLowerCase()}`, comparison.note);
   return (
     <View style={[styles.layer, { borderColor: palette.ink }]}>
       <View style={styles.line}>
@@ -144,13 +143,12 @@ function LayerChoice({
         <Button label="Compare again" hint={say(layerName(layer))} onPress={() => setCompare(true)} />
       )}
       {comparison.chosen !== null ? (
-        <Field
+        <OneField
+          of={KINDS.layerChoices.fields.note}
+          value={comparison.note}
+          units={units}
           label="Why, and who decided"
-          value={note}
-          onChange={setNote}
-          onDone={() =>
-            note === comparison.note ? undefined : record(comparison.chosen!, 'Note to the choice', note.slice(0, 500))
-          }
+          onTaken={(note) => record(comparison.chosen!, 'Note to the choice', note)}
         />
       ) : null}
       <Words

@@ -15,17 +15,19 @@ import {
 } from '@maquette/core/hazards';
 import { layerName } from '@maquette/core/layers';
 import type { RoomFacts } from '@maquette/core/room';
-import { bodyOf } from '@maquette/facts';
+import { only } from '@maquette/core/fields';
+import { bodyOf, KINDS } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useFollowing } from '../../ui/use-following.ts';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
+import { OneField } from '../../form/one-field.tsx';
 import { SampleForm } from './sample-form.tsx';
 import { useAnswers } from '../use-answers.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -57,7 +59,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
   const tension = answers.to(TENSION) ?? 'unknown';
   return (
     <View style={styles.box}>
-      <Country shown={shown} />
+      {shown.job ? <Country job={shown.job} /> : null}
       {gates.map((gate) => {
         const layer = layers.find((l) => l.id === gate.layerId);
         if (!layer || gate.materials.length === 0) return null;
@@ -154,7 +156,13 @@ export function HazardsTab({ shown, room, gates }: Props) {
       </Fold>
       <Fold title="Paint on skirting and frames" aside={STATE_WORDS[trim.state]}>
         <Words size="small">{`${say(trim.words)}. While suspect: hand tools only, no power sanding, flame or heat gun.`}</Words>
-        <TrimYear year={year} onTaken={(value) => void answers.set(TRIM_YEAR, value, 'Year of the trim')} />
+        <OneField
+          of={TRIM_YEAR.takes}
+          value={year}
+          units={room.units}
+          label="Year the trim was made or last painted over bare wood"
+          onTaken={(value) => answers.set(TRIM_YEAR, value, 'Year of the trim')}
+        />
         {form === 'trim' ? (
           <SampleForm shown={shown} layer={null} parts={['finish']} onDone={() => setForm(null)} />
         ) : (
@@ -165,43 +173,15 @@ export function HazardsTab({ shown, room, gates }: Props) {
   );
 }
 
-function TrimYear({ year, onTaken }: { year: number | null; onTaken: (value: number | null) => void }) {
-  const [text, setText] = useFollowing(year === null ? '' : String(year));
-  const [problem, setProblem] = useState<string | null>(null);
-  const take = () => {
-    const value = Number(text);
-    if (text.trim() === (year === null ? '' : String(year))) return setProblem(null);
-    if (text.trim() !== '' && (!Number.isInteger(value) || value < 1700 || value > 2100))
-      return setProblem(`${text}: a year of 1700 to 2100 is taken, or nothing`);
-    setProblem(null);
-    return onTaken(text.trim() === '' ? null : value);
-  };
-  return (
-    <Field
-      label="Year the trim was made or last painted over bare wood"
-      figures
-      value={text}
-      onChange={setText}
-      onDone={take}
-      problem={problem}
-    />
-  );
-}
+const CUT_OFF_YEARS = only(KINDS.jobs.fields, 'asbestosFrom', 'leadFrom');
 
 /** The job's country and its years: nothing is let go by year while it is not set. */
-function Country({ shown }: { shown: ShownRoom }) {
+function Country({ job }: { job: NonNullable<ShownRoom['job']> }) {
   const say = useSay();
-  const job = shown.job;
-  const [asbestos, setAsbestos] = useFollowing(job?.asbestosFrom == null ? '' : String(job.asbestosFrom));
-  const [lead, setLead] = useFollowing(job?.leadFrom == null ? '' : String(job.leadFrom));
-  const [problem, setProblem] = useState<string | null>(null);
-  if (!job) return null;
   const table = job.country ? CUT_OFFS[job.country] : null;
-  const change = async (words: string, part: object) => {
-    const result = await write(words, [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } }]);
-    setProblem(result.ok ? null : result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
-  };
-  const year = (text: string): number | null => (text.trim() === '' ? null : Number(text));
+  const change = (words: string, part: object) =>
+    write(words, [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } }]);
+  const form = useFactForm(CUT_OFF_YEARS, job, 'metric', (part) => change('Cut-off year', part));
   const words = table
     ? `${say(table.words)}: asbestos ${job.asbestosFrom ?? table.asbestosFrom ?? 'never let go by year'}, lead ${job.leadFrom ?? table.leadFrom ?? 'never'}`
     : 'Country not set: nothing is let go by its year';
@@ -218,25 +198,8 @@ function Country({ shown }: { shown: ShownRoom }) {
         ]}
         onChange={(code) => void change('Country of the job', { country: code === '' ? null : code })}
       />
-      <Field
-        label="Asbestos let go from year (empty takes the table’s)"
-        figures
-        value={asbestos}
-        onChange={setAsbestos}
-        onDone={() =>
-          year(asbestos) === job.asbestosFrom
-            ? undefined
-            : void change('Cut-off year', { asbestosFrom: year(asbestos) })
-        }
-        problem={problem}
-      />
-      <Field
-        label="Lead let go from year (empty takes the table’s)"
-        figures
-        value={lead}
-        onChange={setLead}
-        onDone={() => (year(lead) === job.leadFrom ? undefined : void change('Cut-off year', { leadFrom: year(lead) }))}
-      />
+      <FactField form={form} name="asbestosFrom" label="Asbestos let go from year (empty takes the table’s)" />
+      <FactField form={form} name="leadFrom" label="Lead let go from year (empty takes the table’s)" />
       <Words size="small" quiet>
         Shipped years are the year after a national ban took hold, on the careful side. Law changes: check yours.
       </Words>

@@ -5,7 +5,6 @@ import {
   CONDITIONS,
   FIXINGS,
   LAYER_KINDS,
-  LAYER_RANGES,
   LAYERS,
   layerName,
   type AreaStack,
@@ -13,17 +12,18 @@ import {
   type Seam,
 } from '@maquette/core/layers';
 import { centreOf, wallName, type RoomFacts } from '@maquette/core/room';
-import { bodyOf } from '@maquette/facts';
+import { figure, only } from '@maquette/core/fields';
+import { bodyOf, KINDS } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
 import { Fold } from '../../ui/fold.tsx';
-import { LengthField } from '../../bench/length-field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { useFactForm } from '../../form/fact-form.ts';
+import { OneField } from '../../form/one-field.tsx';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
-import { useFollowing } from '../../ui/use-following.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { SPACE } from '../../theme/theme.tsx';
@@ -39,39 +39,26 @@ interface Props {
   onDown: (() => void) | null;
 }
 
+const LAYER_FIELDS = only(KINDS.layers.fields, 'thicknessMm', 'year', 'groutMm', 'lippageMm', 'note');
+const OFF_WALL = figure(10, 60_000, 'mm');
+
 /** Everything that is recorded of one layer. */
 export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, onUp, onDown }: Props) {
   const say = useSay();
   const { units } = room;
-  const [year, setYear] = useFollowing(layer.year === null ? '' : String(layer.year));
-  const [note, setNote] = useFollowing(layer.note);
-  const [problem, setProblem] = useState<string | null>(null);
-  const change = async (part: Partial<Layer>, words = `${say(layerName(layer))} changed`) => {
-    const result = await write(words, [
-      { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(layer), ...part } },
-    ]);
-    setProblem(result.ok ? null : result.problems.map((p) => `${p.field} ${p.message}`).join('; '));
-  };
-  const takeYear = () => {
-    const text = year.trim();
-    if (text === '') return void change({ year: null, yearOf: 'unknown' });
-    const value = Number(text);
-    const { min, max } = LAYER_RANGES.year;
-    if (!Number.isInteger(value) || value < min || value > max)
-      return setProblem(`${text}: a year of ${min} to ${max} is taken, or nothing`);
-    return void change({ year: value, yearOf: layer.yearOf === 'unknown' ? 'building' : layer.yearOf });
-  };
+  const change = (part: Partial<Layer>, words = `${say(layerName(layer))} changed`) =>
+    write(words, [{ kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(layer), ...part } }]);
+  const form = useFactForm(LAYER_FIELDS, layer, units, (part) => {
+    if (part.year === undefined) return change(part);
+    // A year is the building’s until somebody says that it is the layer’s own.
+    const known = layer.yearOf === 'unknown' ? 'building' : layer.yearOf;
+    return change({ year: part.year, yearOf: part.year === null ? 'unknown' : known });
+  });
   const tile = LAYERS[layer.kind].family === 'tile';
   const whole = layer.where.length === 0;
   return (
     <View style={styles.box}>
-      <LengthField
-        label="Thickness"
-        mm={layer.thicknessMm}
-        units={units}
-        range={LAYER_RANGES.thicknessMm}
-        onTaken={(thicknessMm) => void change({ thicknessMm })}
-      />
+      <FactField form={form} name="thicknessMm" label="Thickness" />
       <Choice
         label="Fixed"
         inline
@@ -86,13 +73,10 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
         options={CONDITIONS.map((value) => ({ value, label: say(CONDITION_WORDS[value]) }))}
         onChange={(condition) => void change({ condition })}
       />
-      <Field
+      <FactField
+        form={form}
+        name="year"
         label="Year it was made or laid (leave empty when unknown)"
-        figures
-        value={year}
-        onChange={setYear}
-        onDone={takeYear}
-        problem={problem}
         hint="Unknown counts as suspect where the material may hold a hazard."
       />
       {layer.year !== null ? (
@@ -122,20 +106,8 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
       ) : null}
       {tile ? (
         <Fold title="Tile: grout, lippage, tapping" open>
-          <LengthField
-            label="Grout lines, width"
-            mm={layer.groutMm}
-            units={units}
-            range={LAYER_RANGES.groutMm}
-            onTaken={(groutMm) => void change({ groutMm })}
-          />
-          <LengthField
-            label="Greatest lippage"
-            mm={layer.lippageMm}
-            units={units}
-            range={LAYER_RANGES.lippageMm}
-            onTaken={(lippageMm) => void change({ lippageMm })}
-          />
+          <FactField form={form} name="groutMm" label="Grout lines, width" />
+          <FactField form={form} name="lippageMm" label="Greatest lippage" />
           <Button
             selected={tapping}
             label={tapping ? 'Done tapping' : 'Tap over the grid'}
@@ -151,7 +123,7 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
       ) : null}
       {LAYERS[layer.kind].cut !== 'none' ? (
         <Fold title="Known seams" aside={layer.seams.length === 0 ? 'unknown' : String(layer.seams.length)}>
-          <Seams room={room} layer={layer} onTaken={(seams) => void change({ seams }, 'Seams changed')} />
+          <Seams room={room} layer={layer} onTaken={(seams) => change({ seams }, 'Seams changed')} />
         </Fold>
       ) : null}
       <Fold title="What kind it is" aside={say(layerName(layer))}>
@@ -162,12 +134,7 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
           onChange={(kind) => void change({ kind })}
         />
       </Fold>
-      <Field
-        label="Note"
-        value={note}
-        onChange={setNote}
-        onDone={() => (note === layer.note ? undefined : void change({ note: note.slice(0, 500) }))}
-      />
+      <FactField form={form} name="note" label="Note" />
       <PhotoStrip shown={shown} about={{ about: 'layer', aboutId: layer.id, at: middleOf(stacks, layer) }} />
       <ButtonRow>
         {onUp ? <Button label="Lies higher" onPress={onUp} /> : null}
@@ -193,7 +160,7 @@ function middleOf(stacks: readonly AreaStack[], layer: Layer): { xMm: number; yM
 }
 
 /** Seams as they are taped: so far off a wall, running along it. */
-function Seams({ room, layer, onTaken }: { room: RoomFacts; layer: Layer; onTaken: (seams: Seam[]) => void }) {
+function Seams({ room, layer, onTaken }: { room: RoomFacts; layer: Layer; onTaken: (seams: Seam[]) => unknown }) {
   const [wall, setWall] = useState(0);
   const { corners } = usePlan(room);
   const add = (offMm: number) => {
@@ -203,7 +170,7 @@ function Seams({ room, layer, onTaken }: { room: RoomFacts; layer: Layer; onTake
     const at = (p: { xMm: number; yMm: number }) =>
       [Math.round(p.xMm + nx * offMm), Math.round(p.yMm + ny * offMm)] as const;
     const [[axMm, ayMm], [bxMm, byMm]] = [at(a), at(b)];
-    onTaken([...layer.seams, { axMm, ayMm, bxMm, byMm }]);
+    return onTaken([...layer.seams, { axMm, ayMm, bxMm, byMm }]);
   };
   return (
     <View style={styles.inner}>
@@ -214,12 +181,12 @@ function Seams({ room, layer, onTaken }: { room: RoomFacts; layer: Layer; onTake
         options={room.walls.map((_, i) => ({ value: String(i), label: wallName(room.walls, i) }))}
         onChange={(value) => setWall(Number(value))}
       />
-      <LengthField
+      <OneField
         key={layer.seams.length}
-        label={`A seam, off ${wallName(room.walls, wall)}`}
-        mm={null}
+        of={OFF_WALL}
+        value={null}
         units={room.units}
-        range={{ min: 10, max: 60_000 }}
+        label={`A seam, off ${wallName(room.walls, wall)}`}
         onTaken={add}
         hint="Cuts follow known seams: nothing is sawn there."
       />

@@ -1,13 +1,16 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { PART_WORDS, type Layer, type Part } from '@maquette/core/layers';
+import { filled } from '@maquette/core/fields';
+import { KINDS } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { Field } from '../../ui/field.tsx';
+import { FactField } from '../../form/fact-field.tsx';
+import { refused, useDraftForm } from '../../form/fact-form.ts';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayOf } from '../../ui/times.ts';
@@ -21,47 +24,35 @@ interface Props {
   onDone: () => void;
 }
 
+const SAMPLE = {
+  sampleNo: filled(KINDS.samples.fields.sampleNo),
+  laboratory: filled(KINDS.samples.fields.laboratory),
+  resultOn: filled(KINDS.samples.fields.resultOn),
+};
+
 /** A laboratory's answer as it stands on its sheet: material, sample, laboratory, date, result, the sheet itself as a picture. */
 export function SampleForm({ shown, layer, parts, onDone }: Props) {
   const say = useSay();
   const palette = usePalette();
   const [id] = useState(newId);
   const [part, setPart] = useState<Part>(parts[0]!);
-  const [sampleNo, setSampleNo] = useState('');
-  const [laboratory, setLaboratory] = useState('');
-  const [date, setDate] = useState(dayOf(nowUtc()));
+  const [begins] = useState(() => ({ sampleNo: '', laboratory: '', resultOn: dayOf(nowUtc()) }));
+  const form = useDraftForm(SAMPLE, begins, 'metric');
   const [result, setResult] = useState<'negative' | 'positive' | ''>('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const save = async () => {
-    const missing = [
-      ...(sampleNo.trim() === '' ? ['the sample’s number'] : []),
-      ...(laboratory.trim() === '' ? ['the laboratory'] : []),
-      ...(result === '' ? ['the result'] : []),
-      ...(/^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date))
-        ? []
-        : [`a date such as 2026-05-04 (${date || 'empty'})`]),
-    ];
-    if (missing.length > 0 || result === '') return setProblem(`Still needed: ${missing.join(', ')}`);
-    const written = await write(`Result for the ${say(PART_WORDS[part])}: ${result}`, [
-      {
-        kind: 'samples',
-        id,
-        roomId: shown.room!.id,
-        body: {
-          layerId: layer?.id ?? 'trim',
-          part,
-          where: layer?.where ?? [],
-          sampleNo: sampleNo.trim(),
-          laboratory: laboratory.trim(),
-          resultOn: date,
-          result,
-          note: '',
+  const record = () =>
+    form.record(async (sample) => {
+      if (result === '') return refused('The result is still needed');
+      const written = await write(`Result for the ${say(PART_WORDS[part])}: ${result}`, [
+        {
+          kind: 'samples',
+          id,
+          roomId: shown.room!.id,
+          body: { layerId: layer?.id ?? 'trim', part, where: layer?.where ?? [], ...sample, result, note: '' },
         },
-      },
-    ]);
-    if (!written.ok) return setProblem(written.problems.map((p) => `${p.field} ${p.message}`).join('; '));
-    return onDone();
-  };
+      ]);
+      if (written.ok) onDone();
+      return written;
+    });
   return (
     <View style={[styles.box, { borderColor: palette.chalk }]}>
       <Choice
@@ -71,9 +62,9 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         options={parts.map((p) => ({ value: p, label: say(PART_WORDS[p]) }))}
         onChange={setPart}
       />
-      <Field label="Sample number" value={sampleNo} onChange={setSampleNo} />
-      <Field label="Laboratory" value={laboratory} onChange={setLaboratory} />
-      <Field label="Date of the result" value={date} onChange={setDate} hint="Year, month, day: 2026-05-04" />
+      <FactField form={form} name="sampleNo" label="Sample number" />
+      <FactField form={form} name="laboratory" label="Laboratory" />
+      <FactField form={form} name="resultOn" label="Date of the result" hint="Year, month, day: 2026-05-04" />
       <Choice
         label="Result"
         inline
@@ -85,16 +76,16 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         onChange={setResult}
       />
       <PhotoStrip shown={shown} about={{ about: 'sample', aboutId: id, at: null }} label="Photograph the sheet" />
-      {problem ? (
+      {form.problem ? (
         <Words role="alert" color={palette.verdict.stop}>
-          {problem}
+          {form.problem}
         </Words>
       ) : null}
       <Words size="small" quiet>
         A negative opens this material only, and only in the area it was taken from. A positive stays for good.
       </Words>
       <ButtonRow>
-        <Button kind="main" label="Keep this result" onPress={() => void save()} />
+        <Button kind="main" label="Keep this result" onPress={() => void record()} />
         <Button label="Not now" onPress={onDone} />
       </ButtonRow>
     </View>

@@ -1,0 +1,43 @@
+import type { Field } from '@maquette/core/fields';
+import { gap, reach, say, type Sayable } from '@maquette/core/said';
+import { parseLength, type UnitSystem } from '@maquette/core/units';
+import { readTyped, writtenAs } from './typed.ts';
+import { unitSign } from './unit-sign.ts';
+
+/** Lengths up to this are written as finely as a gap, longer ones as on a tape. */
+export const FINE_MM = 100;
+
+/** Why what was typed is asked back, where its class has not taken it: the value, and what is taken instead. */
+export function askedBack(typed: unknown, field: Field, units: UnitSystem): Sayable {
+  const { spec, orNull } = field;
+  const as = writtenAs(field);
+  const text = String(typed ?? '').trim();
+  switch (spec.type) {
+    case 'figure': {
+      const length = (mm: number) => (spec.max <= FINE_MM ? gap(mm) : reach(mm));
+      const taken =
+        as === 'length'
+          ? say('asked.lengths', { min: length(spec.min), max: length(spec.max) })
+          : say('asked.figures', { min: spec.min, max: spec.max, unit: unitSign(spec.unit) || 'none' });
+      const values = { text, taken, empty: orNull ? 'yes' : 'no' };
+      if (text === '') return say('asked.empty', values);
+      if (as === 'length') {
+        const parsed = parseLength(text, units === 'metric' ? 'mm' : 'in');
+        if (!parsed.ok) return say('asked.noLength', { ...values, why: parsed.reason });
+      }
+      const value = readTyped(typed, field, units);
+      if (typeof value !== 'number') return say('asked.noNumber', values);
+      return say(spec.whole && !Number.isInteger(value) ? 'asked.notWhole' : 'asked.outOfRange', values);
+    }
+    case 'text':
+      return text.length > spec.most
+        ? say('asked.tooLong', { count: text.length, most: spec.most })
+        : say('asked.emptyText', {});
+    case 'day':
+      return say('asked.noDay', { text });
+    case 'moment':
+      return say('asked.noMoment', { text });
+    default:
+      return say('asked.notTaken', { text });
+  }
+}

@@ -1,0 +1,46 @@
+import type { Field } from '@maquette/core/fields';
+import { formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
+import { fromLocalTime, localTime } from '../ui/times.ts';
+
+/** How what is written in a field is read: as text, as a figure in its own unit, or as a length in the room's units. */
+type WrittenAs = 'text' | 'figure' | 'length' | 'moment';
+
+/** How a field is written: lengths in the room's units, other figures in their own. */
+export const writtenAs = ({ spec }: Field): WrittenAs =>
+  spec.type === 'moment' ? 'moment' : spec.type !== 'figure' ? 'text' : spec.unit === 'mm' ? 'length' : 'figure';
+
+/** A moment on record is UTC; what was typed is the site's clock. */
+const isUtc = (text: string) => text.endsWith('Z');
+
+/** A length as text that can be edited: `5400`, or `17' 8 5/8"`; empty where there is none. */
+export function lengthText(mm: number | null, units: UnitSystem): string {
+  if (mm === null) return '';
+  return units === 'metric' ? String(Math.round(mm * 10) / 10) : formatSpan(mm, units);
+}
+
+/** What stands in a field for a value on record. */
+export function textOf(value: unknown, field: Field, units: UnitSystem): string {
+  if (value === null || value === undefined) return '';
+  const as = writtenAs(field);
+  if (as === 'moment') return isUtc(String(value)) ? localTime(String(value)) : String(value);
+  return as === 'length' && typeof value === 'number' ? lengthText(value, units) : String(value);
+}
+
+/**
+ * What was typed, as its class is to check it. What cannot be read stays the text it is: the class says that it is no number.
+ * A value that was keyed on the pad or comes from the record is one already.
+ */
+export function readTyped(typed: unknown, field: Field, units: UnitSystem): unknown {
+  if (typeof typed !== 'string') return typed ?? null;
+  const as = writtenAs(field);
+  const plain = typed.trim();
+  if (as === 'text') return plain;
+  if (as === 'moment') return isUtc(plain) ? plain : (fromLocalTime(plain) ?? plain);
+  if (plain === '') return field.orNull ? null : '';
+  if (as === 'length') {
+    const parsed = parseLength(plain, units === 'metric' ? 'mm' : 'in');
+    return parsed.ok ? parsed.mm : plain;
+  }
+  const figure = Number(plain.replace(',', '.').replace('−', '-'));
+  return Number.isFinite(figure) ? figure : plain;
+}
