@@ -25,8 +25,7 @@ module.exports = {
       moduleNameMapper: {
         // The browser preset does not transform .mjs: take the CommonJS and UMD builds.
         '^lucide-react-native/icons/(.*)$': `${__dirname}/node_modules/lucide-react-native/dist/cjs/icons/$1.js`,
-        '^d3-contour$': `${__dirname}/node_modules/d3-contour/dist/d3-contour.js`,
-        '^d3-array$': `${__dirname}/node_modules/d3-array/dist/d3-array.js`,
+        '^(d3-[a-z-]+)$': `${__dirname}/node_modules/$1/dist/$1.js`,
       },
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|d3-contour|d3-array|internmap|intl-messageformat|@formatjs|uuid|react-hotkeys-hook))',

@@ -48,7 +48,7 @@ test('another covering is another rule; a copied card can be edited, a bad figur
   const gap = page.getByRole('textbox', { name: 'Rule 1, gap, mm' });
   await gap.fill('55');
   await gap.blur();
-  await expect(page.getByRole('alert')).toContainText('55: 0.2 to 20 mm is taken');
+  await expect(page.getByRole('alert')).toContainText('55 is out of range: 0.2 mm to 20 mm is taken');
   await expect(gap).toHaveValue('55');
   await gap.fill('9');
   await gap.blur();

@@ -17,7 +17,7 @@ test('an empty book says what to do first; a job is added, renamed, removed and 
   await accessible(page);
   await page.getByRole('button', { name: 'New job' }).click();
   await page.getByRole('button', { name: 'Add the job' }).click();
-  await expect(page.getByRole('alert')).toContainText('a job needs a name');
+  await expect(page.getByRole('alert')).toContainText('Empty: this is needed');
   await page.getByRole('textbox', { name: 'What the job is called' }).fill('Toll House');
   await page.getByRole('button', { name: 'Add the job' }).click();
   await page.getByRole('button', { name: 'The whole job' }).click();
@@ -42,14 +42,14 @@ test('a room is not added past a name or a length that was not taken; what was t
   await along.blur();
   await along.fill('3 parsecs');
   await add.click();
-  await expect(page.getByText('Empty: a room needs a name')).toBeVisible();
-  await expect(page.getByRole('alert').filter({ hasText: /^Along the door wall: / })).toBeVisible();
+  await expect(page.getByText('Empty: this is needed')).toBeVisible();
+  await expect(page.getByText('“3 parsecs” is not a length in mm: 20 mm to 60 m is taken')).toBeVisible();
   await expect(along).toHaveValue('3 parsecs');
   await page.getByRole('textbox', { name: 'What the room is called' }).fill('Vat room');
   await along.fill('3.2 m');
   await along.blur();
   await add.click();
-  await expect(page.getByText('Both lengths are needed')).toBeVisible();
+  await expect(page.getByText('Empty: 20 mm to 60 m is taken')).toBeVisible();
   await page.getByRole('textbox', { name: 'Across it' }).fill('2400');
   await accessible(page);
   await add.click();

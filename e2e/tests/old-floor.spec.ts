@@ -147,7 +147,8 @@ test('a shut gate shows no way to take the layer up; results for every material 
   for (const part of ['covering', 'backing', 'adhesive']) {
     await page.getByRole('button', { name: 'Record a laboratory result. Sheet vinyl or lino' }).click();
     await button(page, 'Keep this result').click();
-    await expect(page.getByText(/Still needed: the sample’s number, the laboratory, the result/)).toBeVisible();
+    await expect(page.getByText('Empty: this is needed')).toHaveCount(2);
+    await expect(page.getByText('Say what the sheet says: negative or positive.')).toBeVisible();
     await page.getByRole('radio', { name: part, exact: true }).click();
     await page.getByRole('textbox', { name: 'Sample number' }).fill(`26-${part.length}`);
     await page.getByRole('textbox', { name: 'Laboratory' }).fill('Weir Lane Laboratory');
@@ -191,7 +192,7 @@ test('a step is ticked with its time, and the verdict follows when the work is d
   const rate = page.getByRole('textbox', { name: 'Ceramic tile on a mesh mortar bed, taking up, h/m²' });
   await rate.fill('99');
   await rate.blur();
-  await expect(page.getByText('99: 0.005 to 10 h/m² is taken')).toBeVisible();
+  await expect(page.getByText('99 is out of range: 0.005 to 10 h/m² is taken')).toBeVisible();
   await rate.fill('2.8');
   await rate.blur();
   await expect(hours).not.toHaveText(was!);

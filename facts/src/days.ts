@@ -21,3 +21,14 @@ function isInCalendar(day: string): boolean {
   const at = new Date(`${day}T00:00:00.000Z`);
   return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(day);
 }
+
+/** Whether a value names a time zone that can be reckoned with, or none. */
+export function isZone(value: unknown): boolean {
+  if (typeof value !== 'string' || value.length > 60) return false;
+  if (value === '') return true;
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: value }).resolvedOptions().timeZone !== '' && /^[A-Z]/.test(value);
+  } catch {
+    return false;
+  }
+}

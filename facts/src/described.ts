@@ -20,6 +20,8 @@ function taken({ spec, orNull }: Field): string {
       return `day, or empty${or}`;
     case 'country':
       return `two capital letters${or}`;
+    case 'zone':
+      return `time zone such as \`Europe/London\`, or empty${or}`;
     case 'choice':
       return `${spec.of.map((word) => `\`${word}\``).join(', ')}${or}`;
     case 'cells':

@@ -37,6 +37,8 @@ function heldBy({ spec }: Field): Arbitrary<unknown> {
       return fc.constantFrom('', '2026-05-04', '2027-12-31');
     case 'country':
       return fc.constantFrom('GB', 'US', 'DE');
+    case 'zone':
+      return fc.constantFrom('Europe/London', 'America/New_York');
     case 'choice':
       return fc.constantFrom(...spec.of);
     case 'list':

@@ -21,7 +21,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { Field, Fields, Spec } from '@maquette/core/fields';
-import { isDay, isMoment } from './days.ts';
+import { isDay, isMoment, isZone } from './days.ts';
 import { QUESTIONS } from './questions.ts';
 
 /** A class that class-validator knows the rules of. */
@@ -54,10 +54,23 @@ function rulesOf(spec: Spec, each: boolean): PropertyDecorator[] {
       return [ValidateBy({ name: 'moment', validator: { validate: isMoment } }, say(MOMENT_TAKES))];
     case 'day':
       return [
-        ValidateBy({ name: 'day', validator: { validate: isDay } }, say('takes a day such as 2026-05-04, or nothing')),
+        ValidateBy(
+          {
+            name: 'day',
+            validator: { validate: (value: unknown) => isDay(value) && (value !== '' || spec.least === 0) },
+          },
+          say('takes a day such as 2026-05-04, or nothing'),
+        ),
       ];
     case 'country':
       return [Matches(/^[A-Z]{2}$/, say('takes two capital letters, such as GB, or null'))];
+    case 'zone':
+      return [
+        ValidateBy(
+          { name: 'zone', validator: { validate: isZone } },
+          say('takes a time zone such as Europe/London, or nothing'),
+        ),
+      ];
     case 'choice': {
       const { of } = spec;
       return [IsIn([...of], say(of.length === 2 ? `takes ${of.join(' or ')}` : `takes one of ${of.join(', ')}`))];

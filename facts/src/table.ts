@@ -37,7 +37,7 @@ const columnsOf = (kind: FactKind): string[] => [
 ];
 
 const isPlainText = ({ spec }: Field) =>
-  ['text', 'id', 'moment', 'day', 'country'].includes(spec.type) ||
+  ['text', 'id', 'moment', 'day', 'country', 'zone'].includes(spec.type) ||
   (spec.type === 'choice' && typeof spec.of[0] === 'string');
 
 /** What stands in a cell: text and figures as they are, what has parts as JSON, nothing for null. */

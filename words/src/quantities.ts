@@ -8,8 +8,12 @@ import {
   gapWords,
   type UnitSystem,
 } from '@maquette/core/units';
+import { timesIn } from './times.ts';
 
-const WRITTEN: Record<Exclude<QuantityKind, 'decimals' | 'celsius'>, (value: number, units: UnitSystem) => string> = {
+const WRITTEN: Record<
+  Exclude<QuantityKind, 'decimals' | 'celsius' | 'moment' | 'day'>,
+  (value: number, units: UnitSystem) => string
+> = {
   reach: formatReach,
   gap: gapWords,
   gapFigure: formatGap,
@@ -18,8 +22,10 @@ const WRITTEN: Record<Exclude<QuantityKind, 'decimals' | 'celsius'>, (value: num
   volume: formatVolume,
 };
 
-/** A quantity in the units of whoever reads, in round figures of the trade. */
-export function writeQuantity({ quantity, value, places }: Quantity, units: UnitSystem): string {
+/** A quantity in the units of whoever reads, in round figures of the trade; times by the clock of their zone. */
+export function writeQuantity({ quantity, value, places }: Quantity, units: UnitSystem, zone: string): string {
+  if (quantity === 'moment') return timesIn(zone).localTime(new Date(value).toISOString());
+  if (quantity === 'day') return timesIn(zone).dayOf(new Date(value).toISOString());
   if (quantity === 'decimals') return value.toFixed(places ?? 0);
   // Instruments and sheets of the trade give degrees Celsius everywhere, and so do the fields that take them.
   if (quantity === 'celsius') return `${value.toFixed(places ?? 0)} °C`;

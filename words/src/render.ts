@@ -6,8 +6,8 @@ import { writeQuantity } from './quantities.ts';
 /** Every sentence of one language by its code, in ICU message syntax. */
 export type Catalogue = Readonly<Record<string, string>>;
 
-/** What a saying is in words, in the units asked for. A text is what a user wrote, and stays as it is. */
-export type Render = (said: Sayable, units: UnitSystem) => string;
+/** What a saying is in words, in the units and by the clock of the zone asked for; UTC where none is. A text is what a user wrote, and stays as it is. */
+export type Render = (said: Sayable, units: UnitSystem, zone?: string) => string;
 
 const isSaid = (value: object): value is Said => 'code' in value;
 const isQuantity = (value: object): value is Quantity => 'quantity' in value;
@@ -36,18 +36,18 @@ export function createRender(catalogue: Catalogue, locale: string): Render {
     return made;
   }
 
-  function written(value: Value, units: UnitSystem): string | number {
+  function written(value: Value, units: UnitSystem, zone: string): string | number {
     // A figure stays one: the message may choose its words by it.
     if (typeof value !== 'object') return value;
-    if (isSaid(value)) return render(value, units);
-    if (isQuantity(value)) return writeQuantity(value, units);
-    if ('listed' in value) return value.listed.map((one) => render(one, units)).join(value.by);
-    return lowered(render(value.lowered, units));
+    if (isSaid(value)) return render(value, units, zone);
+    if (isQuantity(value)) return writeQuantity(value, units, zone);
+    if ('listed' in value) return value.listed.map((one) => render(one, units, zone)).join(value.by);
+    return lowered(render(value.lowered, units, zone));
   }
 
-  const render: Render = (said, units) => {
+  const render: Render = (said, units, zone = 'UTC') => {
     if (typeof said === 'string') return said;
-    const values = Object.entries(said.values).map(([name, value]) => [name, written(value, units)] as const);
+    const values = Object.entries(said.values).map(([name, value]) => [name, written(value, units, zone)] as const);
     return String(messageOf(said.code).format(Object.fromEntries(values)));
   };
   return render;

@@ -13,6 +13,7 @@ import {
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { formatArea } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
+import { deviceZone } from '@maquette/words';
 import { filled, only } from '@maquette/core/fields';
 import { bodyOf, KINDS } from '@maquette/facts';
 import { useUnits } from '../data/device-settings.ts';
@@ -173,18 +174,26 @@ function NewRoom({
   );
 }
 
-const JOB_FIELDS = { ...only(KINDS.jobs.fields, 'about'), name: filled(KINDS.jobs.fields.name) };
+const JOB_FIELDS = { ...only(KINDS.jobs.fields, 'about', 'zone'), name: filled(KINDS.jobs.fields.name) };
 
 function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: () => void }) {
   const [said, setSaid] = useState<string | null>(null);
   const form = useFactForm(JOB_FIELDS, job, 'metric', (part) =>
-    write('Job renamed', [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } }]),
+    write(part.zone === undefined ? 'Job renamed' : 'Time zone of the site', [
+      { kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } },
+    ]),
   );
   const at = book.jobs.findIndex((one) => one.id === job.id);
   return (
     <Fold title="The whole job">
       <FactField form={form} name="name" label="Name" />
       <FactField form={form} name="about" label="In a few words" />
+      <FactField
+        form={form}
+        name="zone"
+        label="Time zone of the site"
+        hint={`Times are told by its clock. Empty takes this device’s: ${deviceZone()}.`}
+      />
       <ButtonRow>
         <Button
           label="Earlier in the book"

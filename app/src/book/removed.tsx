@@ -6,10 +6,11 @@ import { bringBack, type RemovedAround } from '../data/settle.ts';
 import { SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
-import { localTime } from '../ui/times.ts';
+import { useTimes } from '../ui/shown-in.tsx';
 
 /** Jobs and rooms that were removed: nothing in them is gone, and they come back as they were. */
 export function RemovedList() {
+  const { localTime } = useTimes();
   const [said, setSaid] = useState<string | null>(null);
   const { data, isError } = useQuery({
     queryKey: ['removed'],

@@ -3,6 +3,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { floorAreaM2 } from '@maquette/core/room';
 import { formatArea } from '@maquette/core/units';
+import { inWords } from '@maquette/words';
 import { worstVerdict } from '@maquette/core/verdict/words';
 import type { ShownBook } from '../data/use-facts.ts';
 import { useBook } from '../data/use-facts.ts';
@@ -108,7 +109,7 @@ function JobEntry({
       ? null
       : worst === 'lay'
         ? 'Flat everywhere it was read'
-        : `${first.name}: ${lines.get(first.id)!.next}`;
+        : `${first.name}: ${inWords(lines.get(first.id)!.next, first.units, job.zone ?? '')}`;
   return (
     <View style={[styles.job, { borderColor: palette.rule, backgroundColor: palette.paper }]}>
       <Touch label={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>

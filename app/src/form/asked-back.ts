@@ -1,14 +1,14 @@
 import type { Field } from '@maquette/core/fields';
 import { gap, reach, say, type Sayable } from '@maquette/core/said';
-import { parseLength, type UnitSystem } from '@maquette/core/units';
-import { readTyped, writtenAs } from './typed.ts';
+import { parseLength } from '@maquette/core/units';
+import { readTyped, writtenAs, type Reader } from './typed.ts';
 import { unitSign } from './unit-sign.ts';
 
 /** Lengths up to this are written as finely as a gap, longer ones as on a tape. */
 export const FINE_MM = 100;
 
 /** Why what was typed is asked back, where its class has not taken it: the value, and what is taken instead. */
-export function askedBack(typed: unknown, field: Field, units: UnitSystem): Sayable {
+export function askedBack(typed: unknown, field: Field, reader: Reader): Sayable {
   const { spec, orNull } = field;
   const as = writtenAs(field);
   const text = String(typed ?? '').trim();
@@ -22,10 +22,10 @@ export function askedBack(typed: unknown, field: Field, units: UnitSystem): Saya
       const values = { text, taken, empty: orNull ? 'yes' : 'no' };
       if (text === '') return say('asked.empty', values);
       if (as === 'length') {
-        const parsed = parseLength(text, units === 'metric' ? 'mm' : 'in');
-        if (!parsed.ok) return say('asked.noLength', { ...values, why: parsed.reason });
+        const parsed = parseLength(text, reader.units === 'metric' ? 'mm' : 'in');
+        if (!parsed.ok) return say('asked.noLength', { why: parsed.reason, taken, empty: values.empty });
       }
-      const value = readTyped(typed, field, units);
+      const value = readTyped(typed, field, reader);
       if (typeof value !== 'number') return say('asked.noNumber', values);
       return say(spec.whole && !Number.isInteger(value) ? 'asked.notWhole' : 'asked.outOfRange', values);
     }
@@ -34,7 +34,9 @@ export function askedBack(typed: unknown, field: Field, units: UnitSystem): Saya
         ? say('asked.tooLong', { count: text.length, most: spec.most })
         : say('asked.emptyText', {});
     case 'day':
-      return say('asked.noDay', { text });
+      return say('asked.noDay', { text: text || 'Empty', empty: spec.least === 0 ? 'yes' : 'no' });
+    case 'zone':
+      return say('asked.noZone', { text });
     case 'moment':
       return say('asked.noMoment', { text });
     default:

@@ -47,7 +47,7 @@ test('nothing is kept past what was not taken: each is named beside its field wi
   await user.type(box(/^Bags/), 'two');
   await keep(user);
   await screen.findByText('“two” is no number: 0 to 200 bags is taken, or nothing');
-  expect(screen.getByText('Empty: a name is needed')).toBeInTheDocument();
+  expect(screen.getByText('Empty: this is needed')).toBeInTheDocument();
   expect(screen.getByText('Empty: -20 to 60 °C is taken')).toBeInTheDocument();
   expect(box(/^Bags/)).toHaveValue('two');
   expect(kept).not.toHaveBeenCalled();

@@ -24,7 +24,7 @@ const FEET = 'feet and inches, such as 12\' 4 1/2"';
 /** One field of a fact: what it takes, its unit and its pad follow from what the fact says of it. */
 export function FactField<F extends Fields>({ form, name, label, hint, unit, decimals = 1, signed = false }: Props<F>) {
   const pad = usePad();
-  const { units } = form;
+  const { units } = form.reader;
   const { field, fieldState } = useController({ control: form.control, name });
   const stated = form.fields[name]!;
   const { spec } = stated;
@@ -33,7 +33,7 @@ export function FactField<F extends Fields>({ form, name, label, hint, unit, dec
   const shared = {
     label,
     ref: field.ref,
-    value: textOf(standing, stated, units),
+    value: textOf(standing, stated, form.reader),
     onChange: field.onChange,
     onDone: () => void form.leave(name),
     problem: fieldState.error?.message ?? null,

@@ -6,7 +6,8 @@ import { inWords } from '@maquette/words';
 import { rules } from '../data/rules.ts';
 import type { Written } from '../data/history.ts';
 import { askedBack } from './asked-back.ts';
-import { readTyped, textOf } from './typed.ts';
+import { useTimes } from '../ui/shown-in.tsx';
+import { readTyped, textOf, type Reader } from './typed.ts';
 
 /** What stands in each field: a value of the fact, or the text that was typed and has not been taken. */
 type Standing = Record<string, unknown>;
@@ -18,7 +19,7 @@ type Read<F extends Fields> = { readonly [K in keyof F]?: unknown };
 export interface FactForm<F extends Fields = Fields> {
   control: Control<Standing>;
   fields: F;
-  units: UnitSystem;
+  reader: Reader;
   /** The field is left: what stands in it is taken, or asked back beside it. */
   leave: (name: string) => Promise<void>;
   /** A value that was keyed on the pad or read from an instrument stands in the field, and is taken. */
@@ -46,16 +47,16 @@ const isRefused = (written: unknown): written is Extract<Written, { ok: false }>
 export const refused = (message: string): Written => ({ ok: false, problems: [{ field: '', value: null, message }] });
 
 /** Checks the fields by the class they make; what is wrong is put into words here, in the units the fields are written in. */
-function resolverOf(fields: Fields, units: UnitSystem): Resolver<Standing> {
+function resolverOf(fields: Fields, reader: Reader): Resolver<Standing> {
   return async (standing, context, options) => {
     const read = Object.fromEntries(
-      Object.entries(fields).map(([name, field]) => [name, readTyped(standing[name], field, units)]),
+      Object.entries(fields).map(([name, field]) => [name, readTyped(standing[name], field, reader)]),
     );
     const check = await rules.resolverOf(fields);
     const { values, errors } = await check(read, context, options);
     const worded = Object.entries(errors as FieldErrors<Standing>).map(([name, error]) => [
       name,
-      { ...error, message: inWords(askedBack(standing[name], fields[name]!, units), units) },
+      { ...error, message: inWords(askedBack(standing[name], fields[name]!, reader), reader.units) },
     ]);
     return worded.length > 0
       ? { values: {}, errors: Object.fromEntries(worded) as FieldErrors<Standing> }
@@ -69,10 +70,12 @@ function useFields<F extends Fields>(
   units: UnitSystem,
   onTaken: ((part: Taken<F>) => unknown) | null,
 ) {
+  const times = useTimes();
+  const reader = { units, times };
   const record: Standing = Object.fromEntries(Object.keys(fields).map((name) => [name, onRecord[name] ?? null]));
   const form = useForm<Standing>({
     defaultValues: record,
-    resolver: resolverOf(fields, units),
+    resolver: resolverOf(fields, reader),
     reValidateMode: 'onBlur',
   });
   const { clearErrors, getValues, setError, setValue, trigger } = form;
@@ -94,10 +97,10 @@ function useFields<F extends Fields>(
   const leave = async (name: string) => {
     const standing = getValues(name);
     const field = fields[name]!;
-    if (typeof standing === 'string' && standing.trim() === textOf(record[name], field, units).trim())
+    if (typeof standing === 'string' && standing.trim() === textOf(record[name], field, reader).trim())
       return settle(name, record[name]);
     if (!(await trigger(name))) return undefined;
-    const value = readTyped(standing, field, units);
+    const value = readTyped(standing, field, reader);
     if (!onTaken) return settle(name, value);
     if (Object.is(value, record[name])) return settle(name, value);
     const written = await onTaken({ [name]: value } as Taken<F>);
@@ -108,7 +111,7 @@ function useFields<F extends Fields>(
     setValue(name, value);
     await leave(name);
   };
-  return { form, record, kit: { control: form.control, fields, units, leave, put } };
+  return { form, record, kit: { control: form.control, fields, reader, leave, put } };
 }
 
 /** A form over fields of a fact on record: each is taken as it is left, and written by `onTaken`. */
@@ -136,7 +139,7 @@ export function useDraftForm<F extends Fields>(fields: F, begins: Read<F>, units
     ...kit,
     record,
     problem,
-    standing: (name) => readTyped(values[name], fields[name]!, units),
+    standing: (name) => readTyped(values[name], fields[name]!, kit.reader),
     asks: (name) => form.formState.errors[name]?.message ?? null,
     restart: () => form.reset(start),
   };

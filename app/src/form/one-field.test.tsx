@@ -3,6 +3,7 @@ import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { figure, filled, orNull, text, whole } from '@maquette/core/fields';
+import { timesIn } from '@maquette/words';
 import { refused } from './fact-form.ts';
 import { OneField } from './one-field.tsx';
 import { textOf } from './typed.ts';
@@ -103,7 +104,7 @@ const NAME = filled(text(12));
 test.each([
   [YEAR, null, '1975,5', '1975,5 is not a whole number: 1900 to 2100 is taken, or nothing'],
   [YEAR, null, 'old', '“old” is no number: 1900 to 2100 is taken, or nothing'],
-  [NAME, 'Hall', '  ', 'Empty: a name is needed'],
+  [NAME, 'Hall', '  ', 'Empty: this is needed'],
   [NAME, 'Hall', 'The longest name', '16 characters: at most 12 are taken'],
 ])('a field asks back in its own words: %#', async (of, value, typed, words) => {
   render(
@@ -113,10 +114,12 @@ test.each([
   expect(await screen.findByText(words)).toBeInTheDocument();
 });
 
+const metric = { units: 'metric' as const, times: timesIn('UTC') };
+
 test('a length is written as it can be edited: millimetres bare, feet and inches with their marks', () => {
   expect([
-    textOf(null, LENGTH, 'metric'),
-    textOf(3000.04, LENGTH, 'metric'),
-    textOf(304.8, LENGTH, 'imperial'),
+    textOf(null, LENGTH, metric),
+    textOf(3000.04, LENGTH, metric),
+    textOf(304.8, LENGTH, { ...metric, units: 'imperial' }),
   ]).toEqual(['', '3000', '1\' 0"']);
 });

@@ -1,6 +1,12 @@
 import type { Field } from '@maquette/core/fields';
 import { formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
-import { fromLocalTime, localTime } from '../ui/times.ts';
+import type { Times } from '@maquette/words';
+
+/** How whoever types writes lengths, and by which clock. */
+export interface Reader {
+  units: UnitSystem;
+  times: Times;
+}
 
 /** How what is written in a field is read: as text, as a figure in its own unit, or as a length in the room's units. */
 type WrittenAs = 'text' | 'figure' | 'length' | 'moment';
@@ -19,10 +25,10 @@ export function lengthText(mm: number | null, units: UnitSystem): string {
 }
 
 /** What stands in a field for a value on record. */
-export function textOf(value: unknown, field: Field, units: UnitSystem): string {
+export function textOf(value: unknown, field: Field, { units, times }: Reader): string {
   if (value === null || value === undefined) return '';
   const as = writtenAs(field);
-  if (as === 'moment') return isUtc(String(value)) ? localTime(String(value)) : String(value);
+  if (as === 'moment') return isUtc(String(value)) ? times.localTime(String(value)) : String(value);
   return as === 'length' && typeof value === 'number' ? lengthText(value, units) : String(value);
 }
 
@@ -30,12 +36,12 @@ export function textOf(value: unknown, field: Field, units: UnitSystem): string 
  * What was typed, as its class is to check it. What cannot be read stays the text it is: the class says that it is no number.
  * A value that was keyed on the pad or comes from the record is one already.
  */
-export function readTyped(typed: unknown, field: Field, units: UnitSystem): unknown {
+export function readTyped(typed: unknown, field: Field, { units, times }: Reader): unknown {
   if (typeof typed !== 'string') return typed ?? null;
   const as = writtenAs(field);
   const plain = typed.trim();
   if (as === 'text') return plain;
-  if (as === 'moment') return isUtc(plain) ? plain : (fromLocalTime(plain) ?? plain);
+  if (as === 'moment') return isUtc(plain) ? plain : (times.fromLocalTime(plain) ?? plain);
   if (plain === '') return field.orNull ? null : '';
   if (as === 'length') {
     const parsed = parseLength(plain, units === 'metric' ? 'mm' : 'in');

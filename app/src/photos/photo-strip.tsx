@@ -9,8 +9,8 @@ import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { usePlacePhoto } from './place-photo.tsx';
 import { Words } from '../ui/text.tsx';
-import { localTime } from '../ui/times.ts';
 import { Touch } from '../ui/touch.tsx';
+import { useTimes } from '../ui/shown-in.tsx';
 
 type Photo = ShownRoom['photos'][number];
 
@@ -26,6 +26,7 @@ export function PhotoStrip({
   label?: string;
   views?: readonly string[];
 }) {
+  const { localTime } = useTimes();
   const palette = usePalette();
   const place = usePlacePhoto();
   const [problem, setProblem] = useState<string | null>(null);

@@ -2,7 +2,7 @@ import type { Field, Fields } from '@maquette/core/fields';
 import { formatArea, formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { KINDS, type FactKind } from '@maquette/facts';
 import { capital } from '../ui/capital.ts';
-import { localTime } from '../ui/times.ts';
+import { timesIn } from '@maquette/words';
 
 /** One field in which two states of a fact differ, with both values as a person reads them. */
 export interface Differing {
@@ -34,7 +34,7 @@ function written({ spec }: Field, value: unknown, units: UnitSystem): string {
     case 'flag':
       return value ? 'yes' : 'no';
     case 'moment':
-      return localTime(String(value));
+      return timesIn('').localTime(String(value));
     case 'choice':
       return String(value).replaceAll('-', ' ');
     case 'list':

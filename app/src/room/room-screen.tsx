@@ -39,7 +39,7 @@ export function RoomScreen({ roomId, stage: asked }: { roomId: string; stage: st
     );
   }
   return (
-    <ShownIn units={shown.facts.units}>
+    <ShownIn units={shown.facts.units} zone={shown.job?.zone ?? ''}>
       <OpenRoom shown={shown} room={shown.facts} stage={isStage(asked) ? asked : 'flat'} />
     </ShownIn>
   );

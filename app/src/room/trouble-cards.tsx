@@ -12,15 +12,16 @@ import { Button, ButtonRow } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { counted } from '../ui/counted.ts';
 import { Words } from '../ui/text.tsx';
-import { localTime } from '../ui/times.ts';
 import { ConflictDrawing } from './conflict-drawing.tsx';
 import { conflictParts, mixed } from './conflict-parts.ts';
+import { useTimes } from '../ui/shown-in.tsx';
 
 /** The name a fact was given, where it has one. */
 const called = ({ body }: Waiting) => (typeof body['name'] === 'string' && body['name'] ? ` “${body['name']}”` : '');
 
 /** A fact that was changed here and there: part by part, with both values, and from which side each is to come. */
 function Conflict({ one, last, units }: { one: Waiting; last: Waiting; units: UnitSystem }) {
+  const { localTime } = useTimes();
   const [theirsOf, setTheirsOf] = useState<ReadonlySet<string>>(new Set());
   const [said, setSaid] = useState<string | null>(null);
   const there = heldThere(one.trouble!);
@@ -108,6 +109,7 @@ function Conflict({ one, last, units }: { one: Waiting; last: Waiting; units: Un
 
 /** What the server would not take for another reason, in its words. */
 function NotTaken({ one, last }: { one: Waiting; last: Waiting }) {
+  const { localTime } = useTimes();
   const title = `${KINDS[one.kind].words}${called(last)}`;
   return (
     <View style={styles.one}>
@@ -127,6 +129,7 @@ function NotTaken({ one, last }: { one: Waiting; last: Waiting }) {
 
 /** All that was written in a room or job after somebody removed it. */
 function InRemoved({ around, waiting }: { around: RemovedAround; waiting: readonly Waiting[] }) {
+  const { localTime } = useTimes();
   const [said, setSaid] = useState<string | null>(null);
   const what = around.kind === 'rooms' ? 'room' : 'job';
   const { name, made, deletedAt } = around.fact;

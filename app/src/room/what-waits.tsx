@@ -8,7 +8,7 @@ import { SPACE, usePalette } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { counted } from '../ui/counted.ts';
 import { Words } from '../ui/text.tsx';
-import { localTime } from '../ui/times.ts';
+import { useTimes } from '../ui/shown-in.tsx';
 
 /** Lines of one kind are told together: a morning's readings are one thing to whoever waits for them. */
 function byKind(waiting: ReturnType<typeof useOutbox>['waiting']) {
@@ -23,6 +23,7 @@ function byKind(waiting: ReturnType<typeof useOutbox>['waiting']) {
 
 /** What is on this device only: how much of what, since when, why, and a key to send it now. */
 export function WhatWaits() {
+  const { localTime } = useTimes();
   const palette = usePalette();
   const { waiting, reachable, loaded } = useOutbox();
   const pictures = useSyncExternalStore(picturesHere.subscribe, picturesHere.get, picturesHere.get) ?? 0;

@@ -1,16 +1,22 @@
 import { createContext, useCallback, useContext, type ReactNode } from 'react';
 import type { Sayable } from '@maquette/core/said';
 import type { UnitSystem } from '@maquette/core/units';
-import { inWords } from '@maquette/words';
+import { inWords, timesIn, type Times } from '@maquette/words';
 
 export type Say = (said: Sayable) => string;
 
 const SayContext = createContext<Say | null>(null);
 
-/** Shows what is in it in some units: the device's, and within a room the room's own. */
-export function ShownIn({ units, children }: { units: UnitSystem; children: ReactNode }) {
-  const say = useCallback((said: Sayable) => inWords(said, units), [units]);
-  return <SayContext value={say}>{children}</SayContext>;
+const TimesContext = createContext<Times>(timesIn(''));
+
+/** Shows what is in it in some units and by some clock: the device's, and within a room the room's and its job's own. */
+export function ShownIn({ units, zone = '', children }: { units: UnitSystem; zone?: string; children: ReactNode }) {
+  const say = useCallback((said: Sayable) => inWords(said, units, zone), [units, zone]);
+  return (
+    <SayContext value={say}>
+      <TimesContext value={timesIn(zone)}>{children}</TimesContext>
+    </SayContext>
+  );
 }
 
 /**
@@ -22,3 +28,6 @@ export function useSay(): Say {
   if (!say) throw new Error('Nothing says which units are shown here');
   return say;
 }
+
+/** Times by the clock of what is shown: the site's where its job names one, else the device's. */
+export const useTimes = (): Times => useContext(TimesContext);

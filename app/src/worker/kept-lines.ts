@@ -1,12 +1,13 @@
 import { createStore, entries, set, type UseStore } from 'idb-keyval';
+import type { Sayable } from '@maquette/core/said';
 import type { RoomPicture } from '@maquette/core';
 import { judgedFrom } from '../data/judged-from.ts';
 
-/** What the site book says of a room, in the room's own units. */
+/** What the site book says of a room: put into words where it is shown, in the room's units and by the site's clock. */
 export interface RoomLine {
   verdict: RoomPicture['verdict'];
-  margin: string;
-  next: string;
+  margin: Sayable;
+  next: Sayable;
   read: number;
   stations: number;
 }

@@ -1,5 +1,4 @@
 import { assessRoom, pictureOf, type RoomRunner, type RoomSet } from '@maquette/core';
-import { inWords } from '@maquette/words';
 import type { LineAnswer } from './messages.ts';
 
 /** What the site book says of a room: its verdict, and the first of the criteria that gave it; with all it was made from. */
@@ -12,8 +11,8 @@ export function lineOf(set: RoomSet, atUtc: string, runner: RoomRunner): LineAns
   const first = picture.criteria.find((c) => c.verdict === picture.verdict) ?? picture.criteria[0];
   const line = {
     verdict: picture.verdict,
-    margin: first ? inWords(first.margin, set.room.units) : '',
-    next: first ? inWords(first.next, set.room.units) : '',
+    margin: first?.margin ?? '',
+    next: first?.next ?? '',
     read: picture.levels.length,
     stations: picture.stations.length,
   };

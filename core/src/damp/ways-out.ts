@@ -1,4 +1,4 @@
-import { area, listed, say, type Said, type Sayable } from '../said/index.ts';
+import { area, dayOf, listed, say, type Said, type Sayable } from '../said/index.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SOURCE, WAY_OUT } from './questions.ts';
@@ -128,4 +128,4 @@ export function waysOut(
   ];
 }
 
-const day = (utc: string | null) => (utc ? utc.slice(0, 10) : 'now');
+const day = (utc: string | null) => (utc ? dayOf(utc) : 'now');

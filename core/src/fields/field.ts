@@ -47,8 +47,9 @@ export type Spec =
   | CellsSpec
   | { type: 'flag' }
   | { type: 'moment' }
-  | { type: 'day' }
+  | { type: 'day'; least: 0 | 1 }
   | { type: 'country' }
+  | { type: 'zone' }
   | { type: 'choice'; of: readonly (string | number)[] }
   | { type: 'group'; fields: Fields }
   | { type: 'answer' };
@@ -93,9 +94,9 @@ export const whole = (min: number, max: number, unit: Unit = ''): Field<number> 
 /** Text of so many characters at most; what was typed is kept. */
 export const text = (most: number): Field<string> => field({ type: 'text', least: 0, most, carriesIds: false });
 
-/** The same text where it may not be left empty: a form that makes something asks for its name. */
+/** The same text or day where it may not be left empty: a form that makes something asks for its name. */
 export const filled = (of: Field<string>): Field<string> =>
-  of.spec.type === 'text' ? { ...of, spec: { ...of.spec, least: 1 } } : of;
+  of.spec.type === 'text' || of.spec.type === 'day' ? { ...of, spec: { ...of.spec, least: 1 } } : of;
 
 /** Text in which ids of other facts may stand. */
 export const key = (most: number): Field<string> => field({ type: 'text', least: 0, most, carriesIds: true });
@@ -115,10 +116,13 @@ export const flag = (): Field<boolean> => field({ type: 'flag' });
 export const moment = (): Field<string> => field({ type: 'moment' });
 
 /** A calendar day, `2026-05-04`, or empty. */
-export const day = (): Field<string> => field({ type: 'day' });
+export const day = (): Field<string> => field({ type: 'day', least: 0 });
 
 /** A country by its two capital letters. */
 export const country = (): Field<string> => field({ type: 'country' });
+
+/** A time zone by its common name, such as `Europe/London`, or empty. */
+export const zone = (): Field<string> => field({ type: 'zone' });
 
 /** One of a list of words or numbers. */
 export const oneOf = <const T extends string | number>(...of: readonly T[]): Field<T> => field({ type: 'choice', of });

@@ -19,6 +19,7 @@ export {
   text,
   whole,
   within,
+  zone,
   type Field,
   type Fields,
   type Held,

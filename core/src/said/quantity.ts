@@ -1,5 +1,6 @@
 /** How a quantity is written, whichever the units: what it measures, and how finely. */
-export type QuantityKind = 'reach' | 'gap' | 'gapFigure' | 'area' | 'mass' | 'volume' | 'celsius' | 'decimals';
+export type QuantityKind =
+  'reach' | 'gap' | 'gapFigure' | 'area' | 'mass' | 'volume' | 'celsius' | 'decimals' | 'moment' | 'day';
 
 /** A quantity of a sentence, in the unit it is stored in. The reader's units are the words' business. */
 export interface Quantity {
@@ -31,3 +32,9 @@ export const celsius = (value: number, places = 1): Quantity => ({ quantity: 'ce
 
 /** A plain figure with so many decimals. */
 export const decimals = (value: number, places = 0): Quantity => ({ quantity: 'decimals', value, places });
+
+/** A moment, given in UTC, as the clock on site shows it. */
+export const moment = (utc: string): Quantity => ({ quantity: 'moment', value: Date.parse(utc) });
+
+/** The day of a moment, given in UTC, as the calendar on site has it. */
+export const dayOf = (utc: string): Quantity => ({ quantity: 'day', value: Date.parse(utc) });

@@ -1,4 +1,4 @@
-import { celsius, decimals, listed, lower, say, sentence, type Said } from '../said/index.ts';
+import { celsius, dayOf, decimals, listed, lower, moment, say, sentence, type Said } from '../said/index.ts';
 import equal from 'fast-deep-equal';
 import { answerTo } from '../fields/index.ts';
 import { bandClock, outWords } from '../air/index.ts';
@@ -136,8 +136,8 @@ function methodCriterion(
       ...base,
       verdict: 'wait',
       next: say('verdict.dryByForecast', {
-        from: forecast.earlyUtc!.slice(0, 10),
-        to: forecast.lateUtc.slice(0, 10),
+        from: dayOf(forecast.earlyUtc!),
+        to: dayOf(forecast.lateUtc),
         wanted,
       }),
     };
@@ -158,7 +158,7 @@ function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodStat
     }),
     next:
       due && due.from > ctx.atUtc
-        ? say('verdict.readFrom', { test: due.words, from: due.from.slice(0, 16).replace('T', ' ') })
+        ? say('verdict.readFrom', { test: due.words, from: moment(due.from) })
         : due
           ? say('verdict.readTest', { test: lower(due.words) })
           : say('verdict.makeTests', { tests: count(Math.max(1, chosen.missing)), how: lower(spec.how[0]!) }),

@@ -8,8 +8,9 @@ export const asked = {
   'asked.notWhole': '{text} is not a whole number: {taken} is taken{empty, select, yes {, or nothing} other {}}',
   'asked.outOfRange': '{text} is out of range: {taken} is taken{empty, select, yes {, or nothing} other {}}',
   'asked.tooLong': '{count} characters: at most {most} are taken',
-  'asked.emptyText': 'Empty: a name is needed',
-  'asked.noDay': '“{text}”: a day such as 2026-10-08 is taken, or nothing',
+  'asked.emptyText': 'Empty: this is needed',
+  'asked.noDay': '{text}: a day such as 2026-10-08 is taken{empty, select, yes {, or nothing} other {}}',
   'asked.noMoment': '“{text}”: year, month, day and time are taken, such as 2026-10-08 09:00',
+  'asked.noZone': '“{text}” is no time zone: one such as Europe/London is taken, or nothing',
   'asked.notTaken': '“{text}” is not taken',
 };

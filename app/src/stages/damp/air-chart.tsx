@@ -1,10 +1,11 @@
-import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { max, mean, min } from 'd3-array';
 import type { AirBands, AirHistory, AirSample } from '@maquette/core/air';
-import { FACE, usePalette } from '../../theme/theme.tsx';
-import { dayOf } from '../../ui/times.ts';
-import { chartScale, DayAxis, ValueAxis } from './chart-axis.tsx';
+import { Chart } from '../../chart/chart.tsx';
+import { Gaps, LimitLine, Series, Wash } from '../../chart/marks.tsx';
+import { usePalette, SPACE } from '../../theme/theme.tsx';
+import { useTimes } from '../../ui/shown-in.tsx';
+import { dayTick } from './day-tick.ts';
 
 const HEIGHT = 118;
 /** More points than the chart is wide are thinned, the extremes of each stretch kept. */
@@ -12,27 +13,27 @@ const POINTS = 240;
 
 /** Temperature and humidity over time, each over its band. */
 export function AirChart({ history, bands }: { history: AirHistory; bands: AirBands }) {
-  const [width, setWidth] = useState(340);
   const samples = thinned(history.samples);
   if (samples.length < 2) return null;
+  const gaps = history.gaps.map(({ from, to }) => ({ from: Date.parse(from), to: Date.parse(to) }));
   return (
-    <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+    <View style={{ gap: SPACE.gap }}>
       <Curve
-        width={width}
         samples={samples}
+        gaps={gaps}
         of={(s) => s.rhPercent}
         band={[bands.airMinRh, bands.airMaxRh]}
         unit="%RH"
-        words="Relative humidity over time"
+        label="Relative humidity"
       />
       <Curve
-        width={width}
         samples={samples}
+        gaps={gaps}
         of={(s) => s.tempC}
         band={[bands.airMinC, bands.airMaxC]}
         unit="°C"
-        words="Temperature over time"
-        dates
+        label="Temperature"
+        days
       />
     </View>
   );
@@ -50,49 +51,48 @@ function thinned(samples: readonly AirSample[]): AirSample[] {
   return kept.sort((a, b) => (a.at < b.at ? -1 : 1));
 }
 
-function Curve({
-  width,
-  samples,
-  of,
-  band,
-  unit,
-  words,
-  dates = false,
-}: {
-  width: number;
+interface CurveProps {
   samples: readonly AirSample[];
+  gaps: readonly { from: number; to: number }[];
   of: (s: AirSample) => number;
   band: [number, number];
   unit: string;
-  words: string;
-  dates?: boolean;
-}) {
+  label: string;
+  days?: boolean;
+}
+
+function Curve({ samples, gaps, of, band, unit, label, days = false }: CurveProps) {
   const palette = usePalette();
-  const values = samples.map(of);
-  const low = Math.min(band[0], ...values) - 2;
-  const high = Math.max(band[1], ...values) + 2;
-  const moments = samples.map((s) => Date.parse(s.at));
-  const scale = chartScale({ width, height: HEIGHT, days: dates }, [moments[0]!, moments.at(-1)!], [low, high]);
-  const { y, box } = scale;
-  const path = scale.line(samples.map((s, i) => [moments[i]!, of(s)]));
+  const times = useTimes();
+  const points = samples.map((s) => ({ at: Date.parse(s.at), value: of(s) }));
+  const values = points.map(({ value }) => value);
+  const [low, high] = [min(values)!, max(values)!];
+  const [from, to] = [points[0]!.at, points.at(-1)!.at];
   return (
-    <Svg width={width} height={HEIGHT} role="img" aria-label={`${words}, band ${band[0]} to ${band[1]} ${unit}`}>
-      <Rect
-        x={box.left}
-        y={y(band[1])}
-        width={box.right - box.left}
-        height={y(band[0]) - y(band[1])}
-        fill={palette.chalkWash}
-      />
-      {band.map((v) => (
-        <Line key={v} x1={box.left} x2={box.right} y1={y(v)} y2={y(v)} stroke={palette.chalk} strokeDasharray="4 4" />
-      ))}
-      <Path d={path} stroke={palette.ink} strokeWidth={1.6} fill="none" />
-      <ValueAxis scale={scale} values={band} />
-      <SvgText x={box.left + 4} y={18} fontFamily={FACE.figureBold} fontSize={13} fill={palette.ink}>
-        {unit}
-      </SvgText>
-      {dates ? <DayAxis scale={scale} first={dayOf(samples[0]!.at)} last={dayOf(samples.at(-1)!.at)} /> : null}
-    </Svg>
+    <Chart
+      label={`${label}, ${unit}: ${band[0]} to ${band[1]} is asked for`}
+      summary={`Read ${low.toFixed(1)} to ${high.toFixed(1)} ${unit}, ${mean(values)!.toFixed(1)} in the middle, ${values.at(-1)!.toFixed(1)} last.`}
+      height={HEIGHT}
+      along={{ kind: 'time', aheadMin: times.aheadMin(samples[0]!.at) }}
+      domain={[from, to]}
+      values={[Math.min(band[0], low) - 2, Math.max(band[1], high) + 2]}
+      marked={band}
+      alongWords={days ? dayTick(times, to - from) : null}
+      readings={points.map((point, i) => ({
+        ...point,
+        words: `${times.localTime(samples[i]!.at)}: ${point.value.toFixed(1)} ${unit}`,
+      }))}
+    >
+      {(scale) => (
+        <>
+          <Wash scale={scale} between={band} color={palette.chalkWash} />
+          <Gaps scale={scale} gaps={gaps} />
+          {band.map((value) => (
+            <LimitLine key={value} scale={scale} value={value} color={palette.chalk} />
+          ))}
+          <Series scale={scale} points={points} gaps={gaps} />
+        </>
+      )}
+    </Chart>
   );
 }

@@ -12,21 +12,25 @@ import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
+import { fetched } from '../../ui/fetched.tsx';
 import { FileFindings } from '../../ui/file-findings.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { FactField } from '../../form/fact-field.tsx';
 import { useDraftForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
-import { AirChart } from './air-chart.tsx';
-import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import type { Times } from '@maquette/words';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { useTextFile } from '../../files/use-text-file.tsx';
 import { fileFormats } from '../../files/formats.ts';
 import { counted } from '../../ui/counted.ts';
 
+const AirChart = fetched(() => import('./charts.ts').then((charts) => charts.AirChart));
+
 /** The room's air: read, brought in from a logger, and held against what the covering asks. */
 export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
+  const times = useTimes();
+  const { localTime } = times;
   const say = useSay();
   const palette = usePalette();
   const answers = useAnswers(shown);
@@ -51,9 +55,11 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
             {`${localTime(last.at)}. Dew point ${dewPointC(last.tempC, last.rhPercent).toFixed(1)} °C. Wood in this air comes to ${equilibriumMcPercent(last.tempC, last.rhPercent).toFixed(1)} %.`}
           </Words>
           <AirChart history={history} bands={ctx.card} />
-          <Words>{clockWords('Service conditions', service, history.lastInBand)}</Words>
+          <Words>{clockWords('Service conditions', service, history.lastInBand, times)}</Words>
           {boxesIn ? (
-            <Words testID="acclimatising">{clockWords('Acclimatising', acclimatising, history.lastInBand)}</Words>
+            <Words testID="acclimatising">
+              {clockWords('Acclimatising', acclimatising, history.lastInBand, times)}
+            </Words>
           ) : null}
           {margin !== null ? (
             <Words color={margin < need ? palette.verdict.stop : palette.ink}>
@@ -101,7 +107,7 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
   );
 }
 
-function clockWords(what: string, clock: ReturnType<typeof bandClock>, inside: boolean): string {
+function clockWords(what: string, clock: ReturnType<typeof bandClock>, inside: boolean, { localTime }: Times): string {
   if (clock.done) return `${what}: ${Math.floor(clock.hoursDone)} h in band, ${clock.hoursNeeded} h needed. Done.`;
   if (!inside) return `${what}: out of band, the clock stands.`;
   return `${what}: ${Math.floor(clock.hoursDone)} of ${clock.hoursNeeded} h in band${clock.dueAt ? `, complete ${localTime(clock.dueAt)} if it holds` : ''}.`;
@@ -163,6 +169,7 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
 }
 
 function LoggerKey({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
+  const { localTime } = useTimes();
   const say = useSay();
   const [file, setFile] = useState<(ClimateFile & { name: string }) | null>(null);
   const [said, setSaid] = useState<string | null>(null);

@@ -1,88 +1,85 @@
-import { useState } from 'react';
-import { View } from 'react-native';
-import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { DryingForecast } from '@maquette/core/damp';
-import { FACE, usePalette } from '../../theme/theme.tsx';
-import { dayAfter } from '../../ui/times.ts';
-import { chartScale, DayAxis, ValueAxis } from './chart-axis.tsx';
+import { Chart } from '../../chart/chart.tsx';
+import { Band, Dots, LimitLine, Series, Wash } from '../../chart/marks.tsx';
+import { usePalette } from '../../theme/theme.tsx';
+import { useTimes } from '../../ui/shown-in.tsx';
+import { dayTick } from './day-tick.ts';
 
 const HEIGHT = 210;
+const DAY_MS = 24 * 3_600_000;
 
 /** Readings and forecast with its band, the limit, and the dates between which it is reached. */
 export function DryingChart({ forecast }: { forecast: DryingForecast }) {
   const palette = usePalette();
-  const [width, setWidth] = useState(340);
+  const times = useTimes();
   const { probe, limitPercent } = forecast;
   const { curve, earlyDay, lateDay } = forecast.forecast;
   const end = curve[curve.length - 1]!.day;
   const first = probe.values[0]!.day;
   const from = Math.max(0, first - (end - first) * 0.08);
   const seen = curve.filter((c) => c.day >= from);
-  const values = [
+  const heights = [
     ...probe.values.map((v) => v.rhPercent),
     ...seen.flatMap((c) => [c.lowPercent, c.highPercent]),
     limitPercent,
   ];
-  const [low, high] = [Math.min(...values) - 2, Math.max(...values) + 1];
-  const scale = chartScale({ width, height: HEIGHT }, [from, end], [low, high]);
-  const { x, y, box } = scale;
-  const line = (of: (c: (typeof curve)[number]) => number, list = seen) => scale.line(list.map((c) => [c.day, of(c)]));
-  const back = [...seen].reverse();
-  const band = `${line((c) => c.highPercent)}${line((c) => c.lowPercent, back).replace('M', 'L')}Z`;
-  const date = (day: number) => dayAfter(probe.startUtc, day);
+  const start = Date.parse(probe.startUtc);
+  const at = (day: number) => start + day * DAY_MS;
+  const dayOf = (day: number) => times.dayOf(new Date(at(day)).toISOString());
+  const last = probe.values.at(-1)!;
+  const read = probe.values.map((v) => ({
+    at: at(v.day),
+    value: v.rhPercent,
+    words: `${times.localTime(v.at)}: read ${v.rhPercent.toFixed(1)} %RH`,
+  }));
+  const ahead = seen
+    .filter((c) => c.day > last.day)
+    .map((c) => ({
+      at: at(c.day),
+      value: c.middlePercent,
+      words: `${dayOf(c.day)}: ${c.lowPercent.toFixed(0)} to ${c.highPercent.toFixed(0)} %RH to be expected, ${c.middlePercent.toFixed(1)} in the middle`,
+    }));
   return (
-    <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-      <Svg
-        width={width}
-        height={HEIGHT}
-        role="img"
-        aria-label={`${probe.name}: readings and forecast of relative humidity, limit ${limitPercent} %RH`}
-      >
-        {earlyDay !== null ? (
-          <Rect
-            x={x(earlyDay)}
-            y={box.top}
-            width={Math.max(2, x(Math.min(end, lateDay ?? end)) - x(earlyDay))}
-            height={box.floor - box.top}
-            fill={palette.chalkWash}
+    <Chart
+      label={`${probe.name}: relative humidity, %RH, read and to come`}
+      summary={`Last read ${last.rhPercent.toFixed(1)} %RH; the limit of ${limitPercent} %RH is reached ${
+        earlyDay === null
+          ? 'not within what is drawn'
+          : lateDay === null
+            ? `from ${dayOf(earlyDay)} on`
+            : `between ${dayOf(earlyDay)} and ${dayOf(lateDay)}`
+      }.`}
+      height={HEIGHT}
+      along={{ kind: 'time', aheadMin: times.aheadMin(probe.startUtc) }}
+      domain={[at(from), at(end)]}
+      values={[Math.min(...heights) - 2, Math.max(...heights) + 1]}
+      marked={[limitPercent]}
+      alongWords={dayTick(times, at(end) - at(from))}
+      readings={[...read, ...ahead]}
+    >
+      {(scale) => (
+        <>
+          {earlyDay === null ? null : (
+            <Wash
+              scale={scale}
+              along={{ from: at(earlyDay), to: at(Math.min(end, lateDay ?? end)) }}
+              color={palette.chalkWash}
+            />
+          )}
+          <Band
+            scale={scale}
+            points={seen.map((c) => ({ at: at(c.day), low: c.lowPercent, high: c.highPercent }))}
+            color={palette.lowWash}
           />
-        ) : null}
-        <Path d={band} fill={palette.lowWash} stroke="none" />
-        <Path d={line((c) => c.middlePercent)} stroke={palette.low} strokeWidth={2} fill="none" />
-        <Line
-          x1={box.left}
-          x2={box.right}
-          y1={y(limitPercent)}
-          y2={y(limitPercent)}
-          stroke={palette.high}
-          strokeWidth={2}
-          strokeDasharray="6 4"
-        />
-        <SvgText
-          x={box.right - 2}
-          y={y(limitPercent) - 5}
-          textAnchor="end"
-          fontFamily={FACE.figureBold}
-          fontSize={13}
-          fill={palette.high}
-        >
-          {`limit ${limitPercent} %RH`}
-        </SvgText>
-        {probe.values.map((v) => (
-          <Circle
-            key={v.at}
-            cx={x(v.day)}
-            cy={y(v.rhPercent)}
-            r={4.5}
-            fill={palette.paper}
-            stroke={palette.ink}
-            strokeWidth={2}
+          <Series
+            scale={scale}
+            points={seen.map((c) => ({ at: at(c.day), value: c.middlePercent }))}
+            color={palette.low}
           />
-        ))}
-        <Line x1={box.left} x2={box.right} y1={box.floor} y2={box.floor} stroke={palette.ink} />
-        <ValueAxis scale={scale} values={[Math.ceil(low / 5) * 5, Math.floor(high / 5) * 5]} />
-        <DayAxis scale={scale} first={date(from)} last={date(end)} />
-      </Svg>
-    </View>
+          <LimitLine scale={scale} value={limitPercent} color={palette.high} words={`limit ${limitPercent} %RH`} />
+          <Dots scale={scale} points={read} />
+        </>
+      )}
+    </Chart>
   );
 }

@@ -17,6 +17,7 @@ import { useBook, type ShownRoom } from '../../data/use-facts.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { fetched } from '../../ui/fetched.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Stepper } from '../../ui/stepper.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -24,14 +25,14 @@ import { useSame } from '../../ui/use-same.ts';
 import { useForecast } from '../../worker/use-judged.ts';
 import { moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
-import { DryingChart } from './drying-chart.tsx';
-import { dayWords } from '../../ui/times.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 
-const day = (utc: string | null) => (utc ? dayWords(utc) : 'not within three years');
+const DryingChart = fetched(() => import('./charts.ts').then((charts) => charts.DryingChart));
 
 /** When it will be dry, as a band; what changes it; and the ways out when it is over its limit. */
 export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
+  const { dayWords } = useTimes();
+  const day = (utc: string | null) => (utc ? dayWords(utc) : 'not within three years');
   const say = useSay();
   const palette = usePalette();
   const { ctx, state } = damp;

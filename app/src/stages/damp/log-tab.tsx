@@ -9,13 +9,13 @@ import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 import { DataTable, type TableColumn } from '../../ui/data-table.tsx';
 
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
 export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
+  const { localTime } = useTimes();
   const say = useSay();
   const { save, failed } = useSaveFile();
   const lines = useMemo(() => {
@@ -40,7 +40,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
       { id: 'who', header: 'Read by', value: ({ who }) => who, hidden: true },
       { id: 'note', header: 'Note', value: ({ note }) => note, hidden: true },
     ],
-    [say],
+    [say, localTime],
   );
   return (
     <View style={styles.box}>
@@ -76,6 +76,7 @@ const corrected = ({ version }: EvidenceLine) =>
 
 /** What was measured or seen as it stands on a phone. */
 function Line({ line }: { line: EvidenceLine }) {
+  const { localTime } = useTimes();
   const say = useSay();
   const palette = usePalette();
   return (
@@ -96,6 +97,7 @@ function Line({ line }: { line: EvidenceLine }) {
 type Older = { version: number; updatedAt: string; body: Record<string, unknown> };
 
 function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
+  const { localTime } = useTimes();
   const say = useSay();
   const [older, setOlder] = useState<Older[] | null>(null);
   const [said, setSaid] = useState<string | null>(null);

@@ -12,8 +12,7 @@ import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
 import { NextReading } from './next-reading.tsx';
 import { TestDetails } from './test-details.tsx';
-import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
 
@@ -29,6 +28,7 @@ interface Props {
 
 /** One test: where it is, what it has shown, and the next reading. */
 export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Props) {
+  const { localTime } = useTimes();
   const say = useSay();
   const palette = usePalette();
   const last = results[results.length - 1];
@@ -87,6 +87,7 @@ export function TestCard({ shown, ctx, test, results, limit, open, onOpen }: Pro
 
 /** One reading, what it came to and why it counts or does not. */
 function ReadingLine({ result, roomId, limit }: { result: DampResult; roomId: string; limit: DampLimit | null }) {
+  const { localTime } = useTimes();
   const say = useSay();
   const palette = usePalette();
   const { reading } = result;

@@ -31,8 +31,7 @@ import { GateAlert } from './gate-alert.tsx';
 import { Known } from './known.tsx';
 import { ProbeFileKey } from './probe-file-key.tsx';
 import { TestCard } from './test-card.tsx';
-import { localTime } from '../../ui/times.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { SPACE } from '../../theme/theme.tsx';
 
 interface Props {
@@ -52,6 +51,7 @@ const NONE: readonly DampResult[] = [];
 
 /** Which test, how many, where and with what waiting; and the tests themselves. */
 export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOpen }: Props) {
+  const { localTime } = useTimes();
   const say = useSay();
   const answers = useAnswers(shown);
   const { ctx, state } = damp;

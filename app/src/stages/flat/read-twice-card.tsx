@@ -10,10 +10,11 @@ import { write } from '../../data/write.ts';
 import { SPACE, usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import { localTime } from '../../ui/times.ts';
+import { useTimes } from '../../ui/shown-in.tsx';
 
 /** Stations that two devices have read differently: both figures, and which is to count. */
 export function ReadTwice({ shown, stations }: { shown: ShownRoom; stations: readonly Station[] }) {
+  const { localTime } = useTimes();
   const palette = usePalette();
   const { works } = shown.plain;
   const twice = useMemo(() => readTwice(shown.readings, movedAt(works ?? [])), [shown.readings, works]);

@@ -12,8 +12,8 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { dayOf } from '../../ui/times.ts';
 import type { Scanning } from './use-scan.ts';
+import { useTimes } from '../../ui/shown-in.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -177,6 +177,7 @@ function HeldScan({
   onRead: () => void;
   onAgain: () => void;
 }) {
+  const { dayOf } = useTimes();
   const palette = usePalette();
   const { units } = room;
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;

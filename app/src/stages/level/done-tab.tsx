@@ -15,9 +15,8 @@ import { Fold } from '../../ui/fold.tsx';
 import { FactField } from '../../form/fact-field.tsx';
 import { useDraftForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
-import { localTime } from '../../ui/times.ts';
 import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
 interface Props {
@@ -113,6 +112,7 @@ function WorkDone({
   numbers: ReadonlyMap<string, number>;
   onRead: () => void;
 }) {
+  const { localTime } = useTimes();
   const palette = usePalette();
   const { work, reread, waiting, rmsOffMm, worst } = achieved;
   const { units } = room;

@@ -10,11 +10,10 @@ import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { FactField } from '../../form/fact-field.tsx';
-import { refused, useDraftForm } from '../../form/fact-form.ts';
+import { useDraftForm } from '../../form/fact-form.ts';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
-import { dayOf } from '../../ui/times.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 
 interface Props {
   shown: ShownRoom;
@@ -28,26 +27,27 @@ const SAMPLE = {
   sampleNo: filled(KINDS.samples.fields.sampleNo),
   laboratory: filled(KINDS.samples.fields.laboratory),
   resultOn: filled(KINDS.samples.fields.resultOn),
+  result: KINDS.samples.fields.result,
 };
 
 /** A laboratory's answer as it stands on its sheet: material, sample, laboratory, date, result, the sheet itself as a picture. */
 export function SampleForm({ shown, layer, parts, onDone }: Props) {
+  const { dayOf } = useTimes();
   const say = useSay();
   const palette = usePalette();
   const [id] = useState(newId);
   const [part, setPart] = useState<Part>(parts[0]!);
-  const [begins] = useState(() => ({ sampleNo: '', laboratory: '', resultOn: dayOf(nowUtc()) }));
+  const [begins] = useState(() => ({ sampleNo: '', laboratory: '', resultOn: dayOf(nowUtc()), result: '' }));
   const form = useDraftForm(SAMPLE, begins, 'metric');
-  const [result, setResult] = useState<'negative' | 'positive' | ''>('');
+  const result = form.standing('result');
   const record = () =>
     form.record(async (sample) => {
-      if (result === '') return refused('The result is still needed');
-      const written = await write(`Result for the ${say(PART_WORDS[part])}: ${result}`, [
+      const written = await write(`Result for the ${say(PART_WORDS[part])}: ${sample.result}`, [
         {
           kind: 'samples',
           id,
           roomId: shown.room!.id,
-          body: { layerId: layer?.id ?? 'trim', part, where: layer?.where ?? [], ...sample, result, note: '' },
+          body: { layerId: layer?.id ?? 'trim', part, where: layer?.where ?? [], ...sample, note: '' },
         },
       ]);
       if (written.ok) onDone();
@@ -68,14 +68,19 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
       <Choice
         label="Result"
         inline
-        value={result}
+        value={result === 'negative' || result === 'positive' ? result : ''}
         options={[
           { value: 'negative', label: 'Negative: nothing found' },
           { value: 'positive', label: 'Positive' },
         ]}
-        onChange={setResult}
+        onChange={(chosen) => void form.put('result', chosen)}
       />
       <PhotoStrip shown={shown} about={{ about: 'sample', aboutId: id, at: null }} label="Photograph the sheet" />
+      {form.asks('result') ? (
+        <Words role="alert" size="small" color={palette.verdict.stop}>
+          Say what the sheet says: negative or positive.
+        </Words>
+      ) : null}
       {form.problem ? (
         <Words role="alert" color={palette.verdict.stop}>
           {form.problem}

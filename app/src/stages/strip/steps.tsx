@@ -11,9 +11,8 @@ import { Button } from '../../ui/button.tsx';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Icon } from '../../ui/icon.tsx';
 import { Words } from '../../ui/text.tsx';
-import { localTime } from '../../ui/times.ts';
 import { hoursWords } from '../amounts.ts';
-import { useSay } from '../../ui/shown-in.tsx';
+import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { Touch } from '../../ui/touch.tsx';
 
 const GROUPS: Record<Step['group'], string> = {
@@ -54,6 +53,7 @@ export function Steps({ shown, plan }: { shown: ShownRoom; plan: StripPlan }) {
 }
 
 function StepRow({ shown, step, open, onOpen }: { shown: ShownRoom; step: Step; open: boolean; onOpen: () => void }) {
+  const { localTime } = useTimes();
   const say = useSay();
   const palette = usePalette();
   const done = step.doneAt !== null;

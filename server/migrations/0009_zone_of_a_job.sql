@@ -1,0 +1,1 @@
+ALTER TABLE `jobs` ADD `zone` text DEFAULT '' NOT NULL;
