@@ -104,7 +104,27 @@ test('rooms change places in the job', async ({ page }) => {
       .getByRole('button', { name: /^Open\. / })
       .evaluateAll((nodes) => nodes.map((node) => node.getAttribute('aria-label')));
   await expect.poll(order).toEqual(['Open. First', 'Open. Second']);
-  await page.getByRole('button', { name: 'Earlier. Move Second' }).click();
+  // By keys: picked up, moved, put down.
+  await page.getByRole('button', { name: 'Move Second' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Second is picked up at place 2 of 2.')).toBeAttached();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('Second is over place 1 of 2.')).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect.poll(order).toEqual(['Open. Second', 'Open. First']);
+  await accessible(page);
+  // By its handle, and back by undo.
+  const [from, to] = [
+    page.getByRole('button', { name: 'Move First' }),
+    page.getByRole('button', { name: 'Move Second' }),
+  ];
+  await from.hover();
+  await page.mouse.down();
+  const { x, y } = (await to.boundingBox())!;
+  await page.mouse.move(x + 20, y + 20, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(order).toEqual(['Open. First', 'Open. Second']);
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(order).toEqual(['Open. Second', 'Open. First']);
 });
 

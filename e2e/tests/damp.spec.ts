@@ -65,7 +65,7 @@ test(
     expect((await roomFacts(running.url, 'demo-cloakroom')).airLogs).toEqual([]);
     await page.getByRole('button', { name: 'Take it' }).click();
     await expect(page.getByTestId('air-now')).toContainText('16.0 °C');
-    await expect(page.getByRole('img', { name: /Relative humidity over time/ })).toBeVisible();
+    await expect(page.getByRole('slider', { name: /^Relative humidity, %RH: .* is asked for\. Read / })).toBeVisible();
     await expect
       .poll(async () => (await roomFacts(running.url, 'demo-cloakroom')).airLogs.map((l) => l.samples.length))
       .toEqual([286]);
@@ -102,7 +102,14 @@ test('the drying slab of the demo: a band, what changes it, the rule of thumb be
   await page.getByRole('button', { name: 'Drying', exact: true }).click();
   const band = page.getByTestId('forecast-band');
   await expect(band).toContainText('At 75 %RH between');
-  await expect(page.getByRole('img', { name: /readings and forecast/ })).toBeVisible();
+  // The chart is read by keys: the first reading, then what is to be expected.
+  const chart = page.getByRole('slider', { name: /relative humidity, %RH, read and to come/ });
+  await chart.focus();
+  await page.keyboard.press('Home');
+  await expect(chart).toHaveAttribute('aria-valuetext', /: read \d\d\.\d %RH$/);
+  await page.keyboard.press('End');
+  await expect(chart).toHaveAttribute('aria-valuetext', /to be expected/);
+  await expect(page.getByText(/%RH to be expected/)).toBeVisible();
   await expect(page.getByTestId('rule-of-thumb')).toContainText('about 146 days');
   await accessible(page);
   const usual = await band.textContent();

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import {
@@ -19,6 +19,7 @@ import { bodyOf, KINDS } from '@maquette/facts';
 import { useUnits } from '../data/device-settings.ts';
 import type { Shown } from '../data/lay.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
+import { placed } from '../data/placed.ts';
 import { write, type Change } from '../data/write.ts';
 import { FactField } from '../form/fact-field.tsx';
 import { useDraftForm, useFactForm } from '../form/fact-form.ts';
@@ -26,6 +27,7 @@ import { Header } from '../room/header.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Fold } from '../ui/fold.tsx';
+import { Sortable } from '../ui/sortable.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../room/undo-bar.tsx';
 import { Tables } from './tables.tsx';
@@ -37,24 +39,9 @@ import { useSay } from '../ui/shown-in.tsx';
 type Job = ShownBook['jobs'][number];
 
 const roomChange = (room: Shown<'rooms'>): Change => ({ kind: 'rooms', id: room.id, body: bodyOf(room) });
-const jobChange = (job: Shown<'jobs'>): Change => ({ kind: 'jobs', id: job.id, body: bodyOf(job) });
-
-/** New ranks that put `id` one place earlier or later among its like: of the two that change places. */
-function moved<T extends { id: string; rank: number }>(list: readonly T[], id: string, by: 1 | -1): T[] {
-  const at = list.findIndex((one) => one.id === id);
-  const [a, b] = [list[at], list[at + by]];
-  if (!a || !b) return [];
-  // Two facts of equal rank stand in order of id: the one moved needs a rank of its own.
-  const [first, second] = a.rank === b.rank ? [b.rank, a.rank + by] : [b.rank, a.rank];
-  return [
-    { ...a, rank: a.rank === b.rank ? second : first },
-    { ...b, rank: a.rank === b.rank ? b.rank : second },
-  ];
-}
 
 /** One job: its rooms, in their order, and what can be done with the whole of it. */
 export function JobScreen({ jobId }: { jobId: string }) {
-  const say = useSay();
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
@@ -69,35 +56,15 @@ export function JobScreen({ jobId }: { jobId: string }) {
         onBack={() => router.replace('/')}
       />
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
-        {rooms.map((room, index) => (
-          <View key={room.id} style={[styles.room, { borderColor: palette.rule }]}>
-            <View style={styles.line}>
-              <Footprint room={room} verdict={null} scale={0.009} />
-              <View style={styles.grow}>
-                <Words bold>{room.name}</Words>
-                <Words
-                  size="small"
-                  quiet
-                >{`${formatArea(floorAreaM2(room), room.units)} · ${say(BASE_WORDS[room.baseKind as BaseKind])}`}</Words>
-              </View>
-            </View>
-            <ButtonRow>
-              <Button label="Open" hint={room.name} kind="main" onPress={() => router.push(`/rooms/${room.id}/flat`)} />
-              <Button
-                label="Earlier"
-                hint={`Move ${room.name}`}
-                disabled={index === 0}
-                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, -1).map(roomChange))}
-              />
-              <Button
-                label="Later"
-                hint={`Move ${room.name}`}
-                disabled={index === rooms.length - 1}
-                onPress={() => void write(`${room.name} moved`, moved(rooms, room.id, 1).map(roomChange))}
-              />
-            </ButtonRow>
-          </View>
-        ))}
+        <Sortable
+          items={rooms}
+          onPlace={(id, to) => {
+            const room = rooms.find((one) => one.id === id)!;
+            void write(`${room.name} moved`, placed(rooms, id, to).map(roomChange));
+          }}
+        >
+          {(id, handle) => <RoomEntry room={rooms.find((room) => room.id === id)!} handle={handle} />}
+        </Sortable>
         {job ? (
           <NewRoom job={job} rooms={rooms} units={units} onMade={(id) => router.push(`/rooms/${id}/room`)} />
         ) : null}
@@ -109,6 +76,30 @@ export function JobScreen({ jobId }: { jobId: string }) {
         {job ? <WholeJob job={job} book={book} onGone={() => router.replace('/')} /> : null}
       </ScrollView>
       <UndoBar />
+    </View>
+  );
+}
+
+function RoomEntry({ room, handle }: { room: ShownBook['rooms'][number]; handle: ReactNode }) {
+  const say = useSay();
+  const palette = usePalette();
+  const router = useRouter();
+  return (
+    <View style={[styles.room, { borderColor: palette.rule }]}>
+      <View style={styles.line}>
+        <Footprint room={room} verdict={null} scale={0.009} />
+        <View style={styles.grow}>
+          <Words bold>{room.name}</Words>
+          <Words
+            size="small"
+            quiet
+          >{`${formatArea(floorAreaM2(room), room.units)} · ${say(BASE_WORDS[room.baseKind as BaseKind])}`}</Words>
+        </View>
+        {handle}
+      </View>
+      <ButtonRow>
+        <Button label="Open" hint={room.name} kind="main" onPress={() => router.push(`/rooms/${room.id}/flat`)} />
+      </ButtonRow>
     </View>
   );
 }
@@ -183,7 +174,6 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
       { kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } },
     ]),
   );
-  const at = book.jobs.findIndex((one) => one.id === job.id);
   return (
     <Fold title="The whole job">
       <FactField form={form} name="name" label="Name" />
@@ -194,18 +184,6 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
         label="Time zone of the site"
         hint={`Times are told by its clock. Empty takes this device’s: ${deviceZone()}.`}
       />
-      <ButtonRow>
-        <Button
-          label="Earlier in the book"
-          disabled={at === 0}
-          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, -1).map(jobChange))}
-        />
-        <Button
-          label="Later in the book"
-          disabled={at === book.jobs.length - 1}
-          onPress={() => void write(`${job.name} moved`, moved(book.jobs, job.id, 1).map(jobChange))}
-        />
-      </ButtonRow>
       <ButtonRow>
         <Button label="Save the job (JSON)" onPress={() => void saveJob(job.id, job.name).then(setSaid)} />
         <Button

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { floorAreaM2 } from '@maquette/core/room';
@@ -23,6 +23,10 @@ import { useVerdicts } from '../worker/use-verdicts.ts';
 import { RemovedList } from './removed.tsx';
 import { Footprint } from './footprint.tsx';
 import { useBringIn } from './bring-in.tsx';
+import { bodyOf } from '@maquette/facts';
+import { placed } from '../data/placed.ts';
+import { write } from '../data/write.ts';
+import { Sortable } from '../ui/sortable.tsx';
 import { Touch } from '../ui/touch.tsx';
 
 /** The forms come in a file of their own: the book stands without them. */
@@ -50,9 +54,26 @@ export function SiteBook() {
       {looking ? <WhatWaits /> : null}
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
         <Trouble units={units} />
-        {book.jobs.map((job) => (
-          <JobEntry key={job.id} job={job} book={book} lines={lines} units={units} />
-        ))}
+        <Sortable
+          items={book.jobs}
+          onPlace={(id, to) => {
+            const moved = placed(book.jobs, id, to);
+            void write(
+              `${book.jobs.find((job) => job.id === id)!.name} moved`,
+              moved.map((job) => ({ kind: 'jobs', id: job.id, body: bodyOf(job) })),
+            );
+          }}
+        >
+          {(id, handle) => (
+            <JobEntry
+              job={book.jobs.find((job) => job.id === id)!}
+              handle={handle}
+              book={book}
+              lines={lines}
+              units={units}
+            />
+          )}
+        </Sortable>
         {!book.loading && book.jobs.length === 0 ? (
           <View style={styles.empty}>
             <Words bold size="large">
@@ -87,11 +108,13 @@ export function SiteBook() {
 
 function JobEntry({
   job,
+  handle,
   book,
   lines,
   units,
 }: {
   job: ShownBook['jobs'][number];
+  handle: ReactNode;
   book: ShownBook;
   lines: ReadonlyMap<string, RoomLine>;
   units: 'metric' | 'imperial';
@@ -112,14 +135,17 @@ function JobEntry({
         : `${first.name}: ${inWords(lines.get(first.id)!.next, first.units, job.zone ?? '')}`;
   return (
     <View style={[styles.job, { borderColor: palette.rule, backgroundColor: palette.paper }]}>
-      <Touch label={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>
-        <Words bold size="large" role="heading" aria-level={2} style={styles.grow}>
-          {job.name}
-        </Words>
-        <Words figure quiet>
-          {[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}
-        </Words>
-      </Touch>
+      <View style={styles.head}>
+        <Touch label={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>
+          <Words bold size="large" role="heading" aria-level={2} style={styles.grow}>
+            {job.name}
+          </Words>
+          <Words figure quiet>
+            {[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}
+          </Words>
+        </Touch>
+        {handle}
+      </View>
       <View style={styles.rooms}>
         {rooms.map((room) => {
           const line = lines.get(room.id);
@@ -157,6 +183,7 @@ function JobEntry({
 }
 
 const styles = StyleSheet.create({
+  head: { flexDirection: 'row', alignItems: 'center' },
   screen: { flex: 1 },
   grow: { flex: 1 },
   list: { paddingBottom: SPACE.edge, width: '100%', maxWidth: 1000, alignSelf: 'center' },

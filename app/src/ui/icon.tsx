@@ -3,6 +3,7 @@ import Check from 'lucide-react-native/icons/check';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import Grip from 'lucide-react-native/icons/grip-vertical';
 
 /** The few signs that stand beside words. Verdicts have marks of their own. */
 const ICONS = {
@@ -10,6 +11,7 @@ const ICONS = {
   closed: ChevronRight,
   open: ChevronDown,
   done: Check,
+  move: Grip,
 } satisfies Record<string, LucideIcon>;
 export type IconName = keyof typeof ICONS;
 

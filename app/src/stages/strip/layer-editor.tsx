@@ -35,15 +35,13 @@ interface Props {
   stacks: readonly AreaStack[];
   tapping: boolean;
   onTapping: (on: boolean) => void;
-  onUp: (() => void) | null;
-  onDown: (() => void) | null;
 }
 
 const LAYER_FIELDS = only(KINDS.layers.fields, 'thicknessMm', 'year', 'groutMm', 'lippageMm', 'note');
 const OFF_WALL = figure(10, 60_000, 'mm');
 
 /** Everything that is recorded of one layer. */
-export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, onUp, onDown }: Props) {
+export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping }: Props) {
   const say = useSay();
   const { units } = room;
   const change = (part: Partial<Layer>, words = `${say(layerName(layer))} changed`) =>
@@ -137,8 +135,6 @@ export function LayerEditor({ shown, room, layer, stacks, tapping, onTapping, on
       <FactField form={form} name="note" label="Note" />
       <PhotoStrip shown={shown} about={{ about: 'layer', aboutId: layer.id, at: middleOf(stacks, layer) }} />
       <ButtonRow>
-        {onUp ? <Button label="Lies higher" onPress={onUp} /> : null}
-        {onDown ? <Button label="Lies lower" onPress={onDown} /> : null}
         <Button
           label="Take out of the list"
           onPress={() =>

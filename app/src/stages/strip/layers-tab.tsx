@@ -1,14 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import {
-  LAYER_KINDS,
-  LAYERS,
-  layerName,
-  newLayer,
-  type AreaStack,
-  type Layer,
-  type LayerKind,
-} from '@maquette/core/layers';
+import { LAYER_KINDS, LAYERS, layerName, newLayer, type AreaStack, type LayerKind } from '@maquette/core/layers';
 import type { LayerGate } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, unitLabel } from '@maquette/core/units';
@@ -23,6 +15,8 @@ import { Words } from '../../ui/text.tsx';
 import { LayerEditor } from './layer-editor.tsx';
 import { Section } from './section.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
+import { placed } from '../../data/placed.ts';
+import { Sortable } from '../../ui/sortable.tsx';
 import { Touch } from '../../ui/touch.tsx';
 
 interface Props {
@@ -60,15 +54,17 @@ export function LayersTab(props: Props) {
       },
     ]);
   };
-  const swap = (layer: Layer, by: 1 | -1) => {
-    const at = stack!.layers.findIndex((l) => l.id === layer.id);
-    const other = stack!.layers[at + by];
-    if (!other) return;
-    const of = (id: string) => shown.layers.find((l) => l.id === id)!;
-    void write(`${say(layerName(layer))} moved`, [
-      { kind: 'layers', id: layer.id, roomId: room.id, body: { ...bodyOf(of(layer.id)), rank: other.rank } },
-      { kind: 'layers', id: other.id, roomId: room.id, body: { ...bodyOf(of(other.id)), rank: layer.rank } },
-    ]);
+  const place = (id: string, to: number) => {
+    const layer = stack!.layers.find((l) => l.id === id)!;
+    void write(
+      `${say(layerName(layer))} moved`,
+      placed(stack!.layers, id, to).map(({ id: moved, rank }) => ({
+        kind: 'layers',
+        id: moved,
+        roomId: room.id,
+        body: { ...bodyOf(shown.layers.find((l) => l.id === moved)!), rank },
+      })),
+    );
   };
   if (!stack) return null;
   return (
@@ -89,42 +85,44 @@ export function LayersTab(props: Props) {
           What lies on the floor now, from the top down? Add the layer you see first. A bare base needs nothing here.
         </Words>
       )}
-      {stack.layers.map((layer, i) => {
-        const gate = gates.find((g) => g.layerId === layer.id);
-        return (
-          <View key={layer.id} style={[styles.layer, { borderColor: palette.rule }]}>
-            <Touch
-              aria-expanded={open === layer.id}
-              label={`${say(layerName(layer))}, ${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}`}
-              onPress={() => onOpen(open === layer.id ? null : layer.id)}
-              style={styles.head}
-            >
-              <Words figure bold size="large" style={styles.number}>
-                {String(i + 1)}
-              </Words>
-              <View style={styles.grow}>
-                <Words bold>{say(layerName(layer))}</Words>
-                <Words size="small" quiet>
-                  {`${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}, ${layer.fixing}${layer.year ? `, ${layer.year}` : ', year unknown'}`}
-                </Words>
+      <Sortable items={stack.layers.map((layer) => ({ id: layer.id, name: say(layerName(layer)) }))} onPlace={place}>
+        {(id, handle) => {
+          const i = stack.layers.findIndex((l) => l.id === id);
+          const layer = stack.layers[i]!;
+          const gate = gates.find((g) => g.layerId === layer.id);
+          return (
+            <View key={layer.id} style={[styles.layer, { borderColor: palette.rule }]}>
+              <View style={styles.line}>
+                <Touch
+                  aria-expanded={open === layer.id}
+                  label={`${say(layerName(layer))}, ${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}`}
+                  onPress={() => onOpen(open === layer.id ? null : layer.id)}
+                  style={styles.head}
+                >
+                  <Words figure bold size="large" style={styles.number}>
+                    {String(i + 1)}
+                  </Words>
+                  <View style={styles.grow}>
+                    <Words bold>{say(layerName(layer))}</Words>
+                    <Words size="small" quiet>
+                      {`${formatGap(layer.thicknessMm, units)} ${unitLabel(units)}, ${layer.fixing}${layer.year ? `, ${layer.year}` : ', year unknown'}`}
+                    </Words>
+                  </View>
+                  {gate && !gate.open ? (
+                    <Words size="small" bold color={palette.verdict.stop}>
+                      {gate.positive ? 'positive' : 'gate shut'}
+                    </Words>
+                  ) : null}
+                </Touch>
+                {handle}
               </View>
-              {gate && !gate.open ? (
-                <Words size="small" bold color={palette.verdict.stop}>
-                  {gate.positive ? 'positive' : 'gate shut'}
-                </Words>
+              {open === layer.id ? (
+                <LayerEditor {...props} layer={shown.layers.find((l) => l.id === layer.id)!} />
               ) : null}
-            </Touch>
-            {open === layer.id ? (
-              <LayerEditor
-                {...props}
-                layer={shown.layers.find((l) => l.id === layer.id)!}
-                onUp={i > 0 ? () => swap(layer, -1) : null}
-                onDown={i < stack.layers.length - 1 ? () => swap(layer, 1) : null}
-              />
-            ) : null}
-          </View>
-        );
-      })}
+            </View>
+          );
+        }}
+      </Sortable>
       {adding ? (
         <View style={styles.kinds}>
           <Words bold>{stack.layers.length === 0 ? 'The layer on top is' : 'The layer under that is'}</Words>
@@ -145,6 +143,7 @@ export function LayersTab(props: Props) {
 }
 
 const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center' },
   box: { padding: SPACE.edge, gap: SPACE.part },
   layer: { borderTopWidth: 1 },
   head: { minHeight: 56, flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
