@@ -86,9 +86,11 @@ export function SiteBook() {
           </View>
         ) : null}
         {book.loading ? <Words style={styles.empty}>Opening the book …</Words> : null}
-        <Fold title="Removed jobs and rooms">
-          <RemovedList />
-        </Fold>
+        <View style={styles.removed}>
+          <Fold title="Removed jobs and rooms">
+            <RemovedList />
+          </Fold>
+        </View>
       </ScrollView>
       {bringIn.card}
       <UndoBar asked={looking} />
@@ -183,6 +185,7 @@ function JobEntry({
 }
 
 const styles = StyleSheet.create({
+  removed: { paddingHorizontal: SPACE.edge },
   head: { flexDirection: 'row', alignItems: 'center' },
   screen: { flex: 1 },
   grow: { flex: 1 },
@@ -190,7 +193,7 @@ const styles = StyleSheet.create({
   settings: { paddingHorizontal: SPACE.near, flexGrow: 0 },
   empty: { padding: SPACE.edge, gap: SPACE.gap },
   job: { borderBottomWidth: 1, paddingHorizontal: SPACE.edge, paddingBottom: SPACE.edge, gap: SPACE.gap },
-  title: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 56 },
+  title: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 56 },
   rooms: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.edge, alignItems: 'flex-start' },
   room: { gap: SPACE.near, minWidth: 56, minHeight: 56 },
   under: { flexDirection: 'row', alignItems: 'center', gap: 6 },

@@ -49,6 +49,7 @@ function RuleLine({ card, index, change }: { card: CoveringCard; index: number; 
       {card.rules.length > 1 ? (
         <Button
           label="Drop"
+          style={styles.drop}
           hint={say(ruleWords(rule))}
           onPress={() => void change({ rules: card.rules.filter((_, i) => i !== index) })}
         />
@@ -154,5 +155,6 @@ function Card({ card, back }: { card: CoveringCard; back: () => void }) {
 const styles = StyleSheet.create({
   screen: { flex: 1 },
   list: { padding: SPACE.edge, gap: SPACE.edge, width: '100%', maxWidth: 700, alignSelf: 'center' },
-  pair: { flexDirection: 'row', gap: SPACE.part, flexWrap: 'wrap', alignItems: 'flex-end' },
+  pair: { flexDirection: 'row', gap: SPACE.part, flexWrap: 'wrap', alignItems: 'flex-start' },
+  drop: { alignSelf: 'flex-end' },
 });

@@ -11,7 +11,8 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
-import { DataTable, type TableColumn } from '../../ui/data-table.tsx';
+import type { TableColumn } from '../../ui/data-table.tsx';
+import { LongTable } from '../../ui/long-table.tsx';
 
 /** Everything measured and seen in the room, newest first; a corrected line shows what it replaced. */
 export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {
@@ -58,7 +59,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
         />
       </ButtonRow>
       {failed ? <Words role="alert">{failed}</Words> : null}
-      <DataTable
+      <LongTable
         label="Log"
         rows={newest}
         rowKey={(line) => `${line.kind}-${line.id}`}

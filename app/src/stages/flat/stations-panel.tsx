@@ -5,7 +5,7 @@ import type { RoomPicture } from '@maquette/core';
 import { defaultSpacingMm, type CoveringCard } from '@maquette/core/coverings';
 import type { Station } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatGap, formatReach, formatRod, formatSpan, unitLabel } from '@maquette/core/units';
+import { formatReach, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { bodyOf, KINDS } from '@maquette/facts';
 import { readingsInOrder } from '../../data/read-twice.ts';
@@ -16,6 +16,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
+import { StationsTable } from './stations-table.tsx';
 import { stationChange } from './station-change.ts';
 import type { Placing } from './use-placing.ts';
 import { SPACE } from '../../theme/theme.tsx';
@@ -36,7 +37,6 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
   const router = useRouter();
   const { units } = room;
   const proposed = defaultSpacingMm(card.rules);
-  const levels = useMemo(() => new Map(picture.levels.map((l) => [l.stationKey, l.levelMm])), [picture.levels]);
   const rods = useMemo(() => new Map(readingsInOrder(shown.readings).map((r) => [r.stationKey, r])), [shown.readings]);
   const change = (words: string, part: object) =>
     write(words, [{ kind: 'rooms', id: room.id, body: { ...bodyOf(shown.room!), ...part } }]);
@@ -124,39 +124,7 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
         {failed ? <Words role="alert">{failed}</Words> : null}
       </Fold>
       <Fold title="What is drawn, as a table" aside={`${picture.levels.length} read`}>
-        <View role="table" accessibilityLabel="Stations and readings">
-          <View role="row" style={styles.row}>
-            {['No.', 'Along', 'Across', 'Rod', 'Level'].map((head) => (
-              <View key={head} role="columnheader" style={styles.cell}>
-                <Words size="small" bold>
-                  {head}
-                </Words>
-              </View>
-            ))}
-          </View>
-          {picture.stations.map((s) => {
-            const rod = rods.get(s.key);
-            const level = levels.get(s.key);
-            const cells = [
-              String(s.number),
-              formatSpan(s.xMm, units),
-              formatSpan(s.yMm, units),
-              rod ? formatRod(rod.rodMm, units) : '–',
-              level === undefined ? '–' : formatGap(level, units),
-            ];
-            return (
-              <View key={s.key} role="row" style={styles.row}>
-                {cells.map((cell, index) => (
-                  <View key={index} role="cell" style={styles.cell}>
-                    <Words size="small" figure>
-                      {cell}
-                    </Words>
-                  </View>
-                ))}
-              </View>
-            );
-          })}
-        </View>
+        <StationsTable picture={picture} shown={shown} units={units} />
         <Words
           size="small"
           quiet
@@ -168,6 +136,4 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
 
 const styles = StyleSheet.create({
   box: { paddingHorizontal: SPACE.edge, paddingBottom: SPACE.edge },
-  row: { flexDirection: 'row', minHeight: 28, alignItems: 'center' },
-  cell: { flex: 1 },
 });
