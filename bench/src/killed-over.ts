@@ -18,6 +18,9 @@ interface Killed {
   lostPictures: number;
 }
 
+/** What a slow machine is given to get a picture through. */
+const LONGER_MS = 3000;
+
 /** Kills the server over and over under some writers that also send photographs, and counts what was acknowledged and is not there. */
 export async function killedOver(data: string, cycles: number, writerCount = 6): Promise<Killed> {
   const random = seeded();
@@ -64,7 +67,7 @@ export async function killedOver(data: string, cycles: number, writerCount = 6):
   // A run in which nothing was acknowledged would prove nothing: a slow machine is given longer.
   const enough = () => done.facts.size > 10 && done.pictures.size > 0;
   for (let cycle = 0; cycle < cycles || (!enough() && cycle < 10 * cycles); cycle++) {
-    await pause(60 + 240 * random());
+    await pause(cycle < cycles ? 60 + 240 * random() : LONGER_MS);
     await endServer(own, 'SIGKILL');
     own = await startServer(data);
     port = own.port;

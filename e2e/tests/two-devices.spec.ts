@@ -32,6 +32,8 @@ const roomOf = async (id: string) => {
 /** Ann's phone, in a room of her own making. */
 async function annIn(browser: Browser, page: Page): Promise<string> {
   await page.goto(`${running.url}/settings`);
+  // What checks a field comes a moment after the screen.
+  await page.waitForLoadState('networkidle');
   await page.getByRole('textbox', { name: /^Your name/ }).fill('Ann');
   await page.getByRole('textbox', { name: /^Your name/ }).blur();
   await expect(page.getByText('The clock of this device agrees with the server’s.')).toBeVisible();

@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useForm, type Control, type FieldErrors, type Resolver } from 'react-hook-form';
 import type { Fields, Held } from '@maquette/core/fields';
 import type { UnitSystem } from '@maquette/core/units';
@@ -78,6 +78,8 @@ function useFields<F extends Fields>(
     resolver: resolverOf(fields, reader),
     reValidateMode: 'onBlur',
   });
+  // Fetched while the user types: what is left in a field is then taken at once, also where the page is left right after.
+  useEffect(() => void rules.fetch().catch(() => undefined), []);
   const { clearErrors, getValues, setError, setValue, trigger } = form;
   // A value that comes from elsewhere, an undo or another device, stands over what was typed: that belonged to the one before.
   const before = useRef(record);
