@@ -31,6 +31,35 @@ test('the parlour is told high from low, with the cut, the schools and the reaso
   await accessible(page);
 });
 
+test('every station stands in a table; on a wide screen the highest is sorted to the top', async ({ page }, info) => {
+  await page.goto(`${running.url}/rooms/demo-parlour/flat`);
+  await page.getByRole('button', { name: 'Read', exact: true }).click();
+  await page.getByRole('button', { name: 'What is drawn, as a table' }).click();
+  if (info.project.name === 'phone') {
+    await page.getByRole('textbox', { name: 'Find in stations and readings' }).fill('Station 12:');
+    await expect(page.getByRole('listitem').filter({ hasText: /^Station 12: / })).toBeVisible();
+    await expect(page.getByText(/^1 row of \d+$/)).toBeVisible();
+    return;
+  }
+  const level = page.getByRole('button', { name: 'Sort by level' });
+  await level.click();
+  await level.click();
+  await expect(page.getByRole('columnheader', { name: /Level/ })).toHaveAttribute('aria-sort', /ascending|descending/);
+  const levels = async () =>
+    (
+      await page
+        .getByRole('row')
+        .evaluateAll((rows) => rows.slice(1, 7).map((row) => row.lastElementChild?.textContent ?? ''))
+    ).map((text) => Number(/−?[\d.]+$/.exec(text)?.[0].replace('−', '-')));
+  const seen = await levels();
+  expect([...seen].sort((a, b) => a - b)).toEqual(
+    (await page.getByRole('columnheader', { name: /Level/ }).getAttribute('aria-sort')) === 'ascending'
+      ? seen
+      : [...seen].reverse(),
+  );
+  await accessible(page);
+});
+
 test('units change every figure of a room, and back', async ({ page }) => {
   await page.goto(`${running.url}/rooms/demo-boot-room/flat`);
   await expect(page.getByTestId('verdict')).toHaveText('Lay');
