@@ -79,3 +79,16 @@ test('what the store will not take of the whole is told, and what was typed stay
   expect(await screen.findByText(/The room was removed/)).toBeInTheDocument();
   expect(box(/^Name/)).toHaveValue('Hearth');
 });
+
+test('pressed twice it is recorded once', async () => {
+  const user = userEvent.setup();
+  render(<Form />);
+  await user.type(box(/^Name/), 'Hearth');
+  await user.type(box(/^Air/), '18');
+  const button = screen.getByText('keep');
+  button.click();
+  button.click();
+  await waitFor(() => expect(kept).toHaveBeenCalled());
+  await waitFor(() => expect(box(/^Name/)).toHaveValue(''));
+  expect(kept).toHaveBeenCalledTimes(1);
+});

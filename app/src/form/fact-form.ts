@@ -7,6 +7,7 @@ import { rules } from '../data/rules.ts';
 import type { Written } from '../data/history.ts';
 import { askedBack } from './asked-back.ts';
 import { useTimes } from '../ui/shown-in.tsx';
+import { useLatest } from '../ui/use-latest.ts';
 import { readTyped, textOf, type Reader } from './typed.ts';
 
 /** What stands in each field: a value of the fact, or the text that was typed and has not been taken. */
@@ -46,13 +47,35 @@ const isRefused = (written: unknown): written is Extract<Written, { ok: false }>
 /** What whoever takes a value answers where it cannot be taken: the words stand beside the field. */
 export const refused = (message: string): Written => ({ ok: false, problems: [{ field: '', value: null, message }] });
 
+/** All that can be said without the rules: that what stands where a figure belongs is none. */
+const unchecked =
+  (fields: Fields): Resolver<Standing> =>
+  (read) => {
+    const unread = Object.entries(fields).filter(
+      ([name, { spec, orNull }]) =>
+        spec.type === 'figure' && typeof read[name] !== 'number' && !(orNull && read[name] === null),
+    );
+    return unread.length === 0
+      ? { values: read, errors: {} }
+      : { values: {}, errors: Object.fromEntries(unread.map(([name]) => [name, { type: 'unread' }])) };
+  };
+
+let turn: Promise<unknown> = Promise.resolve();
+/** Fields are taken one after another: each is written over what the one before it has made of the fact. */
+const inTurn = (work: () => Promise<void>): Promise<void> => {
+  const done = turn.then(work);
+  turn = done.catch(() => undefined);
+  return done;
+};
+
 /** Checks the fields by the class they make; what is wrong is put into words here, in the units the fields are written in. */
 function resolverOf(fields: Fields, reader: Reader): Resolver<Standing> {
   return async (standing, context, options) => {
     const read = Object.fromEntries(
       Object.entries(fields).map(([name, field]) => [name, readTyped(standing[name], field, reader)]),
     );
-    const check = await rules.resolverOf(fields);
+    // Without signal the rules may not be here yet: what can be read is taken, and the server checks by the same ones.
+    const check = await rules.resolverOf(fields).catch(() => unchecked(fields));
     const { values, errors } = await check(read, context, options);
     const worded = Object.entries(errors as FieldErrors<Standing>).map(([name, error]) => [
       name,
@@ -96,19 +119,21 @@ function useFields<F extends Fields>(
     setValue(name, value);
     clearErrors(name);
   };
-  const leave = async (name: string) => {
+  const now = useLatest({ record, reader, onTaken });
+  const take = async (name: string) => {
     const standing = getValues(name);
     const field = fields[name]!;
-    if (typeof standing === 'string' && standing.trim() === textOf(record[name], field, reader).trim())
-      return settle(name, record[name]);
+    const held = now.current.record[name];
+    if (typeof standing === 'string' && standing.trim() === textOf(held, field, now.current.reader).trim())
+      return settle(name, held);
     if (!(await trigger(name))) return undefined;
-    const value = readTyped(standing, field, reader);
-    if (!onTaken) return settle(name, value);
-    if (Object.is(value, record[name])) return settle(name, value);
-    const written = await onTaken({ [name]: value } as Taken<F>);
+    const value = readTyped(standing, field, now.current.reader);
+    if (!now.current.onTaken || Object.is(value, now.current.record[name])) return settle(name, value);
+    const written = await now.current.onTaken({ [name]: value } as Taken<F>);
     if (isRefused(written)) setError(name, { message: written.problems.map((p) => p.message).join('; ') });
     return undefined;
   };
+  const leave = (name: string) => inTurn(() => take(name));
   const put = async (name: string, value: unknown) => {
     setValue(name, value);
     await leave(name);
@@ -130,12 +155,22 @@ export function useFactForm<F extends Fields>(
 export function useDraftForm<F extends Fields>(fields: F, begins: Read<F>, units: UnitSystem): DraftForm<F> {
   const { form, record: start, kit } = useFields(fields, begins, units, null);
   const problem = form.formState.errors.root?.message ?? null;
-  const record: DraftForm<F>['record'] = (make) =>
-    form.handleSubmit(async (body) => {
-      const written = await make(body as Held<F>);
-      if (written.ok) return;
-      form.setError('root', { message: written.problems.map((p) => `${p.field}: ${p.message}`).join('; ') });
-    })();
+  const recording = useRef(false);
+  const record: DraftForm<F>['record'] = async (make) => {
+    // Pressed twice, it is recorded once.
+    if (recording.current) return;
+    recording.current = true;
+    try {
+      await form.handleSubmit(async (body) => {
+        const written = await make(body as Held<F>);
+        if (written.ok) return;
+        const told = written.problems.map(({ field, message }) => [field, message].filter(Boolean).join(': '));
+        form.setError('root', { message: told.join('; ') });
+      })();
+    } finally {
+      recording.current = false;
+    }
+  };
   const values = form.watch();
   return {
     ...kit,

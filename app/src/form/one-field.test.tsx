@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { figure, filled, orNull, text, whole } from '@maquette/core/fields';
 import { timesIn } from '@maquette/words';
+import { rules } from '../data/rules.ts';
 import { refused } from './fact-form.ts';
 import { OneField } from './one-field.tsx';
 import { textOf } from './typed.ts';
@@ -89,6 +90,16 @@ test('left as it was, a field writes nothing: also where the record is finer tha
   await write('3000,04');
   expect(screen.queryByRole('alert')).toBeNull();
   expect(taken).not.toHaveBeenCalled();
+});
+
+test('where the rules cannot be had a length is taken, and what is none is asked back', async () => {
+  jest.spyOn(rules, 'resolverOf').mockRejectedValue(new Error('no signal'));
+  render(<Wall />);
+  await write('wide');
+  expect(await screen.findByRole('alert')).toHaveTextContent('wide');
+  await write('3200');
+  await waitFor(() => expect(onRecord()).toHaveTextContent('3200'));
+  jest.restoreAllMocks();
 });
 
 test('what the store refuses stands beside the field that asked for it', async () => {
