@@ -27,7 +27,8 @@ export function isZone(value: unknown): boolean {
   if (typeof value !== 'string' || value.length > 60) return false;
   if (value === '') return true;
   try {
-    return new Intl.DateTimeFormat('en', { timeZone: value }).resolvedOptions().timeZone !== '' && /^[A-Z]/.test(value);
+    // An offset such as +01:00 is taken for a zone by some, and knows no summer.
+    return new Intl.DateTimeFormat('en', { timeZone: value }) !== null && /^[A-Z]/.test(value);
   } catch {
     return false;
   }

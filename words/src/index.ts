@@ -7,7 +7,7 @@ export { createRender } from './render.ts';
 export type { Catalogue, Render } from './render.ts';
 export type { Worded };
 export { english };
-export { deviceZone, isDay, timesIn, type Times } from './times.ts';
+export { deviceZone, timesIn, type Times } from './times.ts';
 
 /** What is said, in English, in the units asked for. */
 export const inWords = createRender(english, 'en');

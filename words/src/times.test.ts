@@ -17,8 +17,14 @@ test.each([
 });
 
 test('a clock’s offset is that of the moment, not of today', () => {
-  const { aheadMin } = timesIn('Europe/London');
-  expect([aheadMin('2026-10-24T23:00:00.000Z'), aheadMin('2026-10-25T02:00:00.000Z')]).toEqual([60, 0]);
+  const { aheadMs } = timesIn('Europe/London');
+  const moments = ['2026-10-25T00:59:59.000Z', '2026-10-25T01:00:00.000Z', '2026-03-29T01:00:00.000Z'];
+  expect(moments.map((utc) => aheadMs(Date.parse(utc)))).toEqual([3_600_000, 0, 3_600_000]);
+});
+
+test('a zone this device has not heard of is no reason to show nothing: its own clock is shown', () => {
+  const utc = '2026-07-01T09:30:00.000Z';
+  expect(timesIn('Atlantis/Harbour').localTime(utc)).toBe(timesIn('').localTime(utc));
 });
 
 test.each(['', 'soon', '2026-13-01 09:00', '2026-02-30 09:00', '2026-10-08'])('“%s” is no time', (text) => {

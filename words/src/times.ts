@@ -20,12 +20,12 @@ export interface Times {
   dayOf(utcText: string): string;
   /** The day there in words that do not break over a line: `15 Mar 2027`. */
   dayWords(utcText: string): string;
-  /** How far its clock is ahead of UTC at a moment, minutes. */
-  aheadMin(utcText: string): number;
+  /** How far its clock is ahead of UTC at a moment, both in ms. */
+  aheadMs(at: number): number;
 }
 
 function createTimes(zone: string): Times {
-  const there = (utcText: string) => (zone === '' ? dayjs(utcText) : dayjs(utcText).tz(zone));
+  const there = (utc: string | number) => (zone === '' ? dayjs(utc) : dayjs(utc).tz(zone));
   return {
     localTime: (utcText) => there(utcText).format(WRITTEN),
     fromLocalTime(text) {
@@ -36,21 +36,40 @@ function createTimes(zone: string): Times {
     },
     dayOf: (utcText) => there(utcText).format(DAY),
     dayWords: (utcText) => there(utcText).format('D\u00a0MMM\u00a0YYYY'),
-    aheadMin: (utcText) => there(utcText).utcOffset(),
+    aheadMs: createAhead(there),
   };
+}
+
+/** Clocks are changed on the quarter of an hour, and a zone is slow to ask. */
+const QUARTER_MS = 15 * 60_000;
+
+function createAhead(there: (at: number) => dayjs.Dayjs): (at: number) => number {
+  const known = new Map<number, number>();
+  return (at) => {
+    const quarter = Math.floor(at / QUARTER_MS);
+    let ahead = known.get(quarter);
+    if (ahead === undefined) known.set(quarter, (ahead = there(quarter * QUARTER_MS).utcOffset() * 60_000));
+    return ahead;
+  };
+}
+
+/** Whether this device can reckon with a zone: one entered on another may be newer than what is known here. */
+function isKnown(zone: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: zone }) !== null;
+  } catch {
+    return false;
+  }
 }
 
 const made = new Map<string, Times>();
 
-/** The times of a zone by its name, such as `Europe/London`; of the device itself where that is empty. */
+/** The times of a zone by its name, such as `Europe/London`; of the device itself where that is empty or not known to it. */
 export function timesIn(zone: string): Times {
   let times = made.get(zone);
-  if (!times) made.set(zone, (times = createTimes(zone)));
+  if (!times) made.set(zone, (times = createTimes(isKnown(zone) ? zone : '')));
   return times;
 }
-
-/** Whether a text is a day such as 2026-10-08. */
-export const isDay = (text: string): boolean => dayjs(text, DAY, true).isValid();
 
 /** The zone this device is set to, such as `Europe/London`. */
 export const deviceZone = (): string => dayjs.tz.guess();

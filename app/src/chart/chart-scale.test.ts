@@ -32,11 +32,40 @@ test('figures along an axis are round and far enough apart to be read, on a phon
 test('days begin at midnight by the clock of the site', () => {
   const times = timesIn('Asia/Kathmandu');
   const [from, to] = [Date.parse('2026-07-01T00:00:00Z'), Date.parse('2026-07-09T00:00:00Z')];
-  const along = { kind: 'time', aheadMin: times.aheadMin('2026-07-01T00:00:00.000Z') } as const;
+  const along = { kind: 'time', aheadMs: times.aheadMs } as const;
   const { ticks } = chartScale({ width: 340, height: 120 }, along, [from, to], [0, 1]);
   expect(ticks.length).toBeGreaterThan(1);
   for (const tick of ticks) expect(times.localTime(new Date(tick).toISOString())).toMatch(/ 00:00$/);
   expect(dayTick(times, to - from)(ticks[0]!)).toMatch(/^\d Jul$/);
+});
+
+// London's clocks go back on 25 October 2026 at 01:00 UTC and forward on 29 March 2026 at the same hour.
+test.each([
+  ['2026-10-20T00:00:00Z', '2026-11-05T00:00:00Z'],
+  ['2026-03-20T00:00:00Z', '2026-04-05T00:00:00Z'],
+  ['2026-03-01T00:00:00Z', '2027-03-01T00:00:00Z'],
+])('from %s to %s days begin at midnight on both sides of a change of clocks', (first, last) => {
+  const times = timesIn('Europe/London');
+  const [from, to] = [Date.parse(first), Date.parse(last)];
+  const along = { kind: 'time', aheadMs: times.aheadMs } as const;
+  const { ticks, x, at } = chartScale({ width: 700, height: 120 }, along, [from, to], [0, 1]);
+  expect(ticks.length).toBeGreaterThan(3);
+  for (const tick of ticks) expect(times.localTime(new Date(tick).toISOString())).toMatch(/ 00:00$/);
+  expect(at(x(ticks[2]!))).toBeCloseTo(ticks[2]!, -1);
+});
+
+test('the hour that is lived through twice is named once, and nothing is named beyond the ends', () => {
+  const times = timesIn('Europe/London');
+  const [from, to] = [Date.parse('2026-10-24T22:30:00Z'), Date.parse('2026-10-25T04:00:00Z')];
+  const { ticks } = chartScale(
+    { width: 1200, height: 120 },
+    { kind: 'time', aheadMs: times.aheadMs },
+    [from, to],
+    [0, 1],
+  );
+  expect(new Set(ticks).size).toBe(ticks.length);
+  expect(Math.min(...ticks)).toBeGreaterThanOrEqual(from);
+  expect(Math.max(...ticks)).toBeLessThanOrEqual(to);
 });
 
 test.each([

@@ -3,8 +3,8 @@ import { scaleLinear, scaleUtc } from 'd3-scale';
 /** Room around what a chart draws, px: figures stand on the left of it, days below. */
 const AROUND = { left: 40, right: 8, top: 10, bottom: 24 } as const;
 
-/** What lies along a chart: moments in UTC, ms, or figures such as lengths. */
-export type Along = { kind: 'time'; aheadMin: number } | { kind: 'figure' };
+/** What lies along a chart: moments in UTC, ms, where a clock on site is so far ahead at each, or figures such as lengths. */
+export type Along = { kind: 'time'; aheadMs: (at: number) => number } | { kind: 'figure' };
 
 /** Where values stand on a chart. */
 export interface ChartScale {
@@ -35,25 +35,29 @@ export function chartScale(
     top: AROUND.top,
     floor: height - (named ? AROUND.bottom : AROUND.top),
   };
-  // Days begin at midnight on site: the scale counts by its clock.
-  const shift = along.kind === 'time' ? along.aheadMin * 60_000 : 0;
   const far = to > from ? to : from + 1;
-  const domain = [from + shift, far + shift];
-  const range = [box.left, box.right];
-  const across =
-    along.kind === 'time'
-      ? scaleUtc<number, number>().domain(domain).range(range)
-      : scaleLinear<number, number>().domain(domain).range(range);
+  const across = scaleLinear<number, number>().domain([from, far]).range([box.left, box.right]);
   const up = scaleLinear()
     .domain([low, high > low ? high : low + 1])
     .range([box.floor, box.top]);
   const many = Math.max(2, Math.floor((box.right - box.left) / TICK_PX));
   return {
-    x: (at) => across(at + shift),
+    x: across,
     y: up,
-    at: (px) => Number(across.invert(px)) - shift,
-    ticks: across.ticks(many).map((tick) => Number(tick) - shift),
+    at: (px) => across.invert(px),
+    ticks: along.kind === 'time' ? ticksByClock(from, far, along.aheadMs, many) : across.ticks(many),
     values: up.ticks(Math.max(2, Math.floor((box.floor - box.top) / VALUE_PX))),
     box,
   };
+}
+
+/** Days begin at midnight on site, also after its clock has been changed on the way. */
+function ticksByClock(from: number, to: number, aheadMs: (at: number) => number, many: number): number[] {
+  const shown = scaleUtc().domain([from + aheadMs(from), to + aheadMs(to)]);
+  const moments = shown.ticks(many).map((tick) => {
+    const near = Number(tick) - aheadMs(Number(tick));
+    return Number(tick) - aheadMs(near);
+  });
+  // An hour that the clock shows twice is named once.
+  return [...new Set(moments)].filter((at) => at >= from && at <= to);
 }

@@ -106,7 +106,7 @@ interface Heard {
   onKey: (key: string) => boolean;
 }
 interface Pointed {
-  nativeEvent: { offsetX: number };
+  nativeEvent: { offsetX: number; pointerType?: string };
 }
 interface Keyed {
   nativeEvent: { key: string };
@@ -114,12 +114,14 @@ interface Keyed {
   stopPropagation: () => void;
 }
 
-/** A finger down on the chart, or a pointer over it, reads it; one that leaves lets go. The arrow keys go along it. */
+/** A finger on the chart, or a pointer over it, reads it; a finger that is lifted leaves its reading to be read. The arrow keys go along it. */
 const heard = ({ onRead, onLeave, onKey }: Heard) =>
   ({
     onPointerDown: ({ nativeEvent }: Pointed) => onRead(nativeEvent.offsetX),
     onPointerMove: ({ nativeEvent }: Pointed) => onRead(nativeEvent.offsetX),
-    onPointerLeave: onLeave,
+    onPointerLeave: ({ nativeEvent }: Pointed) => {
+      if (nativeEvent.pointerType === 'mouse') onLeave();
+    },
     onKeyDown: (event: Keyed) => {
       if (!onKey(event.nativeEvent.key)) return;
       event.preventDefault();

@@ -61,10 +61,12 @@ const unchecked =
   };
 
 let turn: Promise<unknown> = Promise.resolve();
+/** Time for what was written to be drawn, so that the next field sees the fact as it is now. */
+const drawn = (): Promise<void> => new Promise((resume) => setTimeout(resume));
 /** Fields are taken one after another: each is written over what the one before it has made of the fact. */
 const inTurn = (work: () => Promise<void>): Promise<void> => {
   const done = turn.then(work);
-  turn = done.catch(() => undefined);
+  turn = done.catch(() => undefined).then(drawn);
   return done;
 };
 

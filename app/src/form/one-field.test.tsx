@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { figure, filled, orNull, text, whole } from '@maquette/core/fields';
 import { timesIn } from '@maquette/words';
 import { rules } from '../data/rules.ts';
-import { refused } from './fact-form.ts';
+import { FactField } from './fact-field.tsx';
+import { refused, useFactForm } from './fact-form.ts';
 import { OneField } from './one-field.tsx';
 import { textOf } from './typed.ts';
 
@@ -99,6 +100,41 @@ test('where the rules cannot be had a length is taken, and what is none is asked
   expect(await screen.findByRole('alert')).toHaveTextContent('wide');
   await write('3200');
   await waitFor(() => expect(onRecord()).toHaveTextContent('3200'));
+  jest.restoreAllMocks();
+});
+
+const PAIR = { wide: LENGTH, deep: LENGTH };
+
+function Pair() {
+  const [size, setSize] = useState({ wide: 3000, deep: 2000 });
+  const form = useFactForm(PAIR, size, 'metric', (part) => setSize({ ...size, ...part }));
+  return (
+    <>
+      <FactField form={form} name="wide" label="Wide" />
+      <FactField form={form} name="deep" label="Deep" />
+      <output>{`${size.wide} by ${size.deep}`}</output>
+    </>
+  );
+}
+
+test('two fields left before the rules are here are both taken: the second does not undo the first', async () => {
+  const late = rules.resolverOf(PAIR);
+  let arrive: () => void = () => undefined;
+  const signal = new Promise<void>((resume) => (arrive = resume));
+  jest.spyOn(rules, 'resolverOf').mockImplementation(() => signal.then(() => late));
+  render(<Pair />);
+  const user = userEvent.setup();
+  for (const [name, typed] of [
+    ['Wide', '1111'],
+    ['Deep', '2222'],
+  ] as const) {
+    await user.clear(screen.getByRole('textbox', { name: new RegExp(`^${name}`) }));
+    await user.type(screen.getByRole('textbox', { name: new RegExp(`^${name}`) }), typed);
+    await user.tab();
+  }
+  expect(onRecord()).toHaveTextContent('3000 by 2000');
+  arrive();
+  await waitFor(() => expect(onRecord()).toHaveTextContent('1111 by 2222'));
   jest.restoreAllMocks();
 });
 

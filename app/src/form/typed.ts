@@ -19,8 +19,7 @@ export const writtenAs = ({ spec }: Field): WrittenAs =>
 const isUtc = (text: string) => text.endsWith('Z');
 
 /** A length as text that can be edited: `5400`, or `17' 8 5/8"`; empty where there is none. */
-export function lengthText(mm: number | null, units: UnitSystem): string {
-  if (mm === null) return '';
+function lengthText(mm: number, units: UnitSystem): string {
   return units === 'metric' ? String(Math.round(mm * 10) / 10) : formatSpan(mm, units);
 }
 

@@ -1,5 +1,4 @@
 import { StyleSheet, View } from 'react-native';
-import { useMemo } from 'react';
 import type { Field } from '@maquette/core/fields';
 import type { FigureSpec } from '@maquette/core/figures';
 import { newId } from '../data/ids.ts';
@@ -29,12 +28,19 @@ export function FiguresFold({ shown, figures }: { shown: ShownRoom; figures: rea
   );
 }
 
-/** What a figure takes, as a form asks for it. */
-const statedBy = ({ min, max, unit }: FigureSpec): Field<number> => ({
-  spec: { type: 'figure', min, max, unit, whole: false },
-  orNull: false,
-  mayLack: false,
-});
+const stated = new WeakMap<FigureSpec, Field<number>>();
+/** What a figure takes, as a form asks for it: the same at every drawing, for its rules are made once. */
+function statedBy(figure: FigureSpec): Field<number> {
+  let field = stated.get(figure);
+  if (!field) {
+    const { min, max, unit } = figure;
+    stated.set(
+      figure,
+      (field = { spec: { type: 'figure', min, max, unit, whole: false }, orNull: false, mayLack: false }),
+    );
+  }
+  return field;
+}
 
 function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; shown: ShownRoom }) {
   const say = useSay();
@@ -42,22 +48,22 @@ function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; sho
   const jobId = shown.room!.jobId;
   const held = book.figures.find((f) => f.jobId === jobId && f.name === name);
   const value = held?.value ?? spec.value;
-  const stated = useMemo(() => statedBy(spec), [spec]);
+  const of = statedBy(spec);
   const units = shown.room!.units;
   const take = (next: number) => {
     if (next === spec.value && held)
       return write(`${say(spec.words)}: back to ${usual}`, [
         { kind: 'figures', id: held.id, body: bodyOf(held), deleted: true },
       ]);
-    return write(`${say(spec.words)}: ${valueWords(next, stated, units)}`, [
+    return write(`${say(spec.words)}: ${valueWords(next, of, units)}`, [
       { kind: 'figures', id: held?.id ?? newId(), body: { jobId, name, value: next, source: 'This job' } },
     ]);
   };
-  const usual = valueWords(spec.value, stated, units);
+  const usual = valueWords(spec.value, of, units);
   return (
     <View style={styles.line}>
       <OneField
-        of={stated}
+        of={of}
         value={value}
         units={units}
         label={say(spec.words)}

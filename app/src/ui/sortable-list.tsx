@@ -57,7 +57,9 @@ export function SortableList({ items, onPlace, children }: SortableProps) {
         },
       }}
       onDragEnd={({ active, over }) => {
-        if (over && over.id !== active.id) onPlace(String(active.id), placeOf(over.id));
+        // It may have been taken away meanwhile, by an undo or on another device.
+        if (over && over.id !== active.id && placeOf(active.id) >= 0 && placeOf(over.id) >= 0)
+          onPlace(String(active.id), placeOf(over.id));
       }}
     >
       <SortableContext items={items.map(({ id }) => id)} strategy={verticalListSortingStrategy}>

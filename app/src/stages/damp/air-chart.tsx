@@ -71,9 +71,9 @@ function Curve({ samples, gaps, of, band, unit, label, days = false }: CurveProp
   return (
     <Chart
       label={`${label}, ${unit}: ${band[0]} to ${band[1]} is asked for`}
-      summary={`Read ${low.toFixed(1)} to ${high.toFixed(1)} ${unit}, ${mean(values)!.toFixed(1)} in the middle, ${values.at(-1)!.toFixed(1)} last.`}
+      summary={`Read ${low.toFixed(1)} to ${high.toFixed(1)} ${unit}, ${mean(values)!.toFixed(1)} on average, ${values.at(-1)!.toFixed(1)} last.`}
       height={HEIGHT}
-      along={{ kind: 'time', aheadMin: times.aheadMin(samples[0]!.at) }}
+      along={{ kind: 'time', aheadMs: times.aheadMs }}
       domain={[from, to]}
       values={[Math.min(band[0], low) - 2, Math.max(band[1], high) + 2]}
       marked={band}

@@ -37,7 +37,7 @@ export function DryingChart({ forecast }: { forecast: DryingForecast }) {
     .map((c) => ({
       at: at(c.day),
       value: c.middlePercent,
-      words: `${dayOf(c.day)}: ${c.lowPercent.toFixed(0)} to ${c.highPercent.toFixed(0)} %RH to be expected, ${c.middlePercent.toFixed(1)} in the middle`,
+      words: `${dayOf(c.day)}: ${c.lowPercent.toFixed(0)} to ${c.highPercent.toFixed(0)} %RH to be expected, ${c.middlePercent.toFixed(1)} most likely`,
     }));
   return (
     <Chart
@@ -50,7 +50,7 @@ export function DryingChart({ forecast }: { forecast: DryingForecast }) {
             : `between ${dayOf(earlyDay)} and ${dayOf(lateDay)}`
       }.`}
       height={HEIGHT}
-      along={{ kind: 'time', aheadMin: times.aheadMin(probe.startUtc) }}
+      along={{ kind: 'time', aheadMs: times.aheadMs }}
       domain={[at(from), at(end)]}
       values={[Math.min(...heights) - 2, Math.max(...heights) + 1]}
       marked={[limitPercent]}
