@@ -149,7 +149,7 @@ export default defineConfig([
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: ['express', '@maquette/server', 'node:*', 'drizzle-orm*', 'react-native-reanimated'] },
+        { patterns: ['express', '@maquette/server', 'node:*', 'drizzle-orm*'] },
       ],
       'import/first': 'off',
     },

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { normal, seeded } from '../units/index.ts';
 import {
   deviation,
@@ -118,21 +119,21 @@ test('noise alone shows about seven times a smoothed cell’s own under 2 m', ()
 
 test('distances to what was seen are those of looking at every pair', () => {
   const grid = gridOver(rectanglePlan(900, 600));
-  const chance = seeded(3);
-  const marked = Uint8Array.from(grid.inside, () => (chance() < 0.05 ? 1 : 0));
-  marked[7] = 1;
-  const fast = squaredDistances(grid, marked);
-  for (let cell = 0; cell < marked.length; cell++) {
-    let least = Infinity;
-    for (let to = 0; to < marked.length; to++)
-      if (marked[to])
-        least = Math.min(
-          least,
-          ((cell % grid.nx) - (to % grid.nx)) ** 2 + (Math.floor(cell / grid.nx) - Math.floor(to / grid.nx)) ** 2,
-        );
-    expect(fast[cell]).toBeCloseTo(least * 2500, 6);
-  }
-  expect(squaredDistances(grid, new Uint8Array(marked.length)).every((d) => d === Infinity)).toBe(true);
+  const column = (cell: number) => cell % grid.nx;
+  const row = (cell: number) => Math.floor(cell / grid.nx);
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.nat(grid.inside.length - 1), { maxLength: 12 }), (seen) => {
+      const marked = new Uint8Array(grid.inside.length);
+      for (const cell of seen) marked[cell] = 1;
+      // 50 mm cells; where nothing was seen it is infinitely far.
+      squaredDistances(grid, marked).forEach((squared, cell) => {
+        const steps = seen.map((to) => (column(cell) - column(to)) ** 2 + (row(cell) - row(to)) ** 2);
+        const least = Math.min(...steps) * 2500;
+        if (!(squared === least || Math.abs(squared - least) < 1e-6))
+          throw new Error(`cell ${cell}: ${squared} for ${least}`);
+      });
+    }),
+  );
 });
 
 test('nothing is carried across a break: a step stays a step, and each side keeps its own level', () => {

@@ -1,6 +1,7 @@
+import fc from 'fast-check';
 import { outlineOf, distanceMm, distanceToWallsMm, contains, type Wall } from '../room/index.ts';
 import { proposeStations, stationsOf, walk, WALL_OFFSET_MM } from './index.ts';
-import { chanceFrom, reading, rectanglePlan } from './invented.ts';
+import { reading, rectanglePlan } from './invented.ts';
 
 const door = { xMm: 500, yMm: 0 };
 
@@ -31,12 +32,12 @@ test('no place on an L with an alcove is further from a station than a square of
   expect(outline.problem).toBeNull();
   const plan = { corners: outline.corners, islands: [] };
   const points = proposeStations(plan, 600);
-  const chance = chanceFrom(3);
-  for (let i = 0; i < 2000; i++) {
-    const p = { xMm: chance() * 5000, yMm: chance() * 4600 };
-    if (contains(plan.corners, p.xMm, p.yMm))
-      expect(Math.min(...points.map((q) => distanceMm(p, q)))).toBeLessThan(600 * 0.8);
-  }
+  const place = fc.record({ xMm: fc.double({ min: 0, max: 5000 }), yMm: fc.double({ min: 0, max: 4600 }) });
+  const onTheFloor = place.filter((p) => contains(plan.corners, p.xMm, p.yMm));
+  fc.assert(
+    fc.property(onTheFloor, (p) => Math.min(...points.map((q) => distanceMm(p, q))) < 600 * 0.8),
+    { numRuns: 2000 },
+  );
 });
 
 test('the walk starts near the door, visits every station once and is not much longer than stations times spacing', () => {
@@ -48,12 +49,15 @@ test('the walk starts near the door, visits every station once and is not much l
   expect(length).toBeLessThan(80 * 600);
 });
 
-test('a walk over scattered points is no longer than lanes alone would make it', () => {
-  const chance = chanceFrom(8);
-  const points = Array.from({ length: 60 }, () => ({ xMm: chance() * 6000, yMm: chance() * 5000 }));
-  const path = walk(points, door, 600);
-  expect(path).toHaveLength(60);
-  expect(new Set(path).size).toBe(60);
+test('a walk over scattered points comes to each of them once', () => {
+  const place = fc.record({ xMm: fc.nat(6000), yMm: fc.nat(5000) });
+  fc.assert(
+    fc.property(fc.array(place, { maxLength: 60 }), (points) => {
+      const path = walk(points, door, 600);
+      expect(path).toHaveLength(points.length);
+      expect(new Set(path).size).toBe(points.length);
+    }),
+  );
 });
 
 test('a moved station keeps its key; a dropped one leaves; an added one joins', () => {

@@ -150,6 +150,21 @@ export function newMark(id: string, kind: MarkKind, at: PointMm, part: Partial<M
   };
 }
 
+const GONE_OVER: Readonly<Record<string, (n: string) => Said>> = {
+  joist: (n) => say('soundness.joistLineGoneOver', { n }),
+  tap: (n) => say('soundness.tapRowGoneOver', { n }),
+  bounce: (n) => say('soundness.heelSpotGoneOver', { n }),
+  scratch: (n) => say('soundness.scratchSpotGoneOver', { n }),
+  drop: (n) => say('soundness.dropSpotGoneOver', { n }),
+};
+
+/** What a place of the walk is called where it has been gone over; a key from elsewhere is told as it is. */
+function placeGoneOver(over: string): Said {
+  const [what = '', n = ''] = over.split('/');
+  const named = Object.hasOwn(GONE_OVER, what) ? GONE_OVER[what] : undefined;
+  return named && n ? named(n) : say('formats.goneOver', { key: over });
+}
+
 /** One line or spot of the guided walk, gone over: nothing found is a finding too. */
 export const checks = kind(
   'room',
@@ -160,7 +175,7 @@ export const checks = kind(
       as: 'walk',
       line: ({ key: over, found, takenAt }) => ({
         at: takenAt,
-        what: say('formats.goneOver', { key: over }),
+        what: placeGoneOver(over),
         value: found ? say('formats.somethingFound') : say('formats.nothingFound'),
       }),
     },

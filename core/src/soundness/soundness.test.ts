@@ -9,6 +9,7 @@ import {
   UNKNOWN_BASE,
   type RoomFacts,
 } from '../room/index.ts';
+import { checks } from './facts.ts';
 import { MARK_KINDS, newMark, treatmentOf, walkOf, type MarkKind, type Mark } from './index.ts';
 
 const room = (part: Partial<RoomFacts> = {}): RoomFacts => ({
@@ -113,4 +114,17 @@ test('a slab is tapped in rows, scratched and tried with a drop', () => {
   expect(kinds.filter((k) => k === 'tap')).toHaveLength(6);
   expect(kinds.filter((k) => k === 'scratch')).toHaveLength(3);
   expect(kinds.filter((k) => k === 'drop')).toHaveLength(3);
+});
+
+test('what has been gone over stands in the log by the name it has in the walk, never by its key', () => {
+  const said = (over: string) =>
+    readOut(
+      checks.logged!.line({ key: over, found: false, takenAt: '2026-05-04T10:00:00.000Z', note: '' } as never)!.what,
+    );
+  for (const step of [...walkOf(room(), planOf(room()), [], 600), ...walkOf(slab, planOf(slab), [], 600)]) {
+    const [, n] = step.key.split('/');
+    expect(said(step.key)).not.toContain('/');
+    expect(said(step.key)).toContain(n);
+  }
+  expect(said('constructor/1')).toBe('Gone over: constructor/1');
 });

@@ -125,4 +125,9 @@ export const soundness = {
   'soundness.dropOnYourHeelsAtSpot': 'Drop on your heels at spot {i}',
   'soundness.scratchTheSurfaceAtSpot': 'Scratch the surface at spot {i}',
   'soundness.letADropStandAtSpot': 'Let a drop stand at spot {i}',
+  'soundness.joistLineGoneOver': 'Joist line {n} walked',
+  'soundness.tapRowGoneOver': 'Row {n} tapped',
+  'soundness.heelSpotGoneOver': 'Spot {n} tried with the heels',
+  'soundness.scratchSpotGoneOver': 'Spot {n} scratched',
+  'soundness.dropSpotGoneOver': 'Spot {n} tried with a drop of water',
 };
