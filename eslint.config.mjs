@@ -147,10 +147,7 @@ export default defineConfig([
   {
     files: ['app/**/*.{ts,tsx}'],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        { patterns: ['express', '@maquette/server', 'node:*', 'drizzle-orm*'] },
-      ],
+      'no-restricted-imports': ['error', { patterns: ['express', '@maquette/server', 'node:*', 'drizzle-orm*'] }],
       'import/first': 'off',
     },
   },
