@@ -55,6 +55,8 @@ function aGroup(fields: Fields): Arbitrary<Body> {
   const all = Object.entries(fields);
   return fc.record(Object.fromEntries(all.map(([name, field]) => [name, anyOf(field)])), {
     requiredKeys: all.filter(([, field]) => !field.mayLack).map(([name]) => name),
+    // As JSON is read.
+    noNullPrototype: true,
   });
 }
 

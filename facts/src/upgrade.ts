@@ -39,7 +39,7 @@ export function upgraded(kind: FactKind, body: Body): Written {
   return since.length === 0 ? { kind, body } : { kind, body: { ...body, ...Object.fromEntries(since) } };
 }
 
-const OLDER: unknown[] = [1, 2, 3];
+const OLDER: unknown[] = [1, 2, 3, 4];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 

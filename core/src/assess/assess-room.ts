@@ -20,8 +20,8 @@ export interface RoomAssessment {
   /** How sure the flatness is; null until it has been asked for. */
   chance: FailureChance | null;
   strip: StripPlan;
-  /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
-  surfaceGates: { grind: Gate; prime: Gate };
+  /** Whether the surface that stays may be ground, cleaned and primed for compound, and fixed through. */
+  surfaceGates: Record<'grind' | 'prime' | 'fix', Gate>;
   /** What the planks will lie over once the choices are carried out. */
   laidOver: BaseKind;
   /** Null where damp was left out. */

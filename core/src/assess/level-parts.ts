@@ -1,3 +1,4 @@
+import { HEATING } from '../hazards/index.ts';
 import { levellingJob, planLevelling, type KeepOff, type Rise } from '../levelling/index.ts';
 import type { Mark } from '../soundness/index.ts';
 import type { RoomPart } from './room-part.ts';
@@ -10,14 +11,15 @@ export const levelJob: RoomPart<'levelJob', 'outline' | 'strip' | 'surface'> = {
   onDemand: true,
   judge({ room, figures, marks, rises }, { outline: plan, strip, surface: { state } }) {
     if (!state) return { state: null, validUntil: null };
-    const { grind, prime } = strip.surfaceGates;
+    const { grind, prime, fix } = strip.surfaceGates;
     const job = levellingJob({
       room,
       plan,
       state,
       figures,
       keepOff: keptOff(marks),
-      gates: { grind: grind.allowed, prime: prime.allowed },
+      // Heating holds each cell back by its own base's depth; what else is against it closes the room.
+      gates: { grind: grind.stops.every(({ hazard }) => hazard === HEATING), prime: prime.allowed, fix: fix.allowed },
       laidOver: strip.laidOver,
       rises: risesAsked(rises),
     });

@@ -1,10 +1,17 @@
 import { defaultSpacingMm } from '../coverings/index.ts';
 import { judgeDamp } from '../damp/index.ts';
 import { failureChance, flatMemo, judgeFlat, stationsBesides, stationsOf, type FlatMemo } from '../flat/index.ts';
-import { mayDo } from '../hazards/index.ts';
+import { mayDo, type Method } from '../hazards/index.ts';
 import { fromTheTop } from '../layers/index.ts';
 import { entryPoint, planOf } from '../room/index.ts';
-import { laidOver, planStripOut, stripContext, type StripContext, type StripPlan } from '../stripout/index.ts';
+import {
+  laidOver,
+  planStripOut,
+  stripContext,
+  underfootOf,
+  type StripContext,
+  type StripPlan,
+} from '../stripout/index.ts';
 import { dampCriteria, flatCriteria, soundCriteria, stripCriteria } from '../verdict/index.ts';
 import { dampContextOf } from './damp-context.ts';
 import { levelJob, levelling } from './level-parts.ts';
@@ -49,14 +56,28 @@ const strip: RoomPart<'strip', 'outline'> = {
 /** Levelling works on the highest layer that stays, or on the base: both are asked of the one predicate. */
 function surfaceGatesOf(context: StripContext, plan: StripPlan): StripState['surfaceGates'] {
   const top = fromTheTop(context.facts.layers).find((layer) => plan.keptLayerIds.includes(layer.id));
-  const target = { layers: top ? [top] : [], base: !top };
-  return { grind: mayDo(context.hazards, 'grind', target), prime: mayDo(context.hazards, 'prime', target) };
+  // Tools go through a layer that stays, into what carries it.
+  const target = { layers: top ? [top] : [], base: true };
+  const may = (method: Method) => mayDo(context.hazards, method, target);
+  return { grind: may('grind'), prime: may('prime'), fix: may('screw') };
 }
 
 /** Moisture of the floor and air of the room. */
 const damp: RoomPart<'damp', 'strip'> = {
   id: 'damp',
-  reads: ['room', 'card', 'airReadings', 'airLogs', 'dampTests', 'dampReadings', 'like', 'answers', 'layers', 'ticks'],
+  reads: [
+    'room',
+    'card',
+    'airReadings',
+    'airLogs',
+    'dampTests',
+    'dampReadings',
+    'like',
+    'answers',
+    'layers',
+    'ticks',
+    'marks',
+  ],
   needs: ['strip'],
   judge(set, needs, atUtc) {
     const context = dampContextOf(set, needs.strip.context, atUtc);
@@ -74,7 +95,7 @@ const sound: RoomPart<'sound', 'strip'> = {
   needs: ['strip'],
   judge: () => ({ state: null, validUntil: null }),
   criteria: (_state, set, { strip: { context } }) =>
-    soundCriteria(set.room, context.plan, set, set.ticks, context.figure),
+    soundCriteria(set.room, context.plan, set, set.ticks, context.figure, underfootOf(set.room, context.facts)),
 };
 
 const MEMO = 'surface';

@@ -34,7 +34,7 @@ export interface StripState {
   context: StripContext;
   plan: StripPlan;
   /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
-  surfaceGates: { grind: Gate; prime: Gate };
+  surfaceGates: Record<'grind' | 'prime' | 'fix', Gate>;
   /** What the planks will lie over once the choices are carried out. */
   laidOver: BaseKind;
 }

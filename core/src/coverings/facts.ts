@@ -75,3 +75,7 @@ export const cards = kind(
   { since: { layOver: [...OLD_FLOORS] } },
 );
 export type CoveringCard = FactOf<typeof cards>;
+
+/** Whether a covering is of wood: it moves with damp, and has to agree with what it lies on. */
+export const isWood = ({ kind }: Pick<CoveringCard, 'kind'>): boolean =>
+  kind === 'engineered-wood' || kind === 'click-herringbone';

@@ -195,7 +195,7 @@ test('places: one within a metre of each outer wall, off pipes and walls, spread
   const pipe = newFixture('pipe-1', 'pipe', { xMm: 3000, yMm: 600 }, 0);
   const ctx = dampOf({}, { 'damp/outer-walls': [0, 2] }, { fixtures: [pipe] });
   const need = needOf(ctx, 'probe');
-  const places = proposePlaces(ctx, need, [], []);
+  const places = proposePlaces(ctx, 'probe', need, [], []);
   expect(places).toHaveLength(3);
   const { corners } = ctx.plan;
   for (const wall of [0, 2])
@@ -203,7 +203,7 @@ test('places: one within a metre of each outer wall, off pipes and walls, spread
       true,
     );
   for (const p of places) expect(distanceMm(p, pipe)).toBeGreaterThanOrEqual(500);
-  expect(proposePlaces(ctx, need, [], [])).toEqual(places);
+  expect(proposePlaces(ctx, 'probe', need, [], [])).toEqual(places);
 });
 
 test('what stands out on the survey meter asks for a test at its place', () => {

@@ -7,9 +7,9 @@ export {
   type LikeBases,
   NO_DAMP_FACTS,
 } from './facts.ts';
-export { type DampLimit, type DampState, judgeDamp, limitOf, type MethodState } from './judge.ts';
+export { type DampLimit, type DampState, judgeDamp, testGate, limitOf, type MethodState } from './judge.ts';
 export { GRADES_OF, METHOD_SPECS, testName, methodsFor, qualifyingMethods, testsForArea } from './methods.ts';
-export { needOf, OUTER_WALL_MM, outerWallsOf, proposePlaces } from './needs.ts';
+export { needOf, onGround, OUTER_WALL_MM, outerWallsOf, placesApart, proposePlaces } from './needs.ts';
 export { type DampResult, dampResults, facesOf, probeWaitH, surfaceMarginC } from './result.ts';
 export {
   type DryingForecast,
@@ -21,13 +21,14 @@ export {
   usualPlan,
 } from './series.ts';
 export { absorbencyOf, carbidePercent, emissionGM2Day, emissionLb, pinPercent, probeDepthMm } from './values.ts';
-export { WAY_WORDS, waysOut } from './ways-out.ts';
+export { waitRefused, WAY_WORDS, waysOut } from './ways-out.ts';
 export { surveyMap } from './survey-map.ts';
 export {
   BOXES_IN,
   CHANGED,
   DAMP_QUESTIONS,
   type DampQuestion,
+  HEAT_UP,
   LAYING_DAY,
   MEMBRANE,
   METHOD,

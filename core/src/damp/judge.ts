@@ -1,12 +1,14 @@
 import { say, type Said } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
+import { mayDo, type Gate } from '../hazards/index.ts';
 import { METHOD } from './questions.ts';
+import { isWood } from '../coverings/index.ts';
 import { isTimber, type PointMm } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import type { DampMethod } from './method-names.ts';
-import { methodsFor, qualifyingMethods, testName } from './methods.ts';
-import { needOf, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
-import { DISH_HOURS, dampResults, hoodWaitH, probeWaitH, type DampResult } from './result.ts';
+import { METHOD_SPECS, methodsFor, qualifyingMethods, testName } from './methods.ts';
+import { needOf, placesApart, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
+import { DISH_HOURS, dampResults, hoodWaitH, probeWaitH, TOO_OLD, type DampResult } from './result.ts';
 
 export interface DampLimit {
   value: number;
@@ -17,10 +19,14 @@ export interface DampLimit {
 export interface MethodState {
   method: DampMethod;
   qualifying: boolean;
+  /** Whether the floor may be touched for it. */
+  gate: Gate;
   results: DampResult[];
   need: DampNeed;
   /** Places read validly, the newest reading of each place. */
   valid: DampResult[];
+  /** How many of them count by themselves: tests side by side are one. */
+  counting: number;
   /** Tests still to be made or read, and where the next ones would go. */
   missing: number;
   uncovered: number[];
@@ -60,7 +66,6 @@ const heated = (ctx: DampContext) => ctx.room.base.heating === 'water' || ctx.ro
 /** What a method is held against under this covering, and who says so. Null where it only steers or informs. */
 export function limitOf(ctx: DampContext, method: DampMethod): DampLimit | null {
   const { card, room, figure } = ctx;
-  const wood = card.kind === 'engineered-wood' || card.kind === 'click-herringbone';
   const usual = say('damp.usual');
   switch (method) {
     case 'probe':
@@ -68,7 +73,7 @@ export function limitOf(ctx: DampContext, method: DampMethod): DampLimit | null 
     case 'pin':
       return { value: card.timberLimitMc, source: say('damp.card', { card: card.name }) };
     case 'hood':
-      return { value: figure(wood ? 'hood-wood-rh' : 'hood-rh'), source: usual };
+      return { value: figure(isWood(card) ? 'hood-wood-rh' : 'hood-rh'), source: usual };
     case 'dish':
       return { value: figure('dish-g'), source: usual };
     case 'carbide': {
@@ -98,7 +103,7 @@ export function judgeDamp(ctx: DampContext): DampState {
   const outliers = surveyOutliers(results, ctx.figure('survey-outlier'), ctx.figure('survey-ratio'));
   const qualifying = qualifyingMethods(ctx.room.baseKind);
   const said = answerTo(ctx.answers, METHOD);
-  const chosen = qualifying.find((m) => m === said) ?? qualifying[0]!;
+  const chosen = qualifying.find((m) => m === said) ?? qualifying.find((m) => speaksOf(ctx.card, m)) ?? qualifying[0]!;
   const used = new Set<DampMethod>([...methodsFor(ctx.room.baseKind), ...results.map((r) => r.test.method)]);
   const methods = [...used].map((method) => stateOf(ctx, method, results, outliers, qualifying.includes(method)));
   const overs = methods.flatMap((m) =>
@@ -118,6 +123,14 @@ export function judgeDamp(ctx: DampContext): DampState {
   };
 }
 
+/** Whether a covering's card gives its limit in what a method reads: that one is proposed first. */
+const speaksOf = ({ cementLimitRh }: DampContext['card'], method: DampMethod): boolean =>
+  method === 'probe' && cementLimitRh > 0;
+
+/** May a test by this method be made in the floor as it lies now? */
+export const testGate = (ctx: DampContext, method: DampMethod): Gate =>
+  mayDo(ctx.hazards, METHOD_SPECS[method].gate, { layers: ctx.layers, base: true });
+
 function stateOf(
   ctx: DampContext,
   method: DampMethod,
@@ -131,20 +144,30 @@ function stateOf(
   const made = ctx.facts.dampTests.filter((t) => t.method === method && t.of === 'base');
   // What the survey meter found asks for one of the chosen kind at its place; the survey itself is only spread.
   const steer = method === 'survey' || isTimber(ctx.room.baseKind) ? [] : outliers.map((o) => o.test);
-  const missing = Math.max(0, need.count - valid.length);
+  // What stands side by side says one thing.
+  const counting = placesApart(
+    ctx,
+    method,
+    valid.map((r) => r.test),
+  ).length;
+  const missing = Math.max(0, need.count - counting);
   const uncovered = uncoveredWalls(ctx, need.outerWalls, made);
   const governing = valid.reduce<DampResult | null>((worst, r) => (worst && worst.value >= r.value ? worst : r), null);
   const limit = limitOf(ctx, method);
   const margin = governing && limit ? limit.value - governing.value : null;
+  const gate = testGate(ctx, method);
   return {
     method,
     qualifying,
+    gate,
     results,
     need,
     valid,
+    counting,
     missing,
     uncovered,
-    places: qualifying || method === 'survey' ? proposePlaces(ctx, need, made, steer) : [],
+    // Where it may not be made no place is proposed for it.
+    places: gate.allowed && (qualifying || method === 'survey') ? proposePlaces(ctx, method, need, made, steer) : [],
     governing,
     limit,
     margin,
@@ -190,6 +213,9 @@ function dueTests(ctx: DampContext, results: readonly DampResult[]): DueTest[] {
       const from = secondHood
         ? new Date(Date.parse(first.reading.takenAt) + 24 * HOUR_MS).toISOString()
         : later(wait[0]);
+      // What was read when it was due has been read, whether or not it counts; only what has grown old is read again.
+      const read = results.findLast((r) => r.test.id === test.id && r.reading.takenAt >= from);
+      if (read && read.faults.some(({ code }) => code !== TOO_OLD)) return [];
       return [
         {
           testId: test.id,

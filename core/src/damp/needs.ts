@@ -7,6 +7,7 @@ import {
   distanceMm,
   distanceToSegmentMm,
   distanceToWallsMm,
+  isTimber,
   planAreaM2,
   type PointMm,
 } from '../room/index.ts';
@@ -36,8 +37,36 @@ export function outerWallsOf(ctx: Pick<DampContext, 'answers' | 'room'>): number
   return said && said.filter((wall) => wall < ctx.room.walls.length);
 }
 
-const onGround = (ctx: DampContext) =>
-  ctx.room.baseKind === 'slab-on-ground' || ctx.room.base.beneath === 'ground' || ctx.room.base.grade === 'below';
+/** Whether the base lies on the ground or below it: damp may come through its outer walls. */
+export function onGround({ room: { baseKind, base } }: Pick<DampContext, 'room'>): boolean {
+  if (isTimber(baseKind)) return false;
+  return (
+    baseKind === 'slab-on-ground' ||
+    base.beneath === 'ground' ||
+    base.grade === 'below' ||
+    (base.grade === 'on' && base.beneath === 'unknown')
+  );
+}
+
+/** Tests nearer to one another than this say the same of the floor and count as one, mm. */
+const APART_MM = 1500;
+
+/** How far apart tests of a method have to stand to count by themselves; half of the room's longer side where that is less. */
+function apartMm(ctx: DampContext, method: DampMethod): number {
+  if (!['probe', 'hood', 'dish', 'carbide'].includes(method)) return 0;
+  const box = boundsMm(ctx.plan.corners);
+  return Math.min(APART_MM, Math.max(box.maxX - box.minX, box.maxY - box.minY) / 2);
+}
+
+/** Places that count by themselves: those with the fewest others near them first, then whatever is far enough from these. */
+export function placesApart<P extends PointMm>(ctx: DampContext, method: DampMethod, places: readonly P[]): P[] {
+  const apart = apartMm(ctx, method);
+  const near = (p: PointMm) => places.filter((q) => distanceMm(p, q) < apart).length;
+  const crowded = new Map(places.map((p) => [p, near(p)]));
+  return [...places]
+    .sort((a, b) => crowded.get(a)! - crowded.get(b)!)
+    .reduce<P[]>((kept, p) => (kept.some((q) => distanceMm(p, q) < apart) ? kept : [...kept, p]), []);
+}
 
 /**
  * Tests needed: by area over the job's like bases, less those made in its other rooms, but at least one here; on ground also one
@@ -92,6 +121,7 @@ function testable(ctx: DampContext, x: number, y: number, offWallMm: number): bo
  */
 export function proposePlaces(
   ctx: DampContext,
+  method: DampMethod,
   need: DampNeed,
   made: readonly PointMm[],
   outliers: readonly PointMm[],
@@ -104,7 +134,8 @@ export function proposePlaces(
   for (let y = box.minY + GRID_MM / 2; y < box.maxY; y += GRID_MM)
     for (let x = box.minX + GRID_MM / 2; x < box.maxX; x += GRID_MM)
       if (testable(ctx, x, y, offWall)) candidates.push({ xMm: Math.round(x), yMm: Math.round(y) });
-  const left = () => need.count - made.length - places.length;
+  const counted = placesApart(ctx, method, made).length;
+  const left = () => need.count - counted - places.length;
   for (const wall of uncoveredWalls(ctx, need.outerWalls, made)) {
     const [a, b] = [corners[wall]!, corners[(wall + 1) % corners.length]!];
     const middle = { xMm: (a.xMm + b.xMm) / 2, yMm: (a.yMm + b.yMm) / 2 };
@@ -129,7 +160,7 @@ export function proposePlaces(
       const mm = all.length === 0 ? -distanceMm(c, middleOf(box)) : Math.min(...all.map((p) => distanceMm(p, c)));
       if (bestMm === -Infinity || mm > bestMm) [best, bestMm] = [c, mm];
     }
-    if (all.length > 0 && bestMm < GRID_MM) break;
+    if (all.length > 0 && bestMm < Math.max(GRID_MM, apartMm(ctx, method))) break;
     places.push(best);
   }
   return places;

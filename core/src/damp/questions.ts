@@ -6,6 +6,8 @@ import { WAYS_OUT } from './ways.ts';
 
 /** Whether water is coming in. */
 export const SOURCE = question('damp/source', oneOf('no', 'suspected', 'leak', 'pressure', 'efflorescence'));
+/** Whether a heated screed has been heated up as its record says, before it is measured. */
+export const HEAT_UP = question('damp/heat-up', oneOf('unknown', 'recorded', 'not-done'));
 export const MEMBRANE = question('damp/membrane', oneOf('unknown', 'recorded', 'none', 'bridged'));
 /** Hours a hole stays sealed before it is read. */
 export const WAIT_H = question('damp/wait', oneOf(24, 72));
@@ -49,6 +51,16 @@ export const DAMP_QUESTIONS = [
       ['bridged', say('damp.2Options42')],
     ],
     why: say('damp.2Why'),
+  },
+  {
+    asked: HEAT_UP,
+    words: say('damp.heatUp'),
+    options: [
+      ['unknown', say('damp.heatUpUnknown')],
+      ['recorded', say('damp.heatUpRecorded')],
+      ['not-done', say('damp.heatUpNotDone')],
+    ],
+    why: say('damp.heatUpWhy'),
   },
   {
     asked: WAIT_H,

@@ -1,7 +1,9 @@
 import { area, dayOf, listed, say, type Said, type Sayable } from '../said/index.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { answerTo } from '../fields/index.ts';
-import { SOURCE, WAY_OUT } from './questions.ts';
+import { mayDoAll, stopSaid } from '../hazards/index.ts';
+import { onGround } from './needs.ts';
+import { MEMBRANE, SOURCE, WAY_OUT } from './questions.ts';
 import type { WayOut } from './ways.ts';
 import { planAreaM2, isTimber } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
@@ -31,6 +33,15 @@ interface WayOutRow {
 
 const DAY_MS = 86_400_000;
 
+/** Why waiting and drying is no way out here: the ground feeds the slab for good. Null where it may be one. */
+export function waitRefused(ctx: Pick<DampContext, 'room' | 'answers'>): Said | null {
+  const membrane = answerTo(ctx.answers, MEMBRANE) ?? 'unknown';
+  if (!onGround(ctx) || membrane === 'recorded') return null;
+  if (membrane === 'bridged') return say('damp.bridgedFeedsIt');
+  // Nothing recorded is none: below ground damp arrives from the sides as well.
+  return membrane === 'none' || ctx.room.base.grade === 'below' ? say('damp.groundFeedsIt') : null;
+}
+
 /** The ways out, with time, cost and what remains unknown. Empty while nothing is over its limit. */
 export function waysOut(
   ctx: DampContext,
@@ -51,6 +62,8 @@ export function waysOut(
   const sulfate = ctx.room.baseKind === 'calcium-sulfate-screed';
   const timber = isTimber(ctx.room.baseKind);
   const limit = figure('membrane-rh');
+  // A membrane is laid on a floor that has been ground and primed for it.
+  const gate = mayDoAll(ctx.hazards, ['grind', 'prime'], { layers: ctx.layers, base: true });
   const byRh = over.method === 'probe' || over.method === 'hood';
   const tolerant = cards.filter(
     (card) =>
@@ -59,6 +72,7 @@ export function waysOut(
         ? card.cementLimitRh >= over.result.value
         : over.method === 'pin' && card.timberLimitMc >= over.result.value),
   );
+  const fed = waitRefused(ctx);
   const dryer = waitDays === null ? null : Math.max(0, waitDays) * figure('dryer-day');
   const row = (way: WayOut, rest: Omit<WayOutRow, 'way' | 'chosen'>): WayOutRow => ({
     way,
@@ -67,21 +81,24 @@ export function waysOut(
   });
   return [
     row('wait', {
-      allowed: source === 'no' || source === 'unknown',
-      time: forecast
-        ? forecast.lateUtc
-          ? say('damp.untilTo', { day: day(forecast.earlyUtc), day2: day(forecast.lateUtc) })
-          : say('damp.notWithinThreeYearsAsThings')
-        : rule
-          ? say('damp.aboutDaysFromWeathertightByRule', { days: Math.round(rule.days) })
-          : say('damp.notKnownReadAgainInA'),
+      allowed: (source === 'no' || source === 'unknown') && fed === null,
+      time: fed
+        ? say('damp.neverByWaiting')
+        : forecast
+          ? forecast.lateUtc
+            ? say('damp.untilTo', { day: day(forecast.earlyUtc), day2: day(forecast.lateUtc) })
+            : say('damp.notWithinThreeYearsAsThings')
+          : rule
+            ? say('damp.aboutDaysFromWeathertightByRule', { days: Math.round(rule.days) })
+            : say('damp.notKnownReadAgainInA'),
       cost: dryer,
       costWords: say('damp.aDehumidifierForThatLongNothing'),
       unknown: say('damp.whetherDampStillArrivesFromBelow'),
       why:
-        source === 'no' || source === 'unknown'
+        fed ??
+        (source === 'no' || source === 'unknown'
           ? say('damp.itDriesIfNothingFeedsIt')
-          : say('damp.aSourceFeedsItDryingDoes'),
+          : say('damp.aSourceFeedsItDryingDoes')),
     }),
     row('source', {
       allowed: true,
@@ -92,22 +109,24 @@ export function waysOut(
       why: say('damp.aLeakABridgedMembraneGround'),
     }),
     row('membrane', {
-      allowed: !sulfate && !timber && byRh && over.result.value <= limit && source === 'no',
+      allowed: gate.allowed && !sulfate && !timber && byRh && over.result.value <= limit && source === 'no',
       time: say('damp.days', { membraneDays: figure('membrane-days') }),
       cost: areaM2 * figure('membrane-cost-m2'),
       costWords: say('damp.twoCoats', { area: area(areaM2) }),
       unknown: say('damp.theBondToThisSlabIts'),
-      why: sulfate
-        ? say('damp.calciumSulfateGoesSoftBehindA')
-        : timber
-          ? say('damp.timberShutInRotsDryIt')
-          : !byRh
-            ? say('damp.membranesAreRatedInRhTest')
-            : over.result.value > limit
-              ? say('damp.ratedUpToRhIsOver', { limit, valueText: over.result.valueText })
-              : source === 'no'
-                ? say('damp.ratedUpToRh', { limit })
-                : say('damp.firstSayThatNoWaterIs'),
+      why: gate.stops[0]
+        ? stopSaid(gate.stops[0])
+        : sulfate
+          ? say('damp.calciumSulfateGoesSoftBehindA')
+          : timber
+            ? say('damp.timberShutInRotsDryIt')
+            : !byRh
+              ? say('damp.membranesAreRatedInRhTest')
+              : over.result.value > limit
+                ? say('damp.ratedUpToRhIsOver', { limit, valueText: over.result.valueText })
+                : source === 'no'
+                  ? say('damp.ratedUpToRh', { limit })
+                  : say('damp.firstSayThatNoWaterIs'),
     }),
     row('other-covering', {
       allowed: tolerant.length > 0 && source === 'no',

@@ -1,6 +1,6 @@
 import type { Side } from '../room/index.ts';
 import { UNKNOWN_BASE } from '../room/index.ts';
-import { newLayer, type Layer, type Sample } from '../layers/index.ts';
+import { LAYER_KINDS, LAYERS, newLayer, type Layer, type Sample } from '../layers/index.ts';
 import {
   gateOf,
   materialsOf,
@@ -21,6 +21,7 @@ const sample = (part: Partial<Sample>): Sample => ({
   id: `s-${part.part}`,
   layerId: 'layer-1',
   part: 'covering',
+  analyte: 'asbestos',
   where: [],
   sampleNo: '1',
   laboratory: 'invented',
@@ -102,6 +103,65 @@ test('a negative opens only the area it was taken from', () => {
   expect(gateOf(facts({ samples: taken }), layer({ where: left })).open).toBe(true);
 });
 
+const ALL: readonly Sample['analyte'][] = ['asbestos', 'coal-tar', 'lead', 'other'];
+const shutOf = (of: Layer, samples: Sample[]) =>
+  materialsOf(of, samples, facts().job)
+    .filter((m) => m.state === 'shut' || m.state === 'positive')
+    .map((m) => `${m.part} ${m.hazard} ${m.state}`);
+
+describe.each(ALL)('a negative for %s', (analyte) => {
+  test.each(LAYER_KINDS)('opens nothing else in %s', (kind) => {
+    const of = layer({ kind, fixing: 'glued' });
+    const before = shutOf(of, []);
+    const taken = LAYERS[kind].suspect.map(({ part }) => sample({ part, analyte }));
+    expect(shutOf(of, taken)).toEqual(before.filter((m) => m.split(' ')[1] !== analyte));
+  });
+});
+
+test('black adhesive is open once it was found free of both, not of one', () => {
+  const of = layer({ kind: 'adhesive-residue' });
+  const free = (analyte: Sample['analyte']) => sample({ id: analyte, part: 'adhesive', analyte });
+  expect(gateOf(facts({ samples: [free('asbestos')] }), of).open).toBe(false);
+  expect(gateOf(facts({ samples: [free('coal-tar')] }), of).open).toBe(false);
+  expect(gateOf(facts({ samples: [free('asbestos'), free('coal-tar')] }), of).open).toBe(true);
+});
+
+test('a record that does not say what it was analysed for opens only what can be meant by one thing', () => {
+  const unstated = (part: Sample['part'], result: Sample['result'] = 'negative') =>
+    sample({ part, result, analyte: 'unstated' });
+  expect(shutOf(layer({ kind: 'resilient-tile' }), [unstated('covering'), unstated('adhesive')])).toEqual([]);
+  expect(shutOf(layer({ kind: 'adhesive-residue' }), [unstated('adhesive')])).toHaveLength(2);
+  expect(shutOf(layer({ kind: 'adhesive-residue' }), [unstated('adhesive', 'positive')])).toEqual([
+    'adhesive asbestos positive',
+    'adhesive coal-tar positive',
+  ]);
+});
+
+test.each(ALL)('%s found where nobody looked for it shuts the layer all the same', (analyte) => {
+  const foam = layer({ kind: 'foam', fixing: 'loose' });
+  const found = facts({ samples: [sample({ part: 'underlay', analyte, result: 'positive' })] });
+  expect(gateOf(found, foam).positive).toBe(true);
+  expect(mayDo(found, analyte === 'lead' ? 'sand' : 'scrape', { layers: [foam] }).allowed).toBe(false);
+});
+
+test('glue that nobody thought was there, and was found positive, is positive', () => {
+  const carpet = layer({ kind: 'carpet', fixing: 'tacked' });
+  expect(shutOf(carpet, [sample({ part: 'adhesive', result: 'positive' })])).toEqual(['adhesive asbestos positive']);
+});
+
+test('paint on trim is opened by a result for lead only', () => {
+  const trim = (analyte: Sample['analyte'], result: Sample['result'] = 'negative') =>
+    facts({ samples: [sample({ layerId: 'trim', part: 'finish', analyte, result })] });
+  const sanded = (given: HazardFacts) => mayDo(given, 'sand', { layers: [], trim: true }).allowed;
+  expect([sanded(trim('lead')), sanded(trim('unstated')), sanded(trim('asbestos')), sanded(trim('other'))]).toEqual([
+    true,
+    true,
+    false,
+    false,
+  ]);
+  expect(mayDo(trim('asbestos', 'positive'), 'scrape', { layers: [], trim: true }).allowed).toBe(false);
+});
+
 test('a result for one layer opens no other', () => {
   expect(gateOf(facts({ samples: negative }), layer({ id: 'layer-2' })).open).toBe(false);
 });
@@ -151,9 +211,12 @@ describe('before drilling and fixing', () => {
       base: { ...UNKNOWN_BASE, heating },
       answers: located ? [{ id: 'a', question: 'site/heating-located', answer: located, note: '' }] : [],
     });
-    expect(mayDo(given, 'drill', base).allowed).toBe(allowed);
-    expect(mayDo(given, 'staple', base).allowed).toBe(allowed);
-    expect(mayDo(given, 'grind', base).allowed).toBe(true);
+    for (const method of ['drill', 'staple', 'carbide-sample', 'chisel', 'chase'] as const)
+      expect(mayDo(given, method, base).allowed).toBe(allowed);
+    // How deep it lies nobody has said: marked out is not enough for wearing the floor down over it.
+    expect(mayDo(given, 'grind', base).allowed).toBe(heating === 'none');
+    const deep = { ...given, base: { ...given.base, heatingDepthMm: 60 } };
+    expect(mayDo(deep, 'grind', base).allowed).toBe(true);
   });
 });
 
@@ -186,6 +249,16 @@ test('painted trim of unknown year: levered with a caution, never sanded or heat
   for (const method of ['sand', 'heat', 'flame'] as Method[]) expect(mayDo(facts(), method, trim).allowed).toBe(false);
   const late = facts({ answers: [{ id: 'a', question: 'trim/year', answer: 2005, note: '' }] });
   expect(mayDo(late, 'sand', trim).allowed).toBe(true);
+});
+
+test('silica is cautioned by what is done: grinding glue off concrete raises it, off boards it does not', () => {
+  const residue = layer({ kind: 'adhesive-residue' });
+  const cautions = (baseKind: HazardFacts['baseKind'], method: Method) =>
+    mayDo(facts({ baseKind }), method, { layers: [residue], base: true }).cautions.map((c) => c.id);
+  expect(cautions('cement-screed', 'grind')).toContain('silica');
+  expect(cautions('cement-screed', 'drill')).toContain('silica');
+  expect(cautions('cement-screed', 'scrape')).not.toContain('silica');
+  expect(cautions('floorboards-on-joists', 'sand')).not.toContain('silica');
 });
 
 test('silica is cautioned wherever mineral dust is raised', () => {

@@ -1,11 +1,11 @@
 import { say, type Said, type Sayable } from '../said/index.ts';
-import type { BaseDetails, BaseKind } from '../room/index.ts';
+import { isTimber, type BaseDetails, type BaseKind } from '../room/index.ts';
 import { answerTo, type Answer } from '../fields/index.ts';
 import { LAYERS, type Layer, type Sample } from '../layers/index.ts';
 import type { CountryFacts } from './cutoffs.ts';
 import { METHODS, type Method, type MethodSpec } from './methods.ts';
 import { HEATING_LOCATED, SITE, SITE_HAZARD_IDS, SITE_HAZARDS, TENSION, TRIM_YEAR } from './questions.ts';
-import { materialsOf, trimState, type Material } from './state.ts';
+import { foundInTrim, materialsOf, trimState, type Material } from './state.ts';
 
 /** Everything hazards are judged by. */
 export interface HazardFacts {
@@ -51,6 +51,9 @@ const FROM_THE_DOOR: readonly Method[] = ['look'];
 /** Layers of this much for each square metre are too heavy to take for granted. */
 const HEAVY_KG_M2 = 20;
 
+/** What a stop is called that heating in the base gives. */
+export const HEATING = 'heating';
+
 /** Who decides about a suspect material. */
 export const LABORATORY = say('hazards.laboratory');
 
@@ -74,13 +77,22 @@ function stopsOfMaterials(method: Method, materials: readonly Material[]): Stop[
   });
 }
 
+const basesOf = (facts: HazardFacts) => [
+  { ...facts.base, kind: facts.baseKind },
+  ...(facts.second ? [facts.second] : []),
+];
+
+/** Whether a mineral base lies under what is worked on. */
+const isMineral = (facts: HazardFacts): boolean => basesOf(facts).some(({ kind }) => !isTimber(kind));
+
 function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
   const spec: MethodSpec = METHODS[method];
-  if (!spec.pierces) return [];
-  const bases = [{ ...facts.base, kind: facts.baseKind }, ...(facts.second ? [facts.second] : [])];
+  const bases = basesOf(facts);
+  if (spec.abrades) return bases.some(heatedAtAnyDepth) ? [heatingStop(bases.find(heatedAtAnyDepth)!)] : [];
+  if (!spec.pierces && !spec.strikes) return [];
   const stops: Stop[] = [];
   const tension = answerTo(facts.answers, TENSION) ?? 'unknown';
-  if (bases.some((base) => base.kind === 'suspended-concrete') && tension !== 'none') {
+  if (spec.pierces && bases.some((base) => base.kind === 'suspended-concrete') && tension !== 'none') {
     stops.push({
       hazard: 'tension',
       words:
@@ -90,18 +102,19 @@ function stopsOfBase(method: Method, facts: HazardFacts): Stop[] {
   }
   const located = answerTo(facts.answers, HEATING_LOCATED) === 'yes';
   const heated = bases.find((base) => base.heating !== 'none');
-  if (heated && !located) {
-    stops.push({
-      hazard: 'heating',
-      words:
-        heated.heating === 'unknown'
-          ? say('hazards.whetherTheFloorIsHeatedIs')
-          : say('hazards.heatingPipesOrCablesAreNot'),
-      decides: say('hazards.heatingOrElectricalTrade'),
-    });
-  }
+  if (heated && !located) stops.push(heatingStop(heated));
   return stops;
 }
+
+/** Heating that lies in a base, or may: how deep nobody has said. */
+const heatedAtAnyDepth = (base: BaseDetails): boolean => base.heating !== 'none' && base.heatingDepthMm === null;
+
+const heatingStop = (base: BaseDetails): Stop => ({
+  hazard: HEATING,
+  words:
+    base.heating === 'unknown' ? say('hazards.whetherTheFloorIsHeatedIs') : say('hazards.heatingPipesOrCablesAreNot'),
+  decides: say('hazards.heatingOrElectricalTrade'),
+});
 
 /**
  * May this be done here? The one predicate every stage asks, for strip-out, tests, repairs, levelling and panels alike.
@@ -111,7 +124,9 @@ export function mayDo(facts: HazardFacts, method: Method, target: Target): Gate 
   const spec: MethodSpec = METHODS[method];
   const materials = [
     ...target.layers.flatMap((layer) => materialsOf(layer, facts.samples, facts.job)),
-    ...(target.trim ? [trimState(facts.samples, facts.job, trimYear(facts.answers))] : []),
+    ...(target.trim
+      ? [trimState(facts.samples, facts.job, trimYear(facts.answers)), ...foundInTrim(facts.samples)]
+      : []),
   ];
   const site = SITE_HAZARD_IDS.filter(
     (id) => answerTo(facts.answers, SITE[id]) === 'seen' && !FROM_THE_DOOR.includes(method),
@@ -123,7 +138,28 @@ export function mayDo(facts: HazardFacts, method: Method, target: Target): Gate 
     ...broken,
     ...(target.base ? stopsOfBase(method, facts) : []),
   ];
-  return { allowed: stops.length === 0, stops, cautions: cautionsOf(spec, method, target, materials) };
+  return { allowed: stops.length === 0, stops, cautions: cautionsOf(spec, method, target, { materials, facts }) };
+}
+
+/** May all of these be done here, one after another? With every reason against any of them, each told once. */
+export function mayDoAll(facts: HazardFacts, methods: readonly Method[], target: Target): Gate {
+  const gates = methods.map((method) => mayDo(facts, method, target));
+  const stops = new Map(gates.flatMap((gate) => gate.stops).map((stop) => [wordsKey(stop.words), stop]));
+  const cautions = new Map(gates.flatMap((gate) => gate.cautions).map((caution) => [caution.id, caution]));
+  return { allowed: stops.size === 0, stops: [...stops.values()], cautions: [...cautions.values()] };
+}
+
+/** Stops that say the same are one. */
+const wordsKey = (words: Said): string => JSON.stringify(words);
+
+/** Whether working on a layer by these methods raises silica: it is mineral itself, or what is done reaches a mineral base. */
+export function raisesSilica(facts: HazardFacts, methods: readonly Method[], layers: readonly Layer[]): boolean {
+  return methods.some((method) => {
+    const { dusty, pierces, strikes, abrades }: MethodSpec = METHODS[method];
+    const mineral = layers.some((layer) => LAYERS[layer.kind].dust === 'silica');
+    const reaches = layers.length === 0 || Boolean(pierces ?? strikes ?? abrades);
+    return dusty === true && (mineral || (reaches && isMineral(facts)));
+  });
 }
 
 /** A suspect layer in pieces is not to be walked on or covered: the room is closed. */
@@ -150,12 +186,16 @@ export function trimYear(answers: readonly Answer[]): number | null {
   return answerTo(answers, TRIM_YEAR);
 }
 
-function cautionsOf(spec: MethodSpec, method: Method, target: Target, materials: readonly Material[]): Caution[] {
+function cautionsOf(
+  spec: MethodSpec,
+  method: Method,
+  target: Target,
+  { materials, facts }: { materials: readonly Material[]; facts: HazardFacts },
+): Caution[] {
   const cautions: Caution[] = [];
   const families = target.layers.map((layer) => LAYERS[layer.kind].family);
-  const mineral =
-    families.some((f) => f === 'tile' || f === 'mineral') || (target.base === true && target.layers.length === 0);
-  if (spec.dusty && mineral)
+  const ofBase = target.base === true || target.layers.length > 0;
+  if (ofBase && raisesSilica(facts, [method], target.layers))
     cautions.push({
       id: 'silica',
       words: say('hazards.silicaDustShroudedToolOnA'),

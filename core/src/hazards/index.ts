@@ -3,9 +3,12 @@ export {
   type Caution,
   type Gate,
   gateOf,
+  HEATING,
   type HazardFacts,
   type LayerGate,
   mayDo,
+  mayDoAll,
+  raisesSilica,
   type Stop,
   trimYear,
 } from './gate.ts';

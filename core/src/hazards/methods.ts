@@ -6,6 +6,10 @@ export interface MethodSpec {
   disturbs: boolean;
   /** Goes into the base: pipes, cables and tendons matter. */
   pierces?: true;
+  /** Strikes into what lies on the base and the skin of it: pipes and cables matter, tendons lie deeper. */
+  strikes?: true;
+  /** Wears the base down: heating that lies in it at an unknown depth matters. */
+  abrades?: true;
   /** Raises dust from mineral materials. */
   dusty?: true;
   /** Power tool, flame or heat on a painted or varnished surface. */
@@ -14,15 +18,16 @@ export interface MethodSpec {
 
 export const METHODS = {
   sand: { words: say('hazards.methodsSand'), disturbs: true, dusty: true, hotOrPowered: true },
-  grind: { words: say('hazards.methodsGrind'), disturbs: true, dusty: true, hotOrPowered: true },
+  grind: { words: say('hazards.methodsGrind'), disturbs: true, abrades: true, dusty: true, hotOrPowered: true },
   scrape: { words: say('hazards.methodsScrape'), disturbs: true },
-  break: { words: say('hazards.methodsBreak'), disturbs: true, dusty: true },
+  break: { words: say('hazards.methodsBreak'), disturbs: true, strikes: true, dusty: true },
   heat: { words: say('hazards.methodsHeat'), disturbs: true, hotOrPowered: true },
   flame: { words: say('hazards.methodsFlame'), disturbs: true, hotOrPowered: true },
   saw: { words: say('hazards.methodsSaw'), disturbs: true, dusty: true },
   score: { words: say('hazards.methodsScore'), disturbs: true },
+  chase: { words: say('hazards.methodsChase'), disturbs: true, pierces: true, dusty: true },
   drill: { words: say('hazards.methodsDrill'), disturbs: true, pierces: true, dusty: true },
-  chisel: { words: say('hazards.methodsChisel'), disturbs: true, dusty: true },
+  chisel: { words: say('hazards.methodsChisel'), disturbs: true, strikes: true, dusty: true },
   sweep: { words: say('hazards.methodsSweep'), disturbs: true, dusty: true },
   'vacuum-debris': { words: say('hazards.methodsVacuumDebris'), disturbs: true },
   screw: { words: say('hazards.methodsScrew'), disturbs: true, pierces: true },
@@ -32,12 +37,13 @@ export const METHODS = {
   'hard-tap': { words: say('hazards.methodsHardTap'), disturbs: true },
   prime: { words: say('hazards.methodsPrime'), disturbs: true },
   'probe-hole': { words: say('hazards.methodsProbeHole'), disturbs: true, pierces: true, dusty: true },
-  'carbide-sample': { words: say('hazards.methodsCarbideSample'), disturbs: true, dusty: true },
+  'carbide-sample': { words: say('hazards.methodsCarbideSample'), disturbs: true, pierces: true, dusty: true },
   'grind-for-dish': { words: say('hazards.methodsGrindForDish'), disturbs: true, dusty: true },
   scratch: { words: say('hazards.methodsScratch'), disturbs: true },
   'pin-meter': { words: say('hazards.methodsPinMeter'), disturbs: true },
   look: { words: say('hazards.methodsLook'), disturbs: false },
   measure: { words: say('hazards.methodsMeasure'), disturbs: false },
+  'walk-over': { words: say('hazards.methodsWalkOver'), disturbs: false },
   'light-tap': { words: say('hazards.methodsLightTap'), disturbs: false },
   'survey-meter': { words: say('hazards.methodsSurveyMeter'), disturbs: false },
   'surface-hood': { words: say('hazards.methodsSurfaceHood'), disturbs: false },

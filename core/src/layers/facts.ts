@@ -15,7 +15,16 @@ import {
   type Held,
 } from '../fields/index.ts';
 import { liesWithin, PLACE, SHEET_MM, SIDES, type Where } from '../room/index.ts';
-import { CONDITIONS, FIXINGS, LAYER_KINDS, PARTS, type LayerKind } from './kinds.ts';
+import {
+  ANALYTE_WORDS,
+  ANALYTES,
+  CONDITIONS,
+  FIXINGS,
+  LAYER_KINDS,
+  PARTS,
+  type Analyte,
+  type LayerKind,
+} from './kinds.ts';
 import { LAYER_RANGES, LAYERS } from './table.ts';
 
 /** A known seam of a layer, as a line on the sheet. */
@@ -48,6 +57,13 @@ export const layers = kind('room', 'Layer', {
 });
 export type Layer = FactOf<typeof layers>;
 
+const sampleSaid = (result: 'negative' | 'positive', analyte: Analyte | 'unstated' | undefined): Said =>
+  analyte === undefined || analyte === 'unstated'
+    ? say(result === 'positive' ? 'formats.samplePositive' : 'formats.sampleNegative')
+    : say(result === 'positive' ? 'formats.samplePositiveFor' : 'formats.sampleNegativeFor', {
+        analyte: ANALYTE_WORDS[analyte],
+      });
+
 /** A layer as its kind usually is: what is not known yet is null or unknown. */
 export function newLayer(id: string, kind: LayerKind, part: Partial<Layer> = {}): Layer {
   const spec = LAYERS[kind];
@@ -71,13 +87,18 @@ export function newLayer(id: string, kind: LayerKind, part: Partial<Layer> = {})
   };
 }
 
-/** A laboratory's answer for one material of one layer in one area. `trim` stands for painted skirting and frames. */
+/**
+ * A laboratory's answer for one material of one layer in one area, and for what it was analysed for: nothing else is answered by it.
+ * `trim` stands for painted skirting and frames.
+ */
 export const samples = kind(
   'room',
   'Sample',
   {
     layerId: refersTo('layers'),
     part: oneOf(...PARTS),
+    /** What it was analysed for; `unstated` where an earlier record does not say. */
+    analyte: oneOf(...ANALYTES, 'unstated'),
     where: SIDES,
     sampleNo: text(60),
     laboratory: text(80),
@@ -86,16 +107,17 @@ export const samples = kind(
     note: text(500),
   },
   {
+    since: { analyte: 'unstated' },
     logged: {
       as: 'sample',
       // The day, as the laboratory's letter has it; without one it cannot stand in the order of time.
-      line: ({ sampleNo, laboratory, resultOn, result }) =>
+      line: ({ sampleNo, laboratory, resultOn, result, analyte }) =>
         resultOn === ''
           ? null
           : {
               at: `${resultOn}T00:00:00.000Z`,
               what: say('formats.sample', { sampleNo }),
-              value: say(result === 'positive' ? 'formats.samplePositive' : 'formats.sampleNegative'),
+              value: sampleSaid(result, analyte),
               instrument: laboratory,
             },
     },

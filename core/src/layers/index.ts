@@ -1,8 +1,12 @@
 export { fromTheTop, type Layer, layerName, newLayer, type Sample, type Seam, type Tap } from './facts.ts';
 export {
+  type Analyte,
+  ANALYTE_WORDS,
+  ANALYTES,
   CONDITION_WORDS,
   CONDITIONS,
   FIXINGS,
+  type Hazard,
   LAYER_KINDS,
   type LayerKind,
   type LayerSpec,

@@ -27,6 +27,17 @@ export const PART_WORDS: Record<Part, Sayable> = {
   fill: 'fill',
 };
 
+/** What a laboratory can be asked to look for. */
+export const ANALYTES = ['asbestos', 'coal-tar', 'lead', 'other'] as const;
+export type Analyte = (typeof ANALYTES)[number];
+
+export const ANALYTE_WORDS: Record<Analyte, Sayable> = {
+  asbestos: 'asbestos',
+  'coal-tar': say('layers.analyteCoalTar'),
+  lead: 'lead',
+  other: say('layers.analyteOther'),
+};
+
 export const LAYER_KINDS = [
   'carpet',
   'floating-laminate',
@@ -72,6 +83,9 @@ export const CONDITION_WORDS: Record<Condition, Said> = {
   broken: say('layers.conditionWordsBroken'),
 };
 
+/** What a material may be suspected of by its kind. */
+export type Hazard = Exclude<Analyte, 'other'>;
+
 /** What a layer is in the trade: thickness it usually has, what it is made of, how it comes up and what that takes. */
 export interface LayerSpec {
   words: Said;
@@ -79,7 +93,7 @@ export interface LayerSpec {
   thicknessMm: number;
   fixing: Fixing;
   /** Parts that may hold a hazard, and which; `bonded` parts count only where the layer is glued. */
-  suspect: readonly { part: Part; hazard: 'asbestos' | 'coal-tar' | 'lead'; bonded?: true }[];
+  suspect: readonly { part: Part; hazard: Hazard; bonded?: true }[];
   hoursM2: number;
   kgM2: number;
   debris: 'soft' | 'mineral';

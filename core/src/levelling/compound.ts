@@ -5,6 +5,8 @@ import { LEVELLING_FIGURES, type FigureSpec, type OwnFigure } from '../figures/i
 export interface CompoundCard {
   id: string;
   name: Said;
+  /** What makes it hard: cement lets go of calcium sulfate. */
+  binder: 'cement' | 'gypsum';
   /** Mass for a litre of cured compound: kg for each m2 and mm of thickness. */
   kgPerM2Mm: number;
   leastMm: number;
@@ -29,6 +31,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   {
     id: 'patching',
     name: say('levelling.shippedCompounds1Name'),
+    binder: 'cement',
     kgPerM2Mm: 1.4,
     leastMm: 0,
     mostPerLiftMm: 10,
@@ -45,6 +48,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   {
     id: 'self-levelling',
     name: say('levelling.shippedCompounds2Name'),
+    binder: 'cement',
     kgPerM2Mm: 1.7,
     leastMm: 3,
     mostPerLiftMm: 10,
@@ -61,6 +65,7 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
   {
     id: 'deep-levelling',
     name: say('levelling.shippedCompounds3Name'),
+    binder: 'cement',
     kgPerM2Mm: 1.7,
     leastMm: 5,
     mostPerLiftMm: 50,
@@ -75,8 +80,43 @@ export const SHIPPED_COMPOUNDS: readonly CompoundCard[] = [
     source: GENERIC,
   },
   {
+    id: 'gypsum-patching',
+    name: say('levelling.gypsumPatching'),
+    binder: 'gypsum',
+    kgPerM2Mm: 1.5,
+    leastMm: 0,
+    mostPerLiftMm: 10,
+    feathers: true,
+    bagKg: 20,
+    waterLPerKg: 0.3,
+    bagCost: 26,
+    potLifeMin: 25,
+    walkH: 2,
+    coverH: 12,
+    coverHPerMm: 2,
+    source: GENERIC,
+  },
+  {
+    id: 'gypsum-levelling',
+    name: say('levelling.gypsumLevelling'),
+    binder: 'gypsum',
+    kgPerM2Mm: 1.6,
+    leastMm: 2,
+    mostPerLiftMm: 30,
+    feathers: false,
+    bagKg: 25,
+    waterLPerKg: 0.24,
+    bagCost: 30,
+    potLifeMin: 25,
+    walkH: 3,
+    coverH: 24,
+    coverHPerMm: 8,
+    source: GENERIC,
+  },
+  {
     id: 'fibre-levelling',
     name: say('levelling.shippedCompounds4Name'),
+    binder: 'cement',
     kgPerM2Mm: 1.6,
     leastMm: 3,
     mostPerLiftMm: 30,
@@ -133,6 +173,10 @@ export function compoundsOf(own: readonly OwnFigure[]): CompoundCard[] {
   }));
 }
 
+/** Products that may come into question on a base: gypsum-based ones are for calcium sulfate. */
+export const compoundsFor = (compounds: readonly CompoundCard[], sulfate: boolean): CompoundCard[] =>
+  compounds.filter(({ binder }) => sulfate || binder === 'cement');
+
 /** Hours until a depth may be covered: a first stretch up to 5 mm, then by the mm. At 20 °C and 65 %RH. */
 export function coverHours(compound: CompoundCard, deepestMm: number): number {
   return compound.coverH + Math.max(0, deepestMm - 5) * compound.coverHPerMm;
@@ -153,6 +197,7 @@ export interface CompoundNeed {
 
 /**
  * Bags of one product for a volume whose depth runs from `thinnestMm` to `deepestMm`.
+ * On calcium sulfate what is made with cement is unsuited: the salts that form between the two lift it off.
  * Mass = volume in litres (m2 x mm) x kg per m2 and mm, plus waste; bags are rounded up once, not per patch.
  */
 export function needOf(
@@ -161,6 +206,7 @@ export function needOf(
   thinnestMm: number,
   deepestMm: number,
   wasteShare = WASTE_SHARE,
+  sulfate = false,
 ): CompoundNeed {
   const massKg = volumeL * compound.kgPerM2Mm * (1 + wasteShare);
   const lifts = Math.max(1, Math.ceil(deepestMm / compound.mostPerLiftMm - 1e-9));
@@ -172,12 +218,14 @@ export function needOf(
     waterL: massKg * compound.waterLPerKg,
     lifts,
     unsuited:
-      compound.feathers && thinnestMm > 0
-        ? say('levelling.isSpreadByTrowelItDoes')
-        : tooThin
-          ? say('levelling.doesNotFeather', { leastMm: gap(compound.leastMm) })
-          : lifts > 3
-            ? say('levelling.wouldTakeLifts', { lifts })
-            : null,
+      sulfate && compound.binder === 'cement'
+        ? say('levelling.cementOnSulfate')
+        : compound.feathers && thinnestMm > 0
+          ? say('levelling.isSpreadByTrowelItDoes')
+          : tooThin
+            ? say('levelling.doesNotFeather', { leastMm: gap(compound.leastMm) })
+            : lifts > 3
+              ? say('levelling.wouldTakeLifts', { lifts })
+              : null,
   };
 }

@@ -4,6 +4,7 @@ export { compoundFigures, type CompoundNeed, compoundsOf, coverHours, needOf, SH
 export { smallestFill } from './fill.ts';
 export { grindingTask, shimSteps } from './grinding.ts';
 export { type KeepOff, type LevellingJob, levellingJob, mapAt, ratesOf, STOOD_ON } from './job.ts';
+export { bagsPerM2 } from './load.ts';
 export { type ChalkPoint, chalkPoints } from './marking-out.ts';
 export { type MixedChange, mixedChange, type Pace } from './mixed.ts';
 export { DEPTH_BOUNDS_MM, isSpot, type Patch, patchesOf } from './patches.ts';

@@ -1,5 +1,5 @@
 import type { FlatnessRule } from '../coverings/index.ts';
-import { BLANK_SHAPE, planOf, rectangleWalls, type RoomFacts } from '../room/index.ts';
+import { BLANK_SHAPE, planOf, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '../room/index.ts';
 import { judgeFlat, stationsOf } from '../flat/index.ts';
 import { factsAt } from '../flat/invented.ts';
 import { levellingJob, type LevellingAsk } from './job.ts';
@@ -13,6 +13,7 @@ export function inventedRoom(widthMm: number, depthMm: number, part: Partial<Roo
     rank: 0,
     walls: rectangleWalls(widthMm, depthMm),
     ...BLANK_SHAPE,
+    base: { ...UNKNOWN_BASE, heating: 'none' },
     baseKind: 'slab-on-ground',
     cardId: 'card',
     units: 'metric',
@@ -37,7 +38,7 @@ export function inventedLevelling(
     state,
     figures: [],
     keepOff: [],
-    gates: { grind: true, prime: true },
+    gates: { grind: true, prime: true, fix: true },
     laidOver: room.baseKind,
     ...part,
   });

@@ -6,17 +6,21 @@ import {
   contains,
   distanceToSegmentMm,
   fixtureOutline,
+  inRegion,
   isTimber,
   FIXTURES,
   openingName,
   pointOnWall,
+  regionAt,
+  regionOf,
+  type BaseDetails,
   type BaseKind,
   type FixtureKind,
   type PointMm,
   type RoomFacts,
   type Plan,
 } from '../room/index.ts';
-import { compoundsOf, type CompoundCard } from './compound.ts';
+import { compoundsFor, compoundsOf, type CompoundCard } from './compound.ts';
 import type { PlanLimits, PlanRates } from './programme.ts';
 import type { LevelTarget } from './targets.ts';
 
@@ -66,6 +70,12 @@ export interface LevellingJob {
   rates: PlanRates;
   figure: FigureOf;
   timber: boolean;
+  /** Whether compound comes to lie on calcium sulfate: its skin goes first, and cement lets go of it. */
+  sulfate: boolean;
+  /** Whether anything may be screwed or stapled to what the planks will lie over. */
+  mayFix: boolean;
+  /** Whether boards on joists carry the room, whatever lies on them. */
+  suspendedTimber: boolean;
   openings: OpeningCells[];
   /** Places that are to come to a height. */
   targets: LevelTarget[];
@@ -80,23 +90,27 @@ export interface LevellingAsk {
   state: FlatState;
   figures: readonly OwnFigure[];
   keepOff: readonly KeepOff[];
-  gates: { grind: boolean; prime: boolean };
+  gates: { grind: boolean; prime: boolean; fix: boolean };
   laidOver: BaseKind;
   /** How far the floor is to rise (or come down) at openings and under what stands on it, by their id, mm. */
   rises?: ReadonlyMap<string, number>;
 }
 
+const SULFATE: BaseKind = 'calcium-sulfate-screed';
+
 /** How far a toilet flange or register stays clear of compound, mm. */
 const FIXTURE_CLEAR_MM = 30;
 
 /** Rates in money for a litre filled, a litre ground and a m2 touched: kg, bags and hours of each. */
-export function ratesOf(compound: CompoundCard, figure: FigureOf): PlanRates {
+export function ratesOf(compound: CompoundCard, figure: FigureOf, sulfate = false): PlanRates {
   const bagsPerL = (compound.kgPerM2Mm * (1 + figure('waste-pct') / 100)) / compound.bagKg;
   const labour = figure('labour-h');
   return {
     fillPerL: bagsPerL * (compound.bagCost + (figure('bag-min') / 60) * labour),
     grindPerL: labour / figure('grind-l-h'),
-    touchPerM2: figure('touch-h-m2') * labour + figure('primer-l-m2') * figure('primer-cost-l'),
+    touchPerM2:
+      (figure('touch-h-m2') + (sulfate ? figure('skin-h-m2') : 0)) * labour +
+      figure('primer-l-m2') * figure('primer-cost-l'),
   };
 }
 
@@ -104,10 +118,11 @@ export function ratesOf(compound: CompoundCard, figure: FigureOf): PlanRates {
 export function levellingJob(ask: LevellingAsk): LevellingJob {
   const { room, plan, state, figures, laidOver } = ask;
   const figure = figuresOf(figures);
-  const compounds = compoundsOf(figures);
+  const sulfate = laidOver === SULFATE || room.secondBase?.kind === SULFATE;
+  const compounds = compoundsFor(compoundsOf(figures), sulfate);
   const grid = state.judged;
   const timber = isTimber(laidOver);
-  const priced = compounds.find((c) => c.id === 'patching')!;
+  const priced = compounds.find((c) => c.id === (sulfate ? 'gypsum-patching' : 'patching'))!;
   const openings = room.openings.map((opening): OpeningCells => {
     const [a, b] = [opening.fromMm, opening.fromMm + opening.widthMm].map((at) =>
       pointOnWall(plan.corners, opening.wall, at),
@@ -128,9 +143,12 @@ export function levellingJob(ask: LevellingAsk): LevellingJob {
     ...limitsOf(ask, grid, figure, openings),
     compounds,
     priced,
-    rates: ratesOf(priced, figure),
+    rates: ratesOf(priced, figure, sulfate),
     figure,
     timber,
+    sulfate,
+    suspendedTimber: isTimber(room.baseKind) || (room.secondBase !== null && isTimber(room.secondBase.kind)),
+    mayFix: ask.gates.fix,
     openings,
     targets: targetsOf(
       [...openings, ...stoodOn(room, grid)],
@@ -175,7 +193,7 @@ function targetsOf(
 }
 
 function limitsOf(
-  { room, keepOff, gates }: LevellingAsk,
+  { room, plan, keepOff, gates }: LevellingAsk,
   grid: Grid,
   figure: FigureOf,
   openings: readonly OpeningCells[],
@@ -202,8 +220,9 @@ function limitsOf(
     const outline = fixtureOutline(fixture, FIXTURE_CLEAR_MM);
     eachCell(grid, (cell, x, y) => contains(outline, x, y) && hold('fill', cell, 0, 'fixture'));
   }
-  const cover = groundOverHeating(room, figure('heating-cover-mm'));
-  if (cover !== null) eachCell(grid, (cell) => hold('grind', cell, cover, 'heating'));
+  holdOverHeating(room, plan, figure('heating-cover-mm'), (inside, mm) =>
+    eachCell(grid, (cell, x, y) => inside(x, y) && hold('grind', cell, mm, 'heating')),
+  );
   for (const { what, shape, points, reachMm } of keepOff) {
     const [first] = points;
     if (!first) continue;
@@ -216,10 +235,26 @@ function limitsOf(
   return { limits, boundBy };
 }
 
-/** How much may be ground over heating that lies in the base: what leaves its cover; nothing where its depth is unknown. Null where there is none. */
-function groundOverHeating({ base }: RoomFacts, coverMm: number): number | null {
-  if (base.heating !== 'water' && base.heating !== 'electric') return null;
-  return base.heatingDepthMm === null ? 0 : Math.max(0, base.heatingDepthMm - coverMm);
+/**
+ * Says how much may be ground over heating that lies in a base: what leaves its cover; nothing where its depth, or whether there is any,
+ * is not known. A second base has its own part of the room.
+ */
+function holdOverHeating(
+  room: RoomFacts,
+  plan: Plan,
+  coverMm: number,
+  hold: (inside: (xMm: number, yMm: number) => boolean, mm: number) => void,
+): void {
+  const second = room.secondBase;
+  const beyond = second ? regionAt(regionOf(plan.corners), room.lines, second.where) : [];
+  const most = ({ heating, heatingDepthMm }: BaseDetails): number | null => {
+    if (heating === 'none') return null;
+    return heatingDepthMm === null ? 0 : Math.max(0, heatingDepthMm - coverMm);
+  };
+  const here = most(room.base);
+  if (here !== null) hold((x, y) => !inRegion(beyond, x, y), here);
+  const there = second ? most(second) : null;
+  if (there !== null) hold((x, y) => inRegion(beyond, x, y), there);
 }
 
 function eachCell(grid: Grid, visit: (cell: number, xMm: number, yMm: number) => void): void {

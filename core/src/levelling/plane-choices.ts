@@ -4,7 +4,7 @@ import { certify, type Certificate } from './certificate.ts';
 import { coverHours, type CompoundNeed } from './compound.ts';
 import type { LevellingJob } from './job.ts';
 import { planeCurve, type PlanePour } from './plane.ts';
-import { worstOver, type Refusal } from './refusal.ts';
+import { refusalOf, type Refusal } from './refusal.ts';
 import { costOf, needsFor, predictedOf, risesOf, type CostLine, type OpeningRise } from './way.ts';
 
 /** A pour to one level with so much ground off the top first, worked out like any other way. */
@@ -57,7 +57,7 @@ export function planeChoices(job: LevellingJob, leastMm = PLANE_LEAST_MM): Plane
       predicted: predictedOf(job, change),
       certificates,
       pour: needs[0] ? pourPlan(job.room, job.plan, grid, change.fillMm, needs[0].compound, figure) : null,
-      refusal: worstOver(job, change),
+      refusal: refusalOf(job, change, needs[0]?.compound.kgPerM2Mm ?? 0),
     };
   });
 }

@@ -5,6 +5,7 @@ import { mapAt, type LevellingJob } from './job.ts';
 import { amounts } from './finished.ts';
 import { patchesOf, type Patch } from './patches.ts';
 import type { Change } from './programme.ts';
+import { refusalOf, type Refusal } from './refusal.ts';
 import type { Placement, PredictedStation } from '../flat/index.ts';
 
 /** Ways a programme or a fill leads to; pours to a plane and panels are worked out apart. */
@@ -53,6 +54,8 @@ export interface Way {
   /** Rocking left over the rule: filling alone is not the cure there. */
   rocking: Placement | null;
   holds: boolean;
+  /** Which limit it does not keep, and where; null where it keeps them all. */
+  refusal: Refusal | null;
   change: Change;
 }
 
@@ -70,6 +73,7 @@ export function wayOf(job: LevellingJob, id: WayId, change: Change, certified?: 
   const deepestFillMm = Math.max(0, ...patches.map((p) => p.deepestMm));
   const needs = fillL > 0 ? needsFor(job, fillL, 0, deepestFillMm) : [];
   const priced = costOf(job, { fillL, grindL, touchedM2, need: needs[0] ?? null });
+  const refusal = refusalOf(job, change, needs[0]?.compound.kgPerM2Mm ?? 0);
   return {
     id,
     patches,
@@ -86,7 +90,8 @@ export function wayOf(job: LevellingJob, id: WayId, change: Change, certified?: 
     predicted: predictedOf(job, change),
     certificates,
     rocking: contactsOnly ? null : (certificates.find((c) => !c.crownHolds)?.worstCrown ?? null),
-    holds: certificates.every((certificate) => certificate.holds),
+    holds: refusal === null && certificates.every((certificate) => certificate.holds),
+    refusal,
     change,
   };
 }
@@ -98,7 +103,7 @@ export function needsFor(job: LevellingJob, volumeL: number, thinnestMm: number,
   // The fibre product gives with boards: on timber it leads wherever it suits, elsewhere it comes last.
   const turn = (compound: CompoundCard) => Number((compound.id === 'fibre-levelling') !== job.timber);
   return job.compounds
-    .map((compound) => needOf(compound, volumeL, thinnestMm, deepestMm, waste))
+    .map((compound) => needOf(compound, volumeL, thinnestMm, deepestMm, waste, job.sulfate))
     .sort(
       (a, b) =>
         Number(a.unsuited !== null) - Number(b.unsuited !== null) ||
@@ -109,7 +114,7 @@ export function needsFor(job: LevellingJob, volumeL: number, thinnestMm: number,
 
 /** Cost of materials and hours, line by line, so that each can be traced. */
 export function costOf(
-  { figure }: LevellingJob,
+  { figure, sulfate }: LevellingJob,
   { fillL, grindL, touchedM2, need }: { fillL: number; grindL: number; touchedM2: number; need: CompoundNeed | null },
 ): Pick<Way, 'cost' | 'costLines' | 'hours' | 'primerL'> {
   const labour = figure('labour-h');
@@ -117,12 +122,14 @@ export function costOf(
   const mixingH = need ? (need.bags * figure('bag-min')) / 60 : 0;
   const grindingH = grindL / figure('grind-l-h');
   const touchH = touchedM2 * figure('touch-h-m2');
+  const skinH = sulfate && fillL > 0 ? touchedM2 * figure('skin-h-m2') : 0;
   const days = Math.ceil((grindingH + 1e-9) / figure('hours-a-day'));
   const line = (words: Said, amount: number, unit: string, rate: number): CostLine[] =>
     amount > 0 ? [{ words, amount, unit, rate, cost: amount * rate }] : [];
   const costLines = [
     ...(need ? line(need.compound.name, need.bags, 'bags', need.compound.bagCost) : []),
-    ...line(say('levelling.costLines2'), primerL, 'l', figure('primer-cost-l')),
+    ...line(say('levelling.sandTheSkin'), skinH, 'h', labour),
+    ...line(say(sulfate ? 'levelling.ratedPrimer' : 'levelling.costLines2'), primerL, 'l', figure('primer-cost-l')),
     ...line(say('levelling.costLines3'), mixingH, 'h', labour),
     ...line(say('levelling.costLines4'), grindingH, 'h', labour),
     ...line(say('levelling.costLines5'), touchH, 'h', labour),
@@ -132,7 +139,7 @@ export function costOf(
   ];
   return {
     primerL,
-    hours: mixingH + grindingH + touchH,
+    hours: mixingH + grindingH + touchH + skinH,
     costLines,
     cost: costLines.reduce((sum, { cost }) => sum + cost, 0),
   };

@@ -42,7 +42,7 @@ export function programmedWay(job: LevellingJob, id: WayId, pace: Pace, options:
     return {
       id,
       way: null,
-      refusal: options.shouldStop?.() ? null : refusalOf(job, id, limits, solve),
+      refusal: options.shouldStop?.() ? null : whyNone(job, id, limits, solve),
       linearCost: 0,
       boundCost: 0,
       nodesMm: 0,
@@ -56,7 +56,7 @@ export function programmedWay(job: LevellingJob, id: WayId, pace: Pace, options:
   return {
     id,
     way: { ...way, holds: way.holds && holds },
-    refusal: null,
+    refusal: way.refusal,
     linearCost,
     boundCost,
     nodesMm,
@@ -91,7 +91,7 @@ function limitsFor({ fillMm, grindMm }: PlanLimits, uses: { fill: boolean; grind
 }
 
 /** Solved again with depths set free: where it then goes farthest past a limit, that limit is the one that refuses. */
-function refusalOf(
+function whyNone(
   job: LevellingJob,
   id: WayId,
   asked: PlanLimits,

@@ -49,6 +49,7 @@ export {
   areasOf,
   type DividingLine,
   liesWithin,
+  mayLieAt,
   mayOverlap,
   regionAt,
   type Side,

@@ -1,6 +1,6 @@
 import { say, type Said } from '../said/index.ts';
 import { figure, group, list, oneOf, ownId, refersTo, text, type Held } from '../fields/index.ts';
-import { SHEET_MM } from './geometry.ts';
+import { SHEET_MM, type PointMm } from './geometry.ts';
 import { lineThrough, sideOf, type CutLine } from './cut.ts';
 import { regionAreaM2, type Region } from './region.ts';
 
@@ -56,6 +56,16 @@ export function areasOf(whole: Region, lines: readonly DividingLine[]): Area[] {
     );
   }
   return areas;
+}
+
+/** Whether something with these points may lie at a place: not all of them lie beyond one of its lines. */
+export function mayLieAt(points: readonly PointMm[], lines: readonly DividingLine[], where: Where): boolean {
+  return where.every(({ lineId, side }) => {
+    const line = lines.find((l) => l.id === lineId);
+    if (!line) return true;
+    const { a, b, c } = cutLineOf(line);
+    return points.some(({ xMm, yMm }) => (side === 'left' ? a * xMm + b * yMm >= c : a * xMm + b * yMm <= c));
+  });
 }
 
 /** Whether everything at `inner` also lies at `outer`: every side `outer` asks for is asked for by `inner`. */

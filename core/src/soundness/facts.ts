@@ -1,5 +1,19 @@
 import { say, type Said } from '../said/index.ts';
-import { flag, group, key, kind, list, moment, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
+import {
+  day,
+  flag,
+  group,
+  key,
+  kind,
+  list,
+  moment,
+  oneOf,
+  orNull,
+  text,
+  within,
+  type FactOf,
+  type Held,
+} from '../fields/index.ts';
 import { PLACE, type PointMm } from '../room/index.ts';
 
 /** Damage and weakness found underfoot. */
@@ -59,6 +73,9 @@ export const MARK_WORDS: Record<MarkKind, Said> = {
 /** Marks that find no damage: levelling works round them. */
 export const KEEP_OFF_KINDS: readonly MarkKind[] = ['no-grind', 'no-fill'];
 
+/** Damage that water does, or leaves behind. */
+export const WATER_SIGNS: readonly MarkKind[] = ['rot', 'stain', 'efflorescence', 'damp'];
+
 export const MARK_SHAPES = ['point', 'line', 'area'] as const;
 export type MarkShape = (typeof MARK_SHAPES)[number];
 
@@ -98,6 +115,20 @@ export const MARK_RANGES = {
   stepMm: { min: 0, max: 50, words: say('soundness.markRangesStepMm') },
   moveMm: { min: 0, max: 50, words: say('soundness.markRangesMoveMm') },
 } as const;
+/** What whoever has to decide about damage has decided. */
+export const FINDING = {
+  by: text(80),
+  on: day(),
+  document: text(120),
+  /** What may be done, in their words. */
+  may: text(500),
+} as const;
+export type Finding = Held<typeof FINDING>;
+
+/** Whether a finding decides: with who, when, in which document and what may be done; half of one is none. */
+export const decides = ({ by, on, document, may }: Finding): boolean =>
+  [by, on, document, may].every((part) => part.trim() !== '');
+
 /** Corners a line or area may have. */
 export const MARK_POINTS_MOST = 60;
 
@@ -122,10 +153,20 @@ export const marks = kind(
     severity: oneOf(...SEVERITIES),
     /** Whether it still moves: a live crack, an expansion joint. */
     moving: flag(),
+    finding: orNull(group(FINDING)),
     note: text(500),
   },
   {
-    since: { shape: 'point', points: [], depthMm: null, stepMm: null, moveMm: null, severity: 'clear', moving: false },
+    since: {
+      shape: 'point',
+      points: [],
+      depthMm: null,
+      stepMm: null,
+      moveMm: null,
+      severity: 'clear',
+      moving: false,
+      finding: null,
+    },
   },
 );
 export type Mark = FactOf<typeof marks>;
@@ -145,6 +186,7 @@ export function newMark(id: string, kind: MarkKind, at: PointMm, part: Partial<M
     moveMm: null,
     severity: 'clear',
     moving: false,
+    finding: null,
     note: '',
     ...part,
   };

@@ -1,4 +1,6 @@
 export {
+  FINDING,
+  type Finding,
   KEEP_OFF_KINDS,
   type Mark,
   MARK_KINDS,
@@ -11,8 +13,9 @@ export {
   SEVERITIES,
   type SoundFacts,
   USUAL_SHAPE,
+  WATER_SIGNS,
 } from './facts.ts';
 export type { Quantity } from './quantities.ts';
-export { treatmentOf } from './treatment.ts';
-export { walkOf, type WalkStep } from './walk.ts';
+export { treatmentOf, type Treatment, type Underfoot } from './treatment.ts';
+export { WALK_DOES, walkOf, walkPlaces, type WalkStep } from './walk.ts';
 export { lipsOf } from './lips.ts';

@@ -10,7 +10,7 @@ import {
   type RoomFacts,
 } from '../room/index.ts';
 import { checks } from './facts.ts';
-import { MARK_KINDS, newMark, treatmentOf, walkOf, type MarkKind, type Mark } from './index.ts';
+import { MARK_KINDS, newMark, treatmentOf, walkOf, type MarkKind, type Mark, type Underfoot } from './index.ts';
 
 const room = (part: Partial<RoomFacts> = {}): RoomFacts => ({
   id: 'room-1',
@@ -29,6 +29,17 @@ const room = (part: Partial<RoomFacts> = {}): RoomFacts => ({
 });
 const slab = room({ baseKind: 'slab-on-ground', base: { ...UNKNOWN_BASE, slabMm: 100 } });
 const figure = figuresOf([]);
+/** Nothing suspect lies there, and no heating. */
+const OPEN: Underfoot = {
+  hazards: {
+    job: { country: 'GB', asbestosFrom: null, leadFrom: null },
+    samples: [],
+    answers: [],
+    baseKind: 'panels-on-joists',
+    base: { ...UNKNOWN_BASE, heating: 'none' },
+  },
+  layers: [],
+};
 const box = (w: number, d: number) => [
   { xMm: 1000, yMm: 1000 },
   { xMm: 1000 + w, yMm: 1000 },
@@ -48,10 +59,10 @@ const line = (kind: MarkKind, mm: number, part: Partial<Mark> = {}) =>
     ...part,
   });
 const quantities = (m: Mark, on = room()) =>
-  Object.fromEntries(treatmentOf(m, on, figure).quantities.map((q) => [readOut(q.words), q.value]));
+  Object.fromEntries(treatmentOf(m, on, figure, OPEN).quantities.map((q) => [readOut(q.words), q.value]));
 
 test.each(MARK_KINDS)('%s: something is said to be done, and what is missing is asked for, never assumed', (kind) => {
-  const treatment = treatmentOf(mark(kind), room(), figure);
+  const treatment = treatmentOf(mark(kind), room(), figure, OPEN);
   expect(readOut(treatment.words).length).toBeGreaterThan(10);
   for (const q of treatment.quantities) expect(Number.isFinite(q.value)).toBe(true);
 });
@@ -74,7 +85,9 @@ test('rot is cut back to joist centres and blocked', () => {
 test('a stitched crack: length, resin, stitches', () => {
   const found = quantities(line('crack', 2400, { sizeMm: 2, stepMm: 0 }), slab);
   expect(found).toEqual({ Crack: 2.4, Resin: 0.6, Stitches: 13 });
-  expect(readOut(treatmentOf(line('crack', 2400, { sizeMm: 0.4, stepMm: 0 }), slab, figure).words)).toMatch(/Hairline/);
+  expect(readOut(treatmentOf(line('crack', 2400, { sizeMm: 0.4, stepMm: 0 }), slab, figure, OPEN).words)).toMatch(
+    /Hairline/,
+  );
 });
 
 test('mortar for a hole is area times depth times density', () => {
@@ -91,26 +104,26 @@ test.each([
   ['water', mark('damp'), slab],
   ['white salts', mark('efflorescence'), slab],
 ] as const)('%s stops, and somebody else decides', (_, m, on) => {
-  expect(readOut(treatmentOf(m, on, figure))).toMatchObject({ verdict: 'stop', decides: expect.any(String) });
+  expect(readOut(treatmentOf(m, on, figure, OPEN))).toMatchObject({ verdict: 'stop', decides: expect.any(String) });
 });
 
 test('the walk follows the joists, stays on the floor, and remembers that nothing was found', () => {
   const column = { ...newFixture('c', 'column', { xMm: 2000, yMm: 1500 }, 0), widthMm: 600, depthMm: 600 };
   const where = room({ fixtures: [column] });
   const plan = planOf(where);
-  const steps = walkOf(where, plan, [], 500);
+  const steps = walkOf(where, plan, [], 500, OPEN);
   const joists = steps.filter((s) => s.kind === 'joist');
   // 3000 mm across at 400 from 200, the last clear of the wall at 2600: seven joists; those through the column are walked in two stretches.
   expect(new Set(joists.map((s) => s.from.yMm)).size).toBe(7);
   expect(joists.length).toBeGreaterThan(7);
   for (const s of steps) for (const p of [s.from, s.to]) expect(contains(plan.corners, p.xMm, p.yMm)).toBe(true);
   const check = { id: 'k', key: steps[0]!.key, found: false, takenAt: '2026-05-01T08:00:00Z', note: '' };
-  expect(walkOf(where, plan, [check], 500)[0]!.done).toEqual(check);
+  expect(walkOf(where, plan, [check], 500, OPEN)[0]!.done).toEqual(check);
   expect(new Set(steps.map((s) => s.key)).size).toBe(steps.length);
 });
 
 test('a slab is tapped in rows, scratched and tried with a drop', () => {
-  const kinds = walkOf(slab, planOf(slab), [], 500).map((s) => s.kind);
+  const kinds = walkOf(slab, planOf(slab), [], 500, OPEN).map((s) => s.kind);
   expect(kinds.filter((k) => k === 'tap')).toHaveLength(6);
   expect(kinds.filter((k) => k === 'scratch')).toHaveLength(3);
   expect(kinds.filter((k) => k === 'drop')).toHaveLength(3);
@@ -121,7 +134,7 @@ test('what has been gone over stands in the log by the name it has in the walk, 
     readOut(
       checks.logged!.line({ key: over, found: false, takenAt: '2026-05-04T10:00:00.000Z', note: '' } as never)!.what,
     );
-  for (const step of [...walkOf(room(), planOf(room()), [], 600), ...walkOf(slab, planOf(slab), [], 600)]) {
+  for (const step of [...walkOf(room(), planOf(room()), [], 600, OPEN), ...walkOf(slab, planOf(slab), [], 600, OPEN)]) {
     const [, n] = step.key.split('/');
     expect(said(step.key)).not.toContain('/');
     expect(said(step.key)).toContain(n);

@@ -1,6 +1,8 @@
 import { reach, say, type Said } from '../said/index.ts';
 import { boundsMm, contains, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
+import { mayDo, type Method, type Stop } from '../hazards/index.ts';
 import type { Check } from './facts.ts';
+import { layersAt, type Underfoot } from './treatment.ts';
 
 /** One line to walk, or one spot to try. */
 export interface WalkStep {
@@ -10,8 +12,23 @@ export interface WalkStep {
   /** Ends of the line, or twice the same place. */
   from: PointMm;
   to: PointMm;
+  /** What trying it does to the floor. */
+  does: Method;
+  /** What closes the floor to that; empty where it may be done. */
+  closedBy: Stop[];
   done: Check | null;
 }
+
+type Place = Omit<WalkStep, 'does' | 'closedBy' | 'done'>;
+
+/** What each kind of step does to the floor: the hazard gate is asked of it. */
+export const WALK_DOES: Readonly<Record<WalkStep['kind'], Method>> = {
+  joist: 'walk-over',
+  tap: 'light-tap',
+  bounce: 'walk-over',
+  scratch: 'scratch',
+  drop: 'look',
+};
 
 const ASSUMED_JOISTS_MM = 400;
 const ALONG_STEP_MM = 100;
@@ -42,17 +59,14 @@ function stretches(plan: Plan, deg: number, offMm: number): [PointMm, PointMm][]
   return found;
 }
 
-/**
- * The guided walk of a room: joist lines and bounce where there are joists, rows of taps elsewhere; a scratch and a drop on
- * mineral bases. Each with what was found there, if anybody has been.
- */
-export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], tapMm: number): WalkStep[] {
+/** Lines and spots of the guided walk: joist lines and bounce where there are joists, rows of taps elsewhere; a scratch and a drop on mineral bases. */
+export function walkPlaces(room: RoomFacts, plan: Plan, tapMm: number): Place[] {
   const timber = isTimber(room.baseKind);
   const deg = timber ? (room.base.joistDeg ?? 0) : 0;
   const spacing = timber ? (room.base.joistSpacingMm ?? ASSUMED_JOISTS_MM) : tapMm;
   const box = boundsMm(plan.corners);
   const reachMm = Math.hypot(box.maxX - box.minX, box.maxY - box.minY);
-  const steps: Omit<WalkStep, 'done'>[] = [];
+  const steps: Place[] = [];
   let n = 0;
   // Lines start half a spacing from the corner of the sheet, as the joists are drawn there.
   for (let off = -Math.ceil(reachMm / spacing) * spacing + spacing / 2; off <= reachMm; off += spacing)
@@ -97,8 +111,25 @@ export function walkOf(room: RoomFacts, plan: Plan, checks: readonly Check[], ta
       });
     }
   }
+  return steps;
+}
+
+/** The guided walk of a room, each place with what was found there, if anybody has been, and with what closes the floor to it. */
+export function walkOf(
+  room: RoomFacts,
+  plan: Plan,
+  checks: readonly Check[],
+  tapMm: number,
+  under: Underfoot,
+): WalkStep[] {
+  const steps = walkPlaces(room, plan, tapMm);
   const latest = new Map([...checks].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).map((c) => [c.key, c]));
-  return steps.map((step) => ({ ...step, done: latest.get(step.key) ?? null }));
+  return steps.map((step) => {
+    const does = WALK_DOES[step.kind];
+    const layers = layersAt([step.from, step.to], room, under.layers);
+    const closedBy = mayDo(under.hazards, does, { layers, base: true }).stops;
+    return { ...step, does, closedBy, done: latest.get(step.key) ?? null };
+  });
 }
 
 /** Up to three spots, spread over the lines. */

@@ -2,6 +2,8 @@ import type { CoveringCard } from '../coverings/index.ts';
 import { figuresOf } from '../figures/index.ts';
 import { planOf, type BaseKind, type Plan, type RoomFacts } from '../room/index.ts';
 import { fromTheTop, LAYERS, type Layer } from '../layers/index.ts';
+import type { HazardFacts } from '../hazards/index.ts';
+import type { Underfoot } from '../soundness/index.ts';
 import type { StripContext, StripFacts } from './facts.ts';
 
 /** Everything strip-out works from, looked up once. */
@@ -16,18 +18,26 @@ export function stripContext(
     plan,
     card,
     facts,
-    hazards: {
-      job: facts.country,
-      samples: facts.samples,
-      answers: facts.answers,
-      baseKind: room.baseKind,
-      base: room.base,
-      second: room.secondBase,
-    },
+    hazards: hazardsOf(room, facts),
     figure: figuresOf(facts.figures),
     areasM2: new Map(),
   };
 }
+
+const hazardsOf = (room: RoomFacts, facts: Pick<StripFacts, 'country' | 'samples' | 'answers'>): HazardFacts => ({
+  job: facts.country,
+  samples: facts.samples,
+  answers: facts.answers,
+  baseKind: room.baseKind,
+  base: room.base,
+  second: room.secondBase,
+});
+
+/** What lies on the floor and in it as it is now, for whatever is to be done to it. */
+export const underfootOf = (
+  room: RoomFacts,
+  facts: Pick<StripFacts, 'country' | 'samples' | 'answers' | 'layers' | 'ticks'>,
+): Underfoot => ({ hazards: hazardsOf(room, facts), layers: layersLeft(facts) });
 
 /** What the planks will lie over: the highest layer that stays, else the room's base. */
 export function laidOver(

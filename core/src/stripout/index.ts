@@ -1,7 +1,7 @@
 export type { Cut, Cutting, CutPiece, Guides, PieceLimits } from './cut-frame.ts';
 export { cutIntoPieces, plainGrid } from './cut-plan.ts';
 export type { Pack, Step } from './steps.ts';
-export { laidOver, layersLeft, stripContext } from './context.ts';
+export { laidOver, layersLeft, stripContext, underfootOf } from './context.ts';
 export {
   type Choice,
   CHOICE_WORDS,

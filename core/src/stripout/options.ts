@@ -1,9 +1,9 @@
-import { stopSaid } from '../hazards/index.ts';
+import { raisesSilica, stopSaid } from '../hazards/index.ts';
 import { say, type Said, type Sayable } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { SCHOOL } from './schools.ts';
 import type { Method } from '../hazards/index.ts';
-import { LAYERS, fromTheTop, type Layer } from '../layers/index.ts';
+import { LAYERS, fromTheTop, type Layer, type LayerSpec } from '../layers/index.ts';
 import {
   FIXTURES,
   fixtureOutline,
@@ -113,6 +113,11 @@ export function rateOf(ctx: StripContext, layer: Layer, what: 'hours' | 'kg'): n
   return own ?? (what === 'hours' ? LAYERS[layer.kind].hoursM2 : LAYERS[layer.kind].kgM2);
 }
 
+/** The dust that taking a layer up raises: of what it is made of, or of the base where what is done reaches that. */
+export function dustOf(ctx: StripContext, layer: Layer): LayerSpec['dust'] {
+  return raisesSilica(ctx.hazards, removalOf(layer).methods, [layer]) ? 'silica' : LAYERS[layer.kind].dust;
+}
+
 function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: number, levelMm: number): Option {
   const spec = LAYERS[layer.kind];
   const steps = ctx.room.openings.map((opening) => ({
@@ -136,7 +141,7 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
       damp: say('stripout.theBaseBelowCanBeTested'),
       hours,
       debrisKg,
-      dust: spec.dust,
+      dust: dustOf(ctx, layer),
       hireWords: hire.words,
       cost: hours * ctx.figure('labour-h') + debrisKg * ctx.figure('disposal-kg') + hire.cost,
       risk: spec.watch,

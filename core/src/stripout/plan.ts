@@ -5,7 +5,7 @@ import { gateOf, type LayerGate } from '../hazards/index.ts';
 import { LAYERS, fromTheTop, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
 import { debrisOf, type DebrisTotal } from './debris.ts';
-import { compareLayers, HIRE_WORDS, hireDaysOf, layerAreaM2, rateOf, type Comparison } from './options.ts';
+import { compareLayers, dustOf, HIRE_WORDS, hireDaysOf, layerAreaM2, rateOf, type Comparison } from './options.ts';
 import { cutPlanOf, packName, sawDepthOf } from './pieces.ts';
 import { dustPlan, fixturesOut, leftAtOpenings } from './prepare.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
@@ -78,7 +78,7 @@ export function planStripOut(ctx: StripContext): StripPlan {
     cut: pack.every((l) => mayAll(ctx, removalOf(l).methods, l).allowed) ? cutPlanOf(ctx, pack) : null,
     saw: sawDepthOf(ctx, pack),
   }));
-  const dusty = going.some((l) => LAYERS[l.kind].dust !== 'low');
+  const dusty = going.some((l) => dustOf(ctx, l) !== 'low');
   const trim = trimPieces(ctx.room, ctx.plan, facts.trimFates);
   const trimOff = (answerTo(facts.answers, SCHOOL['school/skirting']) ?? 'off') === 'off' && going.length > 0;
   const done = new Map(facts.ticks.map((tick) => [tick.key, tick.doneAt]));

@@ -1,5 +1,5 @@
 import { say, type Said } from '../said/index.ts';
-import { mayDo, type Gate, type Method } from '../hazards/index.ts';
+import { mayDoAll, type Gate, type Method } from '../hazards/index.ts';
 import { LAYERS, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
 
@@ -182,10 +182,7 @@ export function makeGoodOf(layer: Layer): {
   return null;
 }
 
-/** May these methods be done to a layer? The first method against which anything stands decides. */
-export function mayAll(ctx: StripContext, methods: readonly Method[], layer: Layer, base = false): Gate {
-  const gates = methods.map((method) => mayDo(ctx.hazards, method, { layers: [layer], base }));
-  const shut = gates.find((gate) => !gate.allowed);
-  const cautions = [...new Map(gates.flatMap((gate) => gate.cautions).map((c) => [c.id, c])).values()];
-  return { allowed: !shut, stops: shut?.stops ?? [], cautions };
+/** May these methods be done to a layer, and to the base as far as they reach into it? */
+export function mayAll(ctx: StripContext, methods: readonly Method[], layer: Layer): Gate {
+  return mayDoAll(ctx.hazards, methods, { layers: [layer], base: true });
 }

@@ -6,7 +6,7 @@ import { LAYERS, layerName, type Layer } from '../layers/index.ts';
 import { perimeterMm } from '../room/index.ts';
 import { TAKEN_UP } from './context.ts';
 import type { StripContext } from './facts.ts';
-import { layerAreaM2, rateOf } from './options.ts';
+import { dustOf, layerAreaM2, rateOf } from './options.ts';
 import type { CutPlan, SawDepth } from './pieces.ts';
 import type { Ask } from './prepare.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
@@ -183,7 +183,7 @@ export function mendStep(ctx: StripContext, layer: Layer): Undone {
 
 /** Vacuuming the base once everything is up. */
 export function cleanStep(ctx: StripContext, going: readonly Layer[]): Undone {
-  const mineral = going.some((l) => LAYERS[l.kind].dust === 'silica');
+  const mineral = going.some((l) => dustOf(ctx, l) === 'silica');
   return {
     key: 'clean/vacuum',
     group: 'clean',

@@ -31,7 +31,7 @@ const judge = (facts: Partial<DampFacts>, answers: Record<string, AnswerValue> =
 const DRY = { 'damp/source': 'no', 'damp/outer-walls': [] };
 
 test('nothing read asks for tests and air', () => {
-  expect(judge({})).toEqual({ 'damp-tests': 'measure', 'damp-air': 'measure' });
+  expect(judge({})).toEqual({ 'damp-walls': 'measure', 'damp-tests': 'measure', 'damp-air': 'measure' });
 });
 
 test('enough valid probes under the limit and air in band: lay', () => {

@@ -4,9 +4,14 @@ import { answerTo } from '../fields/index.ts';
 import { bandClock, outWords } from '../air/index.ts';
 import {
   forecastProbe,
+  HEAT_UP,
+  onGround,
+  outerWallsOf,
+  waitRefused,
   METHOD_SPECS,
   OUTER_WALL_MM,
   probeSeries,
+  testName,
   usualPlan,
   type DampContext,
   type DampState,
@@ -16,8 +21,10 @@ import {
   SOURCE,
   WAY_OUT,
 } from '../damp/index.ts';
-import { decidedBy } from '../hazards/index.ts';
-import { distanceMm } from '../room/index.ts';
+import { isWood } from '../coverings/index.ts';
+import { decidedBy, stopSaid } from '../hazards/index.ts';
+import { distanceMm, isTimber } from '../room/index.ts';
+import { MARK_WORDS } from '../soundness/index.ts';
 import { placeWords } from './place.ts';
 import { roomAir } from './room-air.ts';
 import type { OwnCriterion } from './words.ts';
@@ -48,6 +55,36 @@ export function dampCriteria(
       margin: sentence(ARRIVING[source]!),
       next: say('verdict.testOnceStopped', { who: DAMP_TRADES }),
     });
+  const [sign] = ctx.signs;
+  // Somebody who says that no water arrives has to say what did this.
+  if (sign && !(source in ARRIVING) && source !== 'suspected')
+    criteria.push({
+      id: 'damp-signs',
+      at: [sign.xMm, sign.yMm],
+      title: say('verdict.dampSignsTitle'),
+      verdict: 'measure',
+      margin: say(source === 'no' ? 'verdict.signsAgainstAnswer' : 'verdict.signsUnanswered', {
+        mark: lower(MARK_WORDS[sign.kind]),
+        place: placeWords(ctx.room, ctx.plan, [sign.xMm, sign.yMm]),
+      }),
+      next: say('verdict.findWhereFrom'),
+    });
+  if (onGround(ctx) && outerWallsOf(ctx) === null)
+    criteria.push({
+      id: 'damp-walls',
+      title: say('verdict.outerWallsTitle'),
+      verdict: 'measure',
+      margin: say('verdict.outerWallsUnanswered'),
+      next: say('verdict.answerOuterWalls'),
+    });
+  if (isHeatedMineral(ctx) && (answerTo(ctx.answers, HEAT_UP) ?? 'unknown') !== 'recorded')
+    criteria.push({
+      id: 'damp-heat-up',
+      title: say('verdict.heatUpTitle'),
+      verdict: 'measure',
+      margin: say(answerTo(ctx.answers, HEAT_UP) === 'not-done' ? 'verdict.heatUpNotDone' : 'verdict.heatUpUnrecorded'),
+      next: say('verdict.heatUpFirst'),
+    });
   const judged = state.methods.filter((m) => m.limit && m.governing);
   for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo));
   const qualifying = state.methods.filter((m) => m.qualifying);
@@ -69,14 +106,27 @@ export function dampCriteria(
         count: open.length,
         most: decimals(Math.max(...open.map((o) => o.value)), 1),
       }),
-      next: say('verdict.testThere', {
-        place: placeWords(ctx.room, ctx.plan, [open[0]!.test.xMm, open[0]!.test.yMm]),
-      }),
+      next:
+        closedWords(state.methods.find((m) => m.method === state.chosen)!) ??
+        say('verdict.testThere', {
+          place: placeWords(ctx.room, ctx.plan, [open[0]!.test.xMm, open[0]!.test.yMm]),
+        }),
     });
   if (state.boards) criteria.push(boardsCriterion(state.boards));
+  else if (isTimber(ctx.room.baseKind) && isWood(ctx.card))
+    criteria.push({
+      id: 'damp-boards',
+      title: say('verdict.boardsTitle'),
+      verdict: 'measure',
+      margin: say('verdict.boardsUnread'),
+      next: say('verdict.readBoards'),
+    });
   criteria.push(airCriterion(ctx));
   return criteria;
 }
+
+const isHeatedMineral = ({ room }: DampContext): boolean =>
+  !isTimber(room.baseKind) && (room.base.heating === 'water' || room.base.heating === 'electric');
 
 function methodCriterion(
   ctx: DampContext,
@@ -110,9 +160,10 @@ function methodCriterion(
       ...base,
       verdict: 'measure',
       next:
-        method.missing > 0
+        closedWords(method) ??
+        (method.missing > 0
           ? say('verdict.moreTests', { tests: count(method.missing) })
-          : say('verdict.outerWallUntested'),
+          : say('verdict.outerWallUntested')),
     };
   }
   if (source in ARRIVING || source === 'suspected')
@@ -130,7 +181,8 @@ function methodCriterion(
     };
   if (way === 'other-covering') return { ...base, verdict: 'work', next: say('verdict.chooseTolerantCard') };
   const wanted = answerTo(ctx.answers, LAYING_DAY);
-  const forecast = wanted ? waitForecast(ctx, state, memo) : null;
+  // A probe's forecast answers for probes only: no method is converted into another.
+  const forecast = wanted && method.method === 'probe' && !waitRefused(ctx) ? waitForecast(ctx, state, memo) : null;
   if (wanted && forecast?.lateUtc && forecast.lateUtc.slice(0, 10) <= wanted)
     return {
       ...base,
@@ -144,8 +196,12 @@ function methodCriterion(
   return { ...base, verdict: 'work', next: say('verdict.chooseWayOut') };
 }
 
+/** Why a test may not be made here and who decides; null where it may. */
+const closedWords = ({ gate }: MethodState): Said | null => (gate.stops[0] ? stopSaid(gate.stops[0]) : null);
+
 function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodState): OwnCriterion {
   const due = state.due[0];
+  const uncounted = chosen.results.findLast((r) => !r.valid);
   const spec = METHOD_SPECS[chosen.method];
   return {
     id: 'damp-tests',
@@ -161,7 +217,10 @@ function missingCriterion(ctx: DampContext, state: DampState, chosen: MethodStat
         ? say('verdict.readFrom', { test: due.words, from: moment(due.from) })
         : due
           ? say('verdict.readTest', { test: lower(due.words) })
-          : say('verdict.makeTests', { tests: count(Math.max(1, chosen.missing)), how: lower(spec.how[0]!) }),
+          : (closedWords(chosen) ??
+            (uncounted &&
+              say('verdict.readButVoid', { test: testName(uncounted.test), fault: uncounted.faults[0]! })) ??
+            say('verdict.makeTests', { tests: count(Math.max(1, chosen.missing)), how: lower(spec.how[0]!) })),
   };
 }
 

@@ -5,4 +5,4 @@ export { LIPS_CHECK, markTick } from './ticks.ts';
 export { stripCriteria } from './strip.ts';
 export { dampCriteria } from './damp.ts';
 export { roomAir } from './room-air.ts';
-export { soundCriteria } from './sound.ts';
+export { openMarks, soundCriteria } from './sound.ts';

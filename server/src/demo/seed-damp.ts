@@ -1,6 +1,6 @@
 import { FIGURES } from '@maquette/core/figures';
 import { planOf, UNKNOWN_BASE, type RoomFacts } from '@maquette/core/room';
-import { walkOf } from '@maquette/core/soundness';
+import { walkPlaces } from '@maquette/core/soundness';
 import { normal, roundTo } from '@maquette/core/units';
 import { DAMP_STORIES } from './damp-story.ts';
 import type { DemoRoom } from './demo-room.ts';
@@ -70,7 +70,7 @@ export async function seedDamp(
   for (const [n, { id: _, ...mark }] of (story.marks ?? []).entries())
     await put('marks', `${id}-damage-${n + 1}`, id, mark);
   const facts = { baseKind: room.baseKind, base: { ...UNKNOWN_BASE, ...room.base }, units: room.units } as RoomFacts;
-  const steps = walkOf(facts, planOf(shape), [], FIGURES['tap-mm'].value);
+  const steps = walkPlaces(facts, planOf(shape), FIGURES['tap-mm'].value);
   const walked = story.walked === 'all' ? steps.length : (story.walked ?? 0);
   for (const [n, step] of steps.slice(0, walked).entries())
     await put('checks', `${id}-check-${n + 1}`, id, {

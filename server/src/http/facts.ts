@@ -1,5 +1,5 @@
 import express, { Router, type Request, type Response } from 'express';
-import { FACT_KINDS, isRoomKind, largestWrite, type FactKind, type Write } from '@maquette/facts';
+import { FACT_KINDS, isRoomKind, largestWrite, upgraded, type FactKind, type Write } from '@maquette/facts';
 import { checkId, checkWrite } from '@maquette/facts/check';
 import { putFact, readHistory } from '../store/facts.ts';
 import type { Store } from '../store/store.ts';
@@ -20,12 +20,20 @@ export function factRoutes(store: Store, now: () => string): Router {
   return routes;
 }
 
+/** What an app that was opened before the server was renewed sends, with the fields that came since. */
+function asOfToday(kind: FactKind, sent: unknown): unknown {
+  if (typeof sent !== 'object' || sent === null || Array.isArray(sent)) return sent;
+  const lifted = upgraded(kind, sent as Record<string, unknown>);
+  return lifted.kind === kind ? lifted.body : sent;
+}
+
 async function put(store: Store, kind: FactKind, req: Request, res: Response, now: string): Promise<void> {
   const id = String(req.params['id']);
   const roomId = isRoomKind(kind) ? String(req.params['room']) : null;
-  const errors = [...checkId(kind, id), ...checkWrite(kind, req.body)];
+  const sent = asOfToday(kind, req.body);
+  const errors = [...checkId(kind, id), ...checkWrite(kind, sent)];
   if (errors.length > 0) return refuse(res, errors);
-  const body = req.body as Write & Record<string, unknown>;
+  const body = sent as Write & Record<string, unknown>;
   const result = await store.write((tx) => putFact(store, tx, kind, id, roomId, body, now));
   if (result.ok) {
     // Which write is stored, and as which version: a write sent again may find the fact gone on since.

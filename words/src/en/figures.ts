@@ -92,6 +92,12 @@ export const figures = {
   'figures.grindLH': 'Hand grinder with shroud takes off',
   'figures.fillMostMm': 'Filled at most',
   'figures.fillMostMmSource': 'Beyond it a screed or a raised floor is the cheaper way.',
+  'figures.skinHM2': 'Sanding the skin off calcium sulfate',
+  'figures.timberLoadKgM2': 'Compound on a suspended timber floor, at most',
+  'figures.timberLoadKgM2Source':
+    'Usual limit without an engineer’s word; all lifts together, nothing taken off for what went.',
+  'figures.stackKgM2': 'Bags stacked on a suspended timber floor, at most',
+  'figures.stackKgM2Source': 'Usual live load of a dwelling’s floor.',
   'figures.doorFillMm': 'Filled at most at an opening',
   'figures.doorFillMmSource': 'Doors and thresholds take up little; measure what clears.',
   'figures.doorReachMm': 'An opening’s limit reaches in by',

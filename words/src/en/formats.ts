@@ -9,6 +9,8 @@ export const formats = {
   'formats.sample': 'Laboratory sample {sampleNo}',
   'formats.samplePositive': 'positive',
   'formats.sampleNegative': 'negative',
+  'formats.samplePositiveFor': 'positive for {analyte}',
+  'formats.sampleNegativeFor': 'negative for {analyte}',
   'formats.set': '{test} set',
   'formats.deep': '{depthMm} deep',
   'formats.c': '{temperature}',

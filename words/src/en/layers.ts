@@ -1,5 +1,7 @@
 /** What the layers part says. */
 export const layers = {
+  'layers.analyteCoalTar': 'coal tar',
+  'layers.analyteOther': 'something else, as its sheet names it',
   'layers.partWordsFinish': 'paint or varnish',
   'layers.conditionWordsSound': 'Sound',
   'layers.conditionWordsWorn': 'Worn',

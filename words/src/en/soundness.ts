@@ -120,6 +120,7 @@ export const soundness = {
   'soundness.patch': 'Patch',
   'soundness.repairMortar': 'Repair mortar',
   'soundness.mortarFormula': '{area} m² × {depthMm} mm × {fillKgL} kg/l',
+  'soundness.byFinding': '{by}, {on}, {document}: {may}',
   'soundness.walkJoistLineHeelToToe': 'Walk joist line {n}, heel to toe',
   'soundness.tapAlongRowEvery': 'Tap along row {n}, every {tapMm}',
   'soundness.dropOnYourHeelsAtSpot': 'Drop on your heels at spot {i}',

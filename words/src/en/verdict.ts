@@ -97,6 +97,22 @@ export const verdict = {
   'verdict.lip': '{apart} {side}: a lip of {step}, {place}.',
   'verdict.mendLip': 'Take the high edge down, or feather the low side.',
   'verdict.lipAllowed': 'Nothing to do.',
+  'verdict.readButVoid': '{test} was read and does not count: {fault}.',
+  'verdict.outerWallsTitle': 'Outer walls',
+  'verdict.outerWallsUnanswered':
+    'The base lies on or under the ground, and which of its walls are outer walls is not answered.',
+  'verdict.answerOuterWalls': 'Say which walls are outer walls, or that none is: damp comes in beside them first.',
+  'verdict.heatUpTitle': 'First heating',
+  'verdict.heatUpNotDone': 'The heated floor has not been heated up yet.',
+  'verdict.heatUpUnrecorded': 'There is no record that the heated floor has been heated up.',
+  'verdict.heatUpFirst':
+    'Heat it up as its maker writes, keep the record, let it cool and test then. The heating trade decides.',
+  'verdict.boardsUnread': 'The boards that will be laid have not been read.',
+  'verdict.readBoards': 'Read the moisture of the boards with pins as well: wood on wood has to agree.',
+  'verdict.dampSignsTitle': 'Signs of water',
+  'verdict.signsAgainstAnswer': 'It is answered that nothing points to water, and {mark} {place} is still open.',
+  'verdict.signsUnanswered': 'Whether water comes in is not answered, and {mark} {place} is still open.',
+  'verdict.findWhereFrom': 'Find where its water came from and answer again, or make it good and tick it.',
   'verdict.damageTitle': 'Damage',
   'verdict.damageOpen':
     '{count, plural, one {# mark is} other {# marks are}} open. The first to see to: {mark}, {place}.',

@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
-import { METHOD_SPECS, methodsFor, type DampMethod } from '@maquette/core/damp';
-import { mayDo } from '@maquette/core/hazards';
+import { METHOD_SPECS, methodsFor, testGate, type DampMethod } from '@maquette/core/damp';
 import { boundsMm, type Polygon } from '@maquette/core/room';
 import type { Action } from '../../room/actions.tsx';
 import { RoomFrame } from '../../room/room-frame.tsx';
@@ -46,9 +45,7 @@ export function DampStage(props: StageProps) {
   const [placing, setPlacing] = useState(false);
   const methods = methodsFor(room.baseKind);
   const method = asked && methods.includes(asked) ? asked : (damp?.state.chosen ?? methods[0]!);
-  const gate = damp
-    ? mayDo(damp.ctx.hazards, METHOD_SPECS[method].gate, { layers: damp.ctx.layers, base: true })
-    : null;
+  const gate = damp ? testGate(damp.ctx, method) : null;
   const allowed = gate?.allowed ?? false;
   const state = damp?.state.methods.find((m) => m.method === method) ?? null;
   const results = damp?.state.results;

@@ -2,6 +2,8 @@ import { StyleSheet, View } from 'react-native';
 import {
   CHANGED,
   DAMP_QUESTIONS,
+  HEAT_UP,
+  onGround,
   LAYING_DAY,
   OUTER_WALLS,
   outerWallsOf,
@@ -27,15 +29,45 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
   const answers = useAnswers(shown);
   const walls = outerWallsOf(ctx);
   const timber = isTimber(room.baseKind);
-  const asked = DAMP_QUESTIONS.filter(({ asked: { question } }) => !timber || question === SOURCE.question);
+  const heated = room.base.heating === 'water' || room.base.heating === 'electric';
+  const asked = DAMP_QUESTIONS.filter(
+    ({ asked: { question } }) => question === SOURCE.question || (!timber && (heated || question !== HEAT_UP.question)),
+  );
   const source = answers.to(SOURCE);
   const toggle = (wall: number) => {
     const held = walls ?? [];
     const next = held.includes(wall) ? held.filter((w) => w !== wall) : [...held, wall].sort((a, b) => a - b);
     void answers.set(OUTER_WALLS, next, 'Outer walls marked');
   };
+  // While it holds the room up it stands in sight.
+  const wallsFirst = onGround(ctx) && walls === null;
+  const outer = (
+    <View style={styles.walls} role="group" accessibilityLabel="Outer walls">
+      <Words size="small" quiet>
+        {walls === null ? 'Outer walls: nobody has said yet' : 'Outer walls: each asks for a test within 1 m'}
+      </Words>
+      <View style={styles.row}>
+        {room.walls.map((wall, i) => (
+          <Button
+            key={i}
+            label={wall.name || `W${i + 1}`}
+            selected={walls?.includes(i) ?? false}
+            onPress={() => toggle(i)}
+            style={styles.wall}
+          />
+        ))}
+        <Button
+          label="None"
+          selected={walls !== null && walls.length === 0}
+          onPress={() => void answers.set(OUTER_WALLS, [], 'No outer walls')}
+          style={styles.wall}
+        />
+      </View>
+    </View>
+  );
   return (
     <View style={styles.box}>
+      {wallsFirst ? outer : null}
       {source === null ? <Asked of={DAMP_QUESTIONS[0]} answers={answers} /> : null}
       <Fold
         title="What is known"
@@ -46,30 +78,7 @@ export function Known({ shown, room, ctx }: { shown: ShownRoom; room: RoomFacts;
           .map((q) => (
             <Asked key={q.asked.question} of={q} answers={answers} />
           ))}
-        {!timber ? (
-          <View style={styles.walls} role="group" accessibilityLabel="Outer walls">
-            <Words size="small" quiet>
-              {walls === null ? 'Outer walls: nobody has said yet' : 'Outer walls: each asks for a test within 1 m'}
-            </Words>
-            <View style={styles.row}>
-              {room.walls.map((wall, i) => (
-                <Button
-                  key={i}
-                  label={wall.name || `W${i + 1}`}
-                  selected={walls?.includes(i) ?? false}
-                  onPress={() => toggle(i)}
-                  style={styles.wall}
-                />
-              ))}
-              <Button
-                label="None"
-                selected={walls !== null && walls.length === 0}
-                onPress={() => void answers.set(OUTER_WALLS, [], 'No outer walls')}
-                style={styles.wall}
-              />
-            </View>
-          </View>
-        ) : null}
+        {!timber && !wallsFirst ? outer : null}
         <OneField
           label="Weathertight and cured since"
           of={WEATHERTIGHT.takes}

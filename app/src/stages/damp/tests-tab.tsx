@@ -27,7 +27,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { useAnswers } from '../use-answers.ts';
-import { GateAlert } from './gate-alert.tsx';
+import { GateAlert } from '../gate-alert.tsx';
 import { Known } from './known.tsx';
 import { ProbeFileKey } from './probe-file-key.tsx';
 import { TestCard } from './test-card.tsx';
@@ -88,7 +88,9 @@ export function TestsTab({ shown, room, damp, method, gate, onMethod, open, onOp
             void answers.set(METHOD, chosen, `Method: ${say(METHOD_SPECS[chosen].words).toLowerCase()}`);
         }}
       />
-      {!gate.allowed ? <GateAlert shown={shown} room={room} gate={gate} /> : null}
+      {!gate.allowed ? (
+        <GateAlert shown={shown} room={room} gate={gate} title="Not made yet: it disturbs the floor" />
+      ) : null}
       <View style={styles.guide} testID="guide">
         <Words bold>
           {standing ? need(standing.valid.length, standing.need.count, say(spec.words)) : say(spec.words)}

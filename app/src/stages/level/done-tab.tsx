@@ -33,7 +33,15 @@ export function DoneTab({ shown, room, way, picture, onRead }: Props) {
   const { achieved, stations } = picture;
   const waiting = achieved.some((a) => a.waiting.length > 0);
   const numbers = new Map(stations.map((s) => [s.key, s.number]));
-  const form = way && (way.way || way.plane) ? <RecordForm key={way.id} shown={shown} way={way} /> : null;
+  const stops = picture.criteria.filter(({ verdict }) => verdict === 'stop');
+  const form =
+    way && (way.way || way.plane) ? (
+      stops.length > 0 ? (
+        <Stopped stops={stops} />
+      ) : (
+        <RecordForm key={way.id} shown={shown} way={way} />
+      )
+    ) : null;
   return (
     <View style={styles.box} testID="done">
       {achieved.map((a) => (
@@ -55,6 +63,22 @@ export function DoneTab({ shown, room, way, picture, onRead }: Props) {
 }
 
 const DONE = only(KINDS.works.fields, 'product', 'batch', 'bagsUsed', 'tempC', 'rhPercent', 'note');
+
+/** What stands stopped in the room: nothing is told done over it. */
+function Stopped({ stops }: { stops: RoomPicture['criteria'] }) {
+  const say = useSay();
+  const palette = usePalette();
+  return (
+    <View role="alert" style={styles.form}>
+      <Words bold color={palette.verdict.stop}>
+        No levelling is recorded as done while the room is stopped.
+      </Words>
+      {stops.map((stop) => (
+        <Words key={stop.id} size="small">{`${say(stop.title)}: ${say(stop.margin)} ${say(stop.next)}`}</Words>
+      ))}
+    </View>
+  );
+}
 
 function RecordForm({ shown, way }: { shown: ShownRoom; way: ShownWay }) {
   const say = useSay();

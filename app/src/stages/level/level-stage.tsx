@@ -149,6 +149,7 @@ export function LevelStage(props: StageProps) {
             ) : null}
             {tab === 'work' ? (
               <WorkTab
+                caution={plan.caution}
                 shown={shown}
                 room={room}
                 timber={isTimber(picture.laidOver)}

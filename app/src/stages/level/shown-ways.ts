@@ -1,8 +1,9 @@
 import { inWords } from '@maquette/words';
 import type { LevellingPlan, PlaneChoice, Programmed, Refusal, Way, WayId } from '@maquette/core/levelling';
+import { decidedBy } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
 import { planOf } from '@maquette/core/room';
-import { formatGap, unitLabel, type UnitSystem } from '@maquette/core/units';
+import { formatGap, formatMassPerArea, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
 import type { Planned } from '../../worker/use-planned.ts';
 
@@ -73,7 +74,7 @@ export function shownWays(room: RoomFacts, planned: Planned, planeAt: number): S
     },
   );
   const plane = plan.planes[planeAt] ?? plan.planes[0] ?? null;
-  const list: ShownWay[] = [...ways, ...(plane ? [planeRow(room, plane, timber)] : []), ...panelRow(plan)];
+  const list: ShownWay[] = [...ways, ...(plane ? [planeRow(room, plane, timber)] : []), ...panelRow(room, plan)];
   // Where a height is asked for, the way that meets it is the answer, whatever the others cost.
   const rank = (way: ShownWay) =>
     way.refused ? 2 : way.cost === null ? 1 : way.holds ? (way.id === 'ramp' ? -1 : 0) : 1;
@@ -116,13 +117,15 @@ function planeRow(room: RoomFacts, plane: PlaneChoice, timber: boolean): ShownWa
   };
 }
 
-function panelRow({ panel }: LevellingPlan): ShownWay[] {
+function panelRow(room: RoomFacts, { panel }: LevellingPlan): ShownWay[] {
   if (!panel) return [];
-  const { cost, hours, riseMm } = panel;
-  return [{ ...blank('panel'), cost, hours, riseMm, dust: 'wood dust' }];
+  const { cost, hours, riseMm, refusal } = panel;
+  const refused = refusal && refusedWords(room, refusal);
+  return [{ ...blank('panel'), cost, hours, riseMm, dust: 'wood dust', refused }];
 }
 
 function refusalOf(room: RoomFacts, id: WayId, programmed: Programmed | null, way: Way | null): string | null {
+  if (way?.refusal) return refusedWords(room, way.refusal);
   if (way && !way.holds && programmed?.settled)
     return 'what is left after it is over the rule: the depth limits do not allow more';
   if (!programmed || programmed.way) return null;
@@ -131,9 +134,16 @@ function refusalOf(room: RoomFacts, id: WayId, programmed: Programmed | null, wa
   return refusedWords(room, refusal);
 }
 
-function refusedWords(room: RoomFacts, { words, takesMm, allowedMm, at }: Refusal): string {
-  const mm = (value: number) => formatGap(value, room.units);
-  return `held back by ${inWords(words, room.units)}: it would take ${mm(takesMm)} ${unitLabel(room.units)} at ${inWords(placeWords(room, planOf(room), at), room.units)}, ${mm(allowedMm)} allowed`;
+function refusedWords(room: RoomFacts, refusal: Refusal): string {
+  const { units } = room;
+  const words = inWords(refusal.words, units);
+  const at = inWords(placeWords(room, planOf(room), refusal.at), units);
+  if (refusal.limit === 'load') {
+    const load = (kgM2: number) => formatMassPerArea(kgM2, units);
+    return `stop, held back by ${words}: it would come to ${load(refusal.takesKgM2)} at ${at}, ${load(refusal.allowedKgM2)} allowed. ${inWords(decidedBy(refusal.decides), units)}`;
+  }
+  const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
+  return `held back by ${words}: it would take ${mm(refusal.takesMm)} at ${at}, ${mm(refusal.allowedMm)} allowed`;
 }
 
 /** `no rise at doors`, `+3.0 mm at a door`. */

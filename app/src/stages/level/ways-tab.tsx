@@ -1,4 +1,3 @@
-import { stopSaid } from '@maquette/core/hazards';
 import { StyleSheet, View } from 'react-native';
 import type { RoomPicture } from '@maquette/core';
 import type { LevellingPlan } from '@maquette/core/levelling';
@@ -13,6 +12,7 @@ import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
 import { costWords, hoursWords } from '../amounts.ts';
 import { FiguresFold } from '../figures-fold.tsx';
+import { GateAlert } from '../gate-alert.tsx';
 import { levelFigures } from './level-figures.ts';
 import { PlaneCurve } from './plane-curve.tsx';
 import { PlanksFold } from './planks-fold.tsx';
@@ -20,7 +20,6 @@ import { Proof } from './proof.tsx';
 import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
-import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
 
@@ -39,7 +38,6 @@ interface Props {
 
 /** The ways to make the floor keep its rule, side by side, and what the chosen one stands on. */
 export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt, onPlane, onMark }: Props) {
-  const say = useSay();
   const palette = usePalette();
   const { plan } = planned;
   const { units } = room;
@@ -58,17 +56,14 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
       {plan.provisional ? (
         <Words color={palette.verdict.work}>Provisional: the readings do not cover the floor yet.</Words>
       ) : null}
-      {gates.prime.stops.concat(gates.prime.allowed ? gates.grind.stops : []).map((stop) => (
-        <View
-          key={say(stop.words)}
-          role="alert"
-          style={[styles.warn, { backgroundColor: palette.highWash }]}
-          testID="shut"
-        >
-          <Words bold>{gates.prime.allowed ? 'No grinding here' : 'No grinding and no priming here'}</Words>
-          <Words size="small">{say(stopSaid(stop))}</Words>
-        </View>
-      ))}
+      {gates.grind.allowed && gates.prime.allowed ? null : (
+        <GateAlert
+          shown={shown}
+          room={room}
+          gate={gates.prime.allowed ? gates.grind : gates.prime}
+          title={gates.prime.allowed ? 'No grinding here' : 'No grinding and no priming here'}
+        />
+      )}
       <View role="radiogroup" accessibilityLabel="Ways to level" style={styles.ways}>
         {ways.map((w) => (
           <WayRow
@@ -197,7 +192,6 @@ const styles = StyleSheet.create({
   box: { padding: SPACE.edge, gap: SPACE.part },
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
-  warn: { padding: SPACE.part, gap: SPACE.near },
   ways: { gap: 6 },
   way: { paddingHorizontal: SPACE.part, paddingVertical: SPACE.gap, gap: 2, minHeight: 56 },
   stop: { flexGrow: 0 },

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { figuresOf, type FigureOf } from '@maquette/core/figures';
-import { grindingTask, isSpot, shimSteps, type Patch } from '@maquette/core/levelling';
-import { planOf, type RoomFacts } from '@maquette/core/room';
+import { bagsPerM2, grindingTask, isSpot, shimSteps, type Patch } from '@maquette/core/levelling';
+import { isTimber, planOf, type RoomFacts } from '@maquette/core/room';
+import type { Said } from '@maquette/core/said';
 import {
   formatArea,
   formatGap,
@@ -31,13 +32,15 @@ interface Props {
   room: RoomFacts;
   timber: boolean;
   way: ShownWay;
+  /** What the base asks of every fill; null where nothing in particular. */
+  caution: Said | null;
   chosen: string | null;
   onChoose: (label: string | null) => void;
   children?: ReactNode;
 }
 
 /** The chosen way as work: what to fill and to grind and how deep, bags, water, and a pour in its bays. */
-export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }: Props) {
+export function WorkTab({ shown, room, timber, way, caution, chosen, onChoose, children }: Props) {
   const say = useSay();
   const figure = figuresOf(shown.plain.figures);
   const { units } = room;
@@ -74,7 +77,13 @@ export function WorkTab({ shown, room, timber, way, chosen, onChoose, children }
           {say(grindingTask(areas.find(({ what }) => what === 'grind')!.area, timber, figure).dust)}
         </Words>
       ) : null}
+      {caution && fillL > 0 ? <Words bold>{say(caution)}</Words> : null}
       {needs.length > 0 ? <Needs needs={needs} units={units} /> : null}
+      {lead && isTimber(room.baseKind) ? (
+        <Words size="small">
+          {`Stack at most ${counted(bagsPerM2(lead.compound.bagKg, figure), 'bag')} on a square metre of floor, near the walls and across the joists. A structural engineer decides about more.`}
+        </Words>
+      ) : null}
       {primerL > 0 ? (
         <Words
           figure

@@ -9,6 +9,7 @@ import {
   treatmentOf,
   type Mark as DamageMark,
   type Quantity,
+  type Underfoot,
 } from '@maquette/core/soundness';
 import { formatArea, formatMass, formatReach, formatVolume, type UnitSystem } from '@maquette/core/units';
 import { markTick } from '@maquette/core/verdict';
@@ -26,6 +27,7 @@ import { useFactForm } from '../../form/fact-form.ts';
 import { Mark } from '../../ui/mark.tsx';
 import { PhotoStrip } from '../../photos/photo-strip.tsx';
 import { Words } from '../../ui/text.tsx';
+import { FindingForm } from './finding-form.tsx';
 import { hoursWords } from '../amounts.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
@@ -36,6 +38,7 @@ interface Props {
   room: RoomFacts;
   mark: DamageMark;
   figure: FigureOf;
+  under: Underfoot;
   open: boolean;
   onOpen: () => void;
 }
@@ -65,11 +68,12 @@ const ASKED: Partial<Record<DamageMark['kind'], readonly (keyof typeof MARK_RANG
 };
 
 /** One mark: its size, what is done about it with how much, who decides, and the tick when it is done. */
-export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
+export function MarkCard({ shown, room, mark, figure, under, open, onOpen }: Props) {
   const say = useSay();
   const palette = usePalette();
-  const treatment = treatmentOf(mark, room, figure);
+  const treatment = treatmentOf(mark, room, figure, under);
   const tick = shown.ticks.find((t) => t.key === markTick(mark.id));
+  const closed = tick && treatment.verdict !== 'stop';
   const place = tapeFrom(room, usePlan(room), mark)
     .map((d) => `${formatReach(Math.round(d.distanceMm / 10) * 10, room.units)} from ${say(d.name)}`)
     .join(', ');
@@ -81,9 +85,9 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
     <View style={[styles.card, { borderColor: open ? palette.chalk : palette.rule }]} testID={`mark-${mark.kind}`}>
       <Touch aria-expanded={open} label={`${say(name)}. ${place}`} onPress={onOpen}>
         <View style={styles.head}>
-          <Mark verdict={tick ? 'lay' : treatment.verdict} />
+          <Mark verdict={closed ? 'lay' : treatment.verdict} />
           <View style={styles.grow}>
-            <Words bold>{`${say(name)}${tick ? ': done' : ''}`}</Words>
+            <Words bold>{`${say(name)}${closed ? ': done' : ''}`}</Words>
             <Words size="small" quiet>
               {place}
             </Words>
@@ -91,7 +95,7 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
         </View>
       </Touch>
       <Words>{say(treatment.words)}</Words>
-      {treatment.decides ? (
+      {treatment.decides && treatment.closedBy.length === 0 ? (
         <Words bold size="small">
           {say(decidedBy(treatment.decides))}
         </Words>
@@ -133,6 +137,14 @@ export function MarkCard({ shown, room, mark, figure, open, onOpen }: Props) {
               {say(c)}
             </Words>
           ))}
+          {treatment.awaits && treatment.closedBy.length === 0 ? (
+            <FindingForm
+              finding={mark.finding}
+              awaits={treatment.awaits}
+              units={room.units}
+              onFinding={(finding) => change(`${say(name)}: ${finding ? 'decided' : 'not decided'}`, { finding })}
+            />
+          ) : null}
           <PhotoStrip shown={shown} about={{ about: 'mark', aboutId: mark.id, at: { xMm: mark.xMm, yMm: mark.yMm } }} />
           <ButtonRow>
             <Button

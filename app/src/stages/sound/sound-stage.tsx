@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { figuresOf } from '@maquette/core/figures';
 import { type PointMm } from '@maquette/core/room';
 import { MARK_WORDS, newMark, USUAL_SHAPE, walkOf, type MarkKind } from '@maquette/core/soundness';
+import { underfootOf } from '@maquette/core/stripout';
 import { newId } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
@@ -33,13 +34,15 @@ export function SoundStage(props: StageProps) {
   const figure = useMemo(() => figuresOf(shown.plain.figures), [shown.plain.figures]);
   const plan = usePlan(room);
   const criteria = criteriaOf(picture, 'sound');
-  const steps = useMemo(() => walkOf(room, plan, checks, figure('tap-mm')), [room, plan, checks, figure]);
+  const under = useMemo(() => underfootOf(room, shown.plain), [room, shown.plain]);
+  const steps = useMemo(() => walkOf(room, plan, checks, figure('tap-mm'), under), [room, plan, checks, figure, under]);
   const [tab, setTab] = useState<'walk' | 'marks'>('walk');
   const [asked, setStep] = useState<string | null>(null);
   const [open, setOpen] = useState<string | null>(null);
   const [kind, setKind] = useState<MarkKind | null>(null);
   const [drawing, setDrawing] = useState<PointMm[]>([]);
-  const step = steps.find((s) => s.key === asked) ?? steps.find((s) => !s.done) ?? null;
+  const left = steps.filter((s) => !s.done);
+  const step = steps.find((s) => s.key === asked) ?? left.find((s) => s.closedBy.length === 0) ?? left[0] ?? null;
   const shape = kind ? USUAL_SHAPE[kind] : null;
   const least = shape === 'area' ? 3 : shape === 'line' ? 2 : 1;
   const drawn =
@@ -139,6 +142,7 @@ export function SoundStage(props: StageProps) {
                 room={room}
                 mark={mark}
                 figure={figure}
+                under={under}
                 open={open === mark.id}
                 onOpen={() => setOpen(open === mark.id ? null : mark.id)}
               />

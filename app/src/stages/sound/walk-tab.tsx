@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { stopSaid } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
 import type { WalkStep } from '@maquette/core/soundness';
 import { LIPS_CHECK } from '@maquette/core/verdict';
@@ -50,12 +51,22 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
           <Words bold size="large">
             {say(step.words)}
           </Words>
-          <Words>{HOW[step.kind]}</Words>
+          {step.closedBy.length > 0 ? (
+            <Words role="alert">{`Not now. ${step.closedBy.map((stop) => say(stopSaid(stop))).join(' ')}`}</Words>
+          ) : (
+            <Words>{HOW[step.kind]}</Words>
+          )}
           <ButtonRow>
-            <Button kind="main" label="Nothing found" onPress={() => void record(step.key, false)} />
+            <Button
+              kind="main"
+              label="Nothing found"
+              disabled={step.closedBy.length > 0}
+              onPress={() => void record(step.key, false)}
+            />
             <Button
               label="Something found"
               hint="Then mark what it is on the sheet"
+              disabled={step.closedBy.length > 0}
               onPress={() => void record(step.key, true)}
             />
           </ButtonRow>

@@ -13,7 +13,7 @@ import {
   type LayerGate,
   stopSaid,
 } from '@maquette/core/hazards';
-import { layerName } from '@maquette/core/layers';
+import { ANALYTE_WORDS, layerName } from '@maquette/core/layers';
 import type { RoomFacts } from '@maquette/core/room';
 import { only } from '@maquette/core/fields';
 import { bodyOf, KINDS } from '@maquette/facts';
@@ -78,7 +78,7 @@ export function HazardsTab({ shown, room, gates }: Props) {
                   bold
                   color={m.state === 'shut' || m.state === 'positive' ? palette.verdict.stop : palette.ink}
                 >
-                  {`${m.part[0]!.toUpperCase()}${m.part.slice(1)}, ${m.hazard.replace('-', ' ')}: ${STATE_WORDS[m.state]}`}
+                  {`${m.part[0]!.toUpperCase()}${m.part.slice(1)}, ${say(ANALYTE_WORDS[m.hazard])}: ${STATE_WORDS[m.state]}`}
                 </Words>
                 <Words size="small">{`${say(m.words)}.`}</Words>
               </View>

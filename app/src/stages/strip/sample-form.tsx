@@ -1,7 +1,15 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { PART_WORDS, type Layer, type Part } from '@maquette/core/layers';
-import { filled } from '@maquette/core/fields';
+import {
+  ANALYTE_WORDS,
+  ANALYTES,
+  LAYERS,
+  PART_WORDS,
+  type Analyte,
+  type Layer,
+  type Part,
+} from '@maquette/core/layers';
+import { filled, oneOf } from '@maquette/core/fields';
 import { KINDS } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -27,6 +35,7 @@ const SAMPLE = {
   sampleNo: filled(KINDS.samples.fields.sampleNo),
   laboratory: filled(KINDS.samples.fields.laboratory),
   resultOn: filled(KINDS.samples.fields.resultOn),
+  analyte: oneOf(...ANALYTES),
   result: KINDS.samples.fields.result,
 };
 
@@ -37,19 +46,29 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
   const palette = usePalette();
   const [id] = useState(newId);
   const [part, setPart] = useState<Part>(parts[0]!);
-  const [begins] = useState(() => ({ sampleNo: '', laboratory: '', resultOn: dayOf(nowUtc()), result: '' }));
+  const [begins] = useState(() => ({
+    sampleNo: '',
+    laboratory: '',
+    resultOn: dayOf(nowUtc()),
+    analyte: '',
+    result: '',
+  }));
   const form = useDraftForm(SAMPLE, begins, 'metric');
   const result = form.standing('result');
+  const analyte = form.standing('analyte');
   const record = () =>
     form.record(async (sample) => {
-      const written = await write(`Result for the ${say(PART_WORDS[part])}: ${sample.result}`, [
-        {
-          kind: 'samples',
-          id,
-          roomId: shown.room!.id,
-          body: { layerId: layer?.id ?? 'trim', part, where: layer?.where ?? [], ...sample, note: '' },
-        },
-      ]);
+      const written = await write(
+        `Result for the ${say(PART_WORDS[part])}: ${sample.result} for ${say(ANALYTE_WORDS[sample.analyte])}`,
+        [
+          {
+            kind: 'samples',
+            id,
+            roomId: shown.room!.id,
+            body: { layerId: layer?.id ?? 'trim', part, where: layer?.where ?? [], ...sample, note: '' },
+          },
+        ],
+      );
       if (written.ok) onDone();
       return written;
     });
@@ -62,6 +81,23 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         options={parts.map((p) => ({ value: p, label: say(PART_WORDS[p]) }))}
         onChange={setPart}
       />
+      <Choice
+        label="What was it analysed for? A sheet that names two is two results"
+        inline
+        value={isAnalyte(analyte) ? analyte : ''}
+        options={[
+          ...ANALYTES.map((of) => ({
+            value: of,
+            label: `${sentenceCase(say(ANALYTE_WORDS[of]))}${suspected(layer, part).includes(of) ? ', suspected here' : ''}`,
+          })),
+        ]}
+        onChange={(chosen) => void form.put('analyte', chosen)}
+      />
+      {form.asks('analyte') ? (
+        <Words role="alert" size="small" color={palette.verdict.stop}>
+          Say what the sheet says it was analysed for.
+        </Words>
+      ) : null}
       <FactField form={form} name="sampleNo" label="Sample number" />
       <FactField form={form} name="laboratory" label="Laboratory" />
       <FactField form={form} name="resultOn" label="Date of the result" hint="Year, month, day: 2026-05-04" />
@@ -87,7 +123,8 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         </Words>
       ) : null}
       <Words size="small" quiet>
-        A negative opens this material only, and only in the area it was taken from. A positive stays for good.
+        A negative opens this material only, only for what it was analysed for, and only in the area it was taken from.
+        A positive stays for good.
       </Words>
       <ButtonRow>
         <Button kind="main" label="Keep this result" onPress={() => void record()} />
@@ -96,5 +133,12 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
     </View>
   );
 }
+
+const isAnalyte = (value: unknown): value is Analyte => ANALYTES.some((of) => of === value);
+const sentenceCase = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
+
+/** What the material is suspected of by its kind; painted trim of lead. */
+const suspected = (layer: Layer | null, part: Part): Analyte[] =>
+  layer ? LAYERS[layer.kind].suspect.filter((s) => s.part === part).map((s) => s.hazard) : ['lead'];
 
 const styles = StyleSheet.create({ box: { borderWidth: 1, padding: SPACE.part, gap: SPACE.part } });
