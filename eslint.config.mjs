@@ -17,7 +17,7 @@ const CORE_PARTS = {
   air: ['units'],
   drying: ['units', 'room'],
   damp: ['units', 'figures', 'room', 'coverings', 'layers', 'hazards', 'air', 'drying'],
-  soundness: ['units', 'figures', 'room', 'layers'],
+  soundness: ['units', 'figures', 'room', 'layers', 'hazards'],
   stripout: ['units', 'figures', 'room', 'coverings', 'layers', 'hazards', 'soundness'],
   scan: ['units', 'room'],
   flat: ['units', 'room', 'coverings', 'scan'],

@@ -1,7 +1,5 @@
 import type { DampContext } from '../damp/index.ts';
-import { WATER_SIGNS } from '../soundness/index.ts';
-import { layersLeft, stripContext, underfootOf, type StripContext } from '../stripout/index.ts';
-import { openMarks } from '../verdict/index.ts';
+import { layersLeft, stripContext, type StripContext } from '../stripout/index.ts';
 import type { RoomSet } from './room-set.ts';
 
 const MINUTE_MS = 60_000;
@@ -18,9 +16,6 @@ export function dampContextOf(set: RoomSet, context: StripContext, atUtc: string
     facts: set,
     layers: layersLeft(set),
     answers: set.answers,
-    signs: openMarks(set.room, set, context.figure, underfootOf(set.room, context.facts)).flatMap(({ mark }) =>
-      WATER_SIGNS.includes(mark.kind) ? [mark] : [],
-    ),
     hazards: context.hazards,
     figure: context.figure,
     atUtc: wholeMinute(atUtc),

@@ -141,7 +141,8 @@ test('no layer is taken up, and no floor ground or primed, while what that does 
       for (const layer of facts.layers) {
         const gate = mayDoAll(under.hazards, removalOf(layer).methods, { layers: [layer], base: true });
         const steps = strip.steps.filter(({ group, layerIds }) => group === 'layer' && layerIds.includes(layer.id));
-        for (const step of steps) expect(step.stops.length > 0).toBe(!gate.allowed);
+        // A step may be stopped for more: a saw over heating, for one.
+        if (!gate.allowed) for (const step of steps) expect(step.stops).not.toEqual([]);
         if (!gate.allowed) expect(strip.packs.every(({ cut }) => cut === null)).toBe(true);
       }
       if (facts.layers.length > 0) return;

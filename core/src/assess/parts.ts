@@ -12,7 +12,8 @@ import {
   type StripContext,
   type StripPlan,
 } from '../stripout/index.ts';
-import { dampCriteria, flatCriteria, soundCriteria, stripCriteria } from '../verdict/index.ts';
+import { WATER_SIGNS } from '../soundness/index.ts';
+import { dampCriteria, flatCriteria, openMarks, soundCriteria, stripCriteria } from '../verdict/index.ts';
 import { dampContextOf } from './damp-context.ts';
 import { levelJob, levelling } from './level-parts.ts';
 import { breaksOf } from './room-breaks.ts';
@@ -85,7 +86,11 @@ const damp: RoomPart<'damp', 'strip'> = {
     // Ages are told to the minute: with something read, what is said holds to the end of this one.
     return { state: { context, state: judgeDamp(context) }, validUntil: timed ? context.atUtc : null };
   },
-  criteria: ({ context, state }, _set, _needs, _atUtc, { memo }) => dampCriteria(context, state, memo),
+  criteria({ context, state }, set, { strip }, _atUtc, { memo }) {
+    const open = openMarks(set.room, set, context.figure, underfootOf(set.room, strip.context.facts));
+    const signs = open.flatMap(({ mark }) => (WATER_SIGNS.includes(mark.kind) ? [mark] : []));
+    return dampCriteria(context, state, memo, signs);
+  },
 };
 
 /** Damage found and the floor gone over. */

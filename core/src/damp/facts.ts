@@ -17,7 +17,6 @@ import {
   type FactOf,
 } from '../fields/index.ts';
 import type { Layer } from '../layers/index.ts';
-import type { Mark } from '../soundness/index.ts';
 import { PLACE, type Plan, type RoomFacts } from '../room/index.ts';
 import { DAMP_METHODS, type DampMethod } from './method-names.ts';
 
@@ -133,8 +132,6 @@ export interface DampContext {
   facts: DampFacts;
   layers: readonly Layer[];
   answers: readonly Answer[];
-  /** Damage still open that water may have done: it questions an answer that none arrives. */
-  signs: readonly Mark[];
   hazards: HazardFacts;
   figure: FigureOf;
   /** The time judged at. */

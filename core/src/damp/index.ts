@@ -9,7 +9,8 @@ export {
 } from './facts.ts';
 export { type DampLimit, type DampState, judgeDamp, testGate, limitOf, type MethodState } from './judge.ts';
 export { GRADES_OF, METHOD_SPECS, testName, methodsFor, qualifyingMethods, testsForArea } from './methods.ts';
-export { needOf, onGround, OUTER_WALL_MM, outerWallsOf, placesApart, proposePlaces } from './needs.ts';
+export { onGround } from './ground.ts';
+export { needOf, OUTER_WALL_MM, outerWallsOf, placesApart, proposePlaces } from './needs.ts';
 export { type DampResult, dampResults, facesOf, probeWaitH, surfaceMarginC } from './result.ts';
 export {
   type DryingForecast,

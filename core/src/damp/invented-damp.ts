@@ -81,7 +81,6 @@ export function dampOf(
     facts: { ...NO_DAMP_FACTS, ...facts },
     layers: [],
     answers: said,
-    signs: [],
     hazards: {
       job: { country: null, asbestosFrom: null, leadFrom: null },
       samples: [],

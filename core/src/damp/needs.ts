@@ -7,11 +7,11 @@ import {
   distanceMm,
   distanceToSegmentMm,
   distanceToWallsMm,
-  isTimber,
   planAreaM2,
   type PointMm,
 } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
+import { onGround } from './ground.ts';
 import type { DampMethod } from './method-names.ts';
 import { testsForArea } from './methods.ts';
 import type { DampResult } from './result.ts';
@@ -35,17 +35,6 @@ const GRID_MM = 200;
 export function outerWallsOf(ctx: Pick<DampContext, 'answers' | 'room'>): number[] | null {
   const said = answerTo(ctx.answers, OUTER_WALLS);
   return said && said.filter((wall) => wall < ctx.room.walls.length);
-}
-
-/** Whether the base lies on the ground or below it: damp may come through its outer walls. */
-export function onGround({ room: { baseKind, base } }: Pick<DampContext, 'room'>): boolean {
-  if (isTimber(baseKind)) return false;
-  return (
-    baseKind === 'slab-on-ground' ||
-    base.beneath === 'ground' ||
-    base.grade === 'below' ||
-    (base.grade === 'on' && base.beneath === 'unknown')
-  );
 }
 
 /** Tests nearer to one another than this say the same of the floor and count as one, mm. */

@@ -2,7 +2,7 @@ import { area, dayOf, listed, say, type Said, type Sayable } from '../said/index
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { answerTo } from '../fields/index.ts';
 import { mayDoAll, stopSaid } from '../hazards/index.ts';
-import { onGround } from './needs.ts';
+import { onGround } from './ground.ts';
 import { MEMBRANE, SOURCE, WAY_OUT } from './questions.ts';
 import type { WayOut } from './ways.ts';
 import { planAreaM2, isTimber } from '../room/index.ts';

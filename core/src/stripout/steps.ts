@@ -2,7 +2,7 @@ import { allOf, gap, listed, lower, mass, midSentence, reach, say, type Said, ty
 import { answerTo } from '../fields/index.ts';
 import { SCHOOL } from './schools.ts';
 import { mayDo, type Caution, type Stop } from '../hazards/index.ts';
-import { LAYERS, layerName, type Layer } from '../layers/index.ts';
+import { layerName, type Layer } from '../layers/index.ts';
 import { perimeterMm } from '../room/index.ts';
 import { TAKEN_UP } from './context.ts';
 import type { StripContext } from './facts.ts';

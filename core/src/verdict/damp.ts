@@ -24,7 +24,7 @@ import {
 import { isWood } from '../coverings/index.ts';
 import { decidedBy, stopSaid } from '../hazards/index.ts';
 import { distanceMm, isTimber } from '../room/index.ts';
-import { MARK_WORDS } from '../soundness/index.ts';
+import { MARK_WORDS, type Mark } from '../soundness/index.ts';
 import { placeWords } from './place.ts';
 import { roomAir } from './room-air.ts';
 import type { OwnCriterion } from './words.ts';
@@ -39,11 +39,12 @@ const ARRIVING: Record<string, Said> = {
   efflorescence: say('verdict.arrivingEfflorescence'),
 };
 
-/** Criteria of damp and air. `memo` keeps the forecast from one call to the next; no answer depends on it. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
+/** Criteria of damp and air. `memo` keeps the forecast from one call to the next; no answer depends on it. `signs` is damage still open that water may have done. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
 export function dampCriteria(
   ctx: DampContext,
   state: DampState,
   memo: Map<string, unknown> = new Map(),
+  signs: readonly Mark[] = [],
 ): OwnCriterion[] {
   const criteria: OwnCriterion[] = [];
   const source = answerTo(ctx.answers, SOURCE) ?? 'unknown';
@@ -55,7 +56,7 @@ export function dampCriteria(
       margin: sentence(ARRIVING[source]!),
       next: say('verdict.testOnceStopped', { who: DAMP_TRADES }),
     });
-  const [sign] = ctx.signs;
+  const [sign] = signs;
   // Somebody who says that no water arrives has to say what did this.
   if (sign && !(source in ARRIVING) && source !== 'suspected')
     criteria.push({

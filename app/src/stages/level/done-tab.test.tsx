@@ -36,9 +36,9 @@ function achieved(part: Partial<Achieved>): Achieved {
   } as unknown as Achieved;
 }
 
-function show(done: Achieved[], chosen: ShownWay | null = way) {
+function show(done: Achieved[], chosen: ShownWay | null = way, criteria: unknown[] = []) {
   const onRead = jest.fn();
-  const picture = { achieved: done, stations: [{ key: 's1', number: 7 }] } as unknown as RoomPicture;
+  const picture = { achieved: done, stations: [{ key: 's1', number: 7 }], criteria } as unknown as RoomPicture;
   const shown = { room: { ...room, version: 1 }, works: [{ id: 'w1', version: 1 }] } as unknown as ShownRoom;
   render(<DoneTab shown={shown} room={room} way={chosen} picture={picture} onRead={onRead} />, shownIn('metric'));
   return { onRead, user: userEvent.setup() };
@@ -64,6 +64,20 @@ test('what was done is recorded with what was planned of it; what was not counte
     rhPercent: null,
     predicted: [{ stationKey: 's1' }],
   });
+});
+
+test('nothing is told done over a stop: it says what stands stopped', () => {
+  const rot = { id: 'sound-marks', verdict: 'stop', title: 'Damage', margin: '1 mark is open.', next: 'Engineer.' };
+  show([], way, [rot, { ...rot, id: 'damp-air', verdict: 'measure', title: 'Air' }]);
+  expect(screen.queryByRole('button', { name: 'Record it as done' })).toBeNull();
+  expect(screen.getByRole('alert')).toHaveTextContent('Damage: 1 mark is open. Engineer.');
+  expect(screen.getByRole('alert')).not.toHaveTextContent('Air');
+});
+
+test('a way that is not possible here is not told done', () => {
+  show([], { ...way, refused: 'stop, held back by the weight' } as ShownWay);
+  expect(screen.queryByRole('button', { name: 'Record it as done' })).toBeNull();
+  expect(screen.getByText('Not possible here: stop, held back by the weight')).toBeInTheDocument();
 });
 
 test.each([

@@ -15,7 +15,8 @@ import { Fold } from '../../ui/fold.tsx';
 import { FactField } from '../../form/fact-field.tsx';
 import { useDraftForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
-import { WAY_WORDS, type ChoiceId, type ShownWay } from './shown-ways.ts';
+import { type ShownWay } from './shown-ways.ts';
+import { WAY_WORDS, type ChoiceId } from './way-words.ts';
 import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
@@ -38,6 +39,8 @@ export function DoneTab({ shown, room, way, picture, onRead }: Props) {
     way && (way.way || way.plane) ? (
       stops.length > 0 ? (
         <Stopped stops={stops} />
+      ) : way.refused ? (
+        <Words>{`Not possible here: ${way.refused}`}</Words>
       ) : (
         <RecordForm key={way.id} shown={shown} way={way} />
       )

@@ -6,9 +6,7 @@ import { planOf } from '@maquette/core/room';
 import { formatGap, formatMassPerArea, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { placeWords } from '@maquette/core/verdict';
 import type { Planned } from '../../worker/use-planned.ts';
-
-/** What can be chosen: programmed ways, a pour to one level, panels over timber. */
-export type ChoiceId = WayId | 'plane' | 'panel';
+import { WAY_WORDS, type ChoiceId } from './way-words.ts';
 
 /** One alternative as it stands beside the others. */
 export interface ShownWay {
@@ -32,15 +30,6 @@ export interface ShownWay {
   plane: PlaneChoice | null;
   programmed: Programmed | null;
 }
-
-export const WAY_WORDS: Record<ChoiceId, string> = {
-  mixed: 'Grind the highs, fill the lows',
-  grind: 'Grind only',
-  fill: 'Fill only',
-  ramp: 'Meet the threshold',
-  plane: 'Pour to one level',
-  panel: 'Panel over',
-};
 
 const RISKS: Record<ChoiceId, string> = {
   mixed: 'least material; edges of patches are feathered',
@@ -143,7 +132,7 @@ function refusedWords(room: RoomFacts, refusal: Refusal): string {
     return `stop, held back by ${words}: it would come to ${load(refusal.takesKgM2)} at ${at}, ${load(refusal.allowedKgM2)} allowed. ${inWords(decidedBy(refusal.decides), units)}`;
   }
   const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  return `held back by ${words}: it would take ${mm(refusal.takesMm)} at ${at}, ${mm(refusal.allowedMm)} allowed`;
+  return `held back by ${words}: it would take ${mm(refusal.takesMm)} at ${at}, ${formatGap(refusal.allowedMm, units)} allowed`;
 }
 
 /** `no rise at doors`, `+3.0 mm at a door`. */

@@ -19,7 +19,8 @@ import { PlanksFold } from './planks-fold.tsx';
 import { Proof } from './proof.tsx';
 import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
-import { riseWords, type ChoiceId, type ShownWay } from './shown-ways.ts';
+import { riseWords, type ShownWay } from './shown-ways.ts';
+import { type ChoiceId } from './way-words.ts';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
 

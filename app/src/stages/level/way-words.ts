@@ -1,0 +1,14 @@
+import type { WayId } from '@maquette/core/levelling';
+
+/** What can be chosen: programmed ways, a pour to one level, panels over timber. */
+export type ChoiceId = WayId | 'plane' | 'panel';
+
+/** What each is called. */
+export const WAY_WORDS: Record<ChoiceId, string> = {
+  mixed: 'Grind the highs, fill the lows',
+  grind: 'Grind only',
+  fill: 'Fill only',
+  ramp: 'Meet the threshold',
+  plane: 'Pour to one level',
+  panel: 'Panel over',
+};
