@@ -62,3 +62,62 @@ test('the hall’s squeaks and rot say what is needed, in the room’s units', a
   await expect(page.getByTestId('mark-rot')).toContainText('Find the leak first');
   await expect(page.getByTestId('mark-board-ridge')).toContainText('Sand or plane');
 });
+
+test('over a floor that may hold asbestos nothing is screwed down: it says why and who decides, and takes no tick', async ({
+  page,
+}) => {
+  await page.goto(`${running.url}/rooms/demo-kitchen/sound`);
+  await page.getByRole('button', { name: /^Marks \(\d+\)$/ }).click();
+  await page.getByRole('button', { name: 'Loose or squeaking', exact: true }).first().click();
+  for (const [x, y] of [
+    [0.42, 0.4],
+    [0.56, 0.4],
+    [0.56, 0.58],
+  ] as const)
+    await touch(page, x, y);
+  await page.getByRole('button', { name: 'That is all of it (3 corners)' }).click();
+  const card = page.getByTestId('mark-squeak');
+  await expect(card).toContainText(/suspect for asbestos.*to decide/);
+  await expect(card).not.toContainText('Screw every');
+  await expect(card.getByRole('button', { name: /^Screws/ })).toHaveCount(0);
+  await expect(card.getByRole('button', { name: /^Done\./ })).toBeDisabled();
+  await expect(page.getByTestId('stage-verdict')).toHaveText('Stop');
+  await accessible(page);
+});
+
+test('severe rot stays stopped until what the engineer has decided is written down; half of it is asked back', async ({
+  page,
+}) => {
+  await page.goto(`${running.url}/rooms/demo-landing/sound`);
+  await page.getByRole('button', { name: /^Marks \(\d+\)$/ }).click();
+  await page.getByRole('button', { name: 'Other kinds' }).click();
+  await page.getByRole('button', { name: 'Soft, deflecting', exact: true }).click();
+  for (const [x, y] of [
+    [0.42, 0.4],
+    [0.56, 0.4],
+    [0.56, 0.58],
+  ] as const)
+    await touch(page, x, y);
+  await page.getByRole('button', { name: 'That is all of it (3 corners)' }).click();
+  const card = page.getByTestId('mark-soft');
+  await card.getByRole('radio', { name: 'Severe', exact: true }).click();
+  await expect(card).toContainText('That is for a structural engineer to decide.');
+  await expect(card.getByRole('button', { name: /^Done\./ })).toBeDisabled();
+  await card.getByRole('button', { name: /^What a structural engineer has decided/ }).click();
+  await card.getByRole('textbox', { name: 'Decided by' }).fill('M. Osei, structural engineer');
+  await card.getByRole('button', { name: 'Keep this decision' }).click();
+  await expect(card.getByText('Empty: this is needed')).toHaveCount(2);
+  await expect(card.getByRole('textbox', { name: 'Decided by' })).toHaveValue('M. Osei, structural engineer');
+  await accessible(page);
+  await card.getByRole('textbox', { name: 'Letter, report or drawing' }).fill('Letter 14');
+  await card.getByRole('textbox', { name: 'What may be done' }).fill('Sister both joists, then panel over.');
+  await card.getByRole('button', { name: 'Keep this decision' }).click();
+  await expect(card).toContainText('M. Osei, structural engineer');
+  await expect(card).toContainText('Sister both joists, then panel over.');
+  await card.getByRole('button', { name: /^Done\./ }).click();
+  await expect(card).toContainText(': done');
+  await card.getByRole('button', { name: /^Take this decision back/ }).click();
+  // Without the decision the tick opens nothing.
+  await expect(card).not.toContainText(': done');
+  await expect(page.getByTestId('stage-verdict')).toHaveText('Stop');
+});

@@ -103,7 +103,13 @@ export function judgeDamp(ctx: DampContext): DampState {
   const outliers = surveyOutliers(results, ctx.figure('survey-outlier'), ctx.figure('survey-ratio'));
   const qualifying = qualifyingMethods(ctx.room.baseKind);
   const said = answerTo(ctx.answers, METHOD);
-  const chosen = qualifying.find((m) => m === said) ?? qualifying.find((m) => speaksOf(ctx.card, m)) ?? qualifying[0]!;
+  const begun = (method: DampMethod) => ctx.facts.dampTests.some((test) => test.method === method);
+  // What was settled on; else what has been begun; else what the covering's card speaks of.
+  const chosen =
+    qualifying.find((m) => m === said) ??
+    qualifying.find(begun) ??
+    qualifying.find((m) => speaksOf(ctx.card, m)) ??
+    qualifying[0]!;
   const used = new Set<DampMethod>([...methodsFor(ctx.room.baseKind), ...results.map((r) => r.test.method)]);
   const methods = [...used].map((method) => stateOf(ctx, method, results, outliers, qualifying.includes(method)));
   const overs = methods.flatMap((m) =>

@@ -1,4 +1,5 @@
 import { allOf, gap, say, type Said } from '../said/index.ts';
+import type { BaseKind, RoomFacts } from '../room/index.ts';
 import { LEVELLING_FIGURES, type FigureSpec, type OwnFigure } from '../figures/index.ts';
 
 /** A levelling product as its bag describes it. Generic kinds with invented figures inside the usual ranges. */
@@ -172,6 +173,10 @@ export function compoundsOf(own: readonly OwnFigure[]): CompoundCard[] {
     ),
   }));
 }
+
+/** Whether compound comes to lie on calcium sulfate anywhere in a room. */
+export const hasSulfate = (laidOver: BaseKind, { secondBase }: Pick<RoomFacts, 'secondBase'>): boolean =>
+  [laidOver, secondBase?.kind].includes('calcium-sulfate-screed');
 
 /** Products that may come into question on a base: gypsum-based ones are for calcium sulfate. */
 export const compoundsFor = (compounds: readonly CompoundCard[], sulfate: boolean): CompoundCard[] =>

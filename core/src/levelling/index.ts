@@ -1,6 +1,15 @@
 export { type Bay, pourPlan } from './bays.ts';
 export { type Certificate, certify } from './certificate.ts';
-export { compoundFigures, type CompoundNeed, compoundsOf, coverHours, needOf, SHIPPED_COMPOUNDS } from './compound.ts';
+export {
+  compoundFigures,
+  type CompoundNeed,
+  compoundsFor,
+  compoundsOf,
+  coverHours,
+  hasSulfate,
+  needOf,
+  SHIPPED_COMPOUNDS,
+} from './compound.ts';
 export { smallestFill } from './fill.ts';
 export { grindingTask, shimSteps } from './grinding.ts';
 export { type KeepOff, type LevellingJob, levellingJob, mapAt, ratesOf, STOOD_ON } from './job.ts';

@@ -20,7 +20,7 @@ import {
   type RoomFacts,
   type Plan,
 } from '../room/index.ts';
-import { compoundsFor, compoundsOf, type CompoundCard } from './compound.ts';
+import { compoundsFor, compoundsOf, hasSulfate, type CompoundCard } from './compound.ts';
 import type { PlanLimits, PlanRates } from './programme.ts';
 import type { LevelTarget } from './targets.ts';
 
@@ -96,8 +96,6 @@ export interface LevellingAsk {
   rises?: ReadonlyMap<string, number>;
 }
 
-const SULFATE: BaseKind = 'calcium-sulfate-screed';
-
 /** How far a toilet flange or register stays clear of compound, mm. */
 const FIXTURE_CLEAR_MM = 30;
 
@@ -118,7 +116,7 @@ export function ratesOf(compound: CompoundCard, figure: FigureOf, sulfate = fals
 export function levellingJob(ask: LevellingAsk): LevellingJob {
   const { room, plan, state, figures, laidOver } = ask;
   const figure = figuresOf(figures);
-  const sulfate = laidOver === SULFATE || room.secondBase?.kind === SULFATE;
+  const sulfate = hasSulfate(laidOver, room);
   const compounds = compoundsFor(compoundsOf(figures), sulfate);
   const grid = state.judged;
   const timber = isTimber(laidOver);

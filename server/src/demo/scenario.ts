@@ -58,6 +58,7 @@ export const SCENARIO: readonly DemoJob[] = [
         walls: rectangle(2900, 2300),
         openings: [{ wall: 3, fromMm: 1200, widthMm: 760, hinge: 'end', swing: 'in' }],
         baseKind: 'cement-screed',
+        base: { heating: 'none' },
         cardId: 'shipped-click-vinyl',
         units: 'metric',
         bumps: [{ xMm: 1500, yMm: 1100, heightMm: 0.8, widthMm: 900 }],

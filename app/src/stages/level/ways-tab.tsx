@@ -103,7 +103,7 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
         </Words>
         <Button label="Mark it under Sound" onPress={onMark} />
       </Fold>
-      <FiguresFold shown={shown} figures={levelFigures()} />
+      <FiguresFold shown={shown} figures={levelFigures(room)} />
     </View>
   );
 }

@@ -50,7 +50,7 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
     sampleNo: '',
     laboratory: '',
     resultOn: dayOf(nowUtc()),
-    analyte: '',
+    analyte: soleSuspect(layer, parts[0]!),
     result: '',
   }));
   const form = useDraftForm(SAMPLE, begins, 'metric');
@@ -79,7 +79,10 @@ export function SampleForm({ shown, layer, parts, onDone }: Props) {
         inline
         value={part}
         options={parts.map((p) => ({ value: p, label: say(PART_WORDS[p]) }))}
-        onChange={setPart}
+        onChange={(next) => {
+          setPart(next);
+          void form.put('analyte', soleSuspect(layer, next));
+        }}
       />
       <Choice
         label="What was it analysed for? A sheet that names two is two results"
@@ -140,5 +143,11 @@ const sentenceCase = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)
 /** What the material is suspected of by its kind; painted trim of lead. */
 const suspected = (layer: Layer | null, part: Part): Analyte[] =>
   layer ? LAYERS[layer.kind].suspect.filter((s) => s.part === part).map((s) => s.hazard) : ['lead'];
+
+/** What a material is suspected of where that is one thing; empty where whoever reads the sheet has to say. */
+function soleSuspect(layer: Layer | null, part: Part): Analyte | '' {
+  const [first, ...more] = suspected(layer, part);
+  return first && more.length === 0 ? first : '';
+}
 
 const styles = StyleSheet.create({ box: { borderWidth: 1, padding: SPACE.part, gap: SPACE.part } });
