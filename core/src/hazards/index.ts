@@ -12,7 +12,7 @@ export {
   type Stop,
   trimYear,
 } from './gate.ts';
-export { cautionSaid, decidedBy, stopSaid } from './decided.ts';
+export { cautionSaid, decidedBy, stopSaid, stopsSaid } from './decided.ts';
 export { LABORATORY } from './gate.ts';
 export { type Method, METHOD_NAMES, METHODS, type MethodSpec } from './methods.ts';
 export { materialsOf, trimState } from './state.ts';

@@ -1,8 +1,8 @@
-import { mayDoAll, stopSaid, type HazardFacts, type Method, type Stop } from '../hazards/index.ts';
+import { mayDoAll, stopsSaid, type HazardFacts, type Method, type Stop } from '../hazards/index.ts';
 import type { FigureOf } from '../figures/index.ts';
 import type { Layer } from '../layers/index.ts';
 import { mayLieAt, type PointMm, type RoomFacts } from '../room/index.ts';
-import { allOf, say, type Said } from '../said/index.ts';
+import { say, type Said } from '../said/index.ts';
 import { decides, type Finding, type Mark } from './facts.ts';
 import type { Quantity } from './quantities.ts';
 import type { Usual } from './usual.ts';
@@ -49,7 +49,7 @@ export function treatmentOf(mark: Mark, room: RoomFacts, figure: FigureOf, under
     return {
       ...usual,
       verdict: 'stop',
-      words: allOf(gate.stops.map(stopSaid), ' '),
+      words: stopsSaid(gate.stops),
       quantities: [],
       cautions: [],
       decides: first.decides,

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { stopSaid } from '@maquette/core/hazards';
+import { stopsSaid } from '@maquette/core/hazards';
 import type { RoomFacts } from '@maquette/core/room';
 import type { WalkStep } from '@maquette/core/soundness';
 import { LIPS_CHECK } from '@maquette/core/verdict';
@@ -52,7 +52,7 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
             {say(step.words)}
           </Words>
           {step.closedBy.length > 0 ? (
-            <Words role="alert">{`Not now. ${step.closedBy.map((stop) => say(stopSaid(stop))).join(' ')}`}</Words>
+            <Words role="alert">{`Not now. ${say(stopsSaid(step.closedBy))}`}</Words>
           ) : (
             <Words>{HOW[step.kind]}</Words>
           )}
