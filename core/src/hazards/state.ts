@@ -82,22 +82,30 @@ function positiveIn(name: Said, layerId: string, sample: Sample): Material {
 function suspectOf(layer: Layer, part: Part, hazard: Hazard, own: readonly Sample[], job: CountryFacts): Material {
   const name = nameOf(layer, part);
   const of = { layerId: layer.id, part, hazard };
-  const told = { name, hazard: ANALYTE_WORDS[hazard] };
+  const sought = ANALYTE_WORDS[hazard];
   const answers = own.filter((s) => s.part === part && speaksOf(s, hazard, suspectedOf(layer, part)));
   // A positive anywhere in the layer is enough; a negative must cover all of where the layer lies.
   const positive = answers.find((s) => s.result === 'positive');
   if (positive)
-    return { ...of, state: 'positive', words: say('hazards.positive', { ...told, report: report(positive) }) };
+    return {
+      ...of,
+      state: 'positive',
+      words: say('hazards.positive', { name, hazard: sought, report: report(positive) }),
+    };
   const negative = answers.find((s) => s.result === 'negative' && liesWithin(layer.where, s.where));
   if (negative)
-    return { ...of, state: 'negative', words: say('hazards.negative', { ...told, report: report(negative) }) };
+    return {
+      ...of,
+      state: 'negative',
+      words: say('hazards.negative', { name, hazard: sought, report: report(negative) }),
+    };
   const from = releasedFrom(job, hazard);
   if (from !== null && layer.yearOf === 'layer' && layer.year !== null && layer.year >= from)
     return { ...of, state: 'released', words: say('hazards.madeOrLaterIsLetGo', { name, year: layer.year, from }) };
   return {
     ...of,
     state: 'shut',
-    words: say('hazards.suspectFor', { ...told, whyShut: whyShut(layer, job, from) }),
+    words: say('hazards.suspectFor', { name, hazard: sought, whyShut: whyShut(layer, job, from) }),
   };
 }
 
