@@ -2,6 +2,7 @@ import type { DampState } from '../damp/index.ts';
 import type { FailureChance, FlatState, FloorSurface, Station } from '../flat/index.ts';
 import type { Gate } from '../hazards/index.ts';
 import type { BaseKind, Plan } from '../room/index.ts';
+import { lower, say, type Sayable } from '../said/index.ts';
 import type { StripPlan } from '../stripout/index.ts';
 import { worstVerdict, type Criterion, type Verdict } from '../verdict/index.ts';
 import { PARTS } from './parts.ts';
@@ -46,6 +47,20 @@ export interface AssessOptions {
   surfaced?: (floor: FloorSurface) => void;
 }
 
+/** What parts say by themselves, so that no line speaks against another: work on the floor comes after what is stopped, and none is advised that is closed. */
+function agreed(criteria: readonly Criterion[], { grind }: RoomAssessment['surfaceGates']): Criterion[] {
+  const stopped = criteria.find(({ verdict }) => verdict === 'stop');
+  return criteria.map((c) => {
+    if (c.part !== 'flat' || c.verdict !== 'work') return c;
+    if (stopped) return { ...c, next: say('verdict.afterStop', { title: lower(stopped.title) }) };
+    return !grind.allowed && codeOf(c.next) === 'verdict.planLevellingOfHigh'
+      ? { ...c, next: say('verdict.planFlanksUp') }
+      : c;
+  });
+}
+
+const codeOf = (said: Sayable): string | null => (typeof said === 'object' && 'code' in said ? said.code : null);
+
 const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat'];
 
 /**
@@ -58,7 +73,11 @@ export function assessRoom(
   { runner = roomRunner(), parts = USUAL, chance = false, surfaced }: AssessOptions = {},
 ): RoomAssessment {
   const asked: PartName[] = ['strip', 'surface', ...parts, ...(chance ? (['sure'] as const) : [])];
-  const { states, criteria, validUntil } = runner.run(set, atUtc, {
+  const {
+    states,
+    criteria: own,
+    validUntil,
+  } = runner.run(set, atUtc, {
     parts: asked,
     ...(surfaced ? { tell: (part, floor) => part === 'surface' && surfaced(floor as FloorSurface) } : {}),
   });
@@ -66,6 +85,7 @@ export function assessRoom(
   const of = <P extends PartName>(part: P) => states.get(part) as PartStates[P] | undefined;
   const strip = of('strip')!;
   const { state, spacingMm, stations } = of('surface')!;
+  const criteria = agreed(own, strip.surfaceGates);
   return {
     verdict: worstVerdict(criteria.map((c) => c.verdict)),
     criteria,

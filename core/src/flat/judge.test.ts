@@ -2,7 +2,7 @@ import { readOut } from '@maquette/words';
 import { assessRoom, roomSet } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { BLANK_SHAPE, newOpening, rectangleWalls, type RoomFacts } from '../room/index.ts';
-import { flatMemo, judgeFlat, profileOf, stationsOf, underEachSchool } from './index.ts';
+import { flatMemo, judgeFlat, profileOf, stationsOf, underEachSchool, type EdgeWalk } from './index.ts';
 import { factsAt, rectanglePlan, setup } from './invented.ts';
 
 const FLAT = { parts: ['strip', 'flat'] } as const;
@@ -124,4 +124,37 @@ test('a card that refuses steps stays open until lips are entered', () => {
   const assessment = assessRoom(roomSet(room, glued, factsAt(stations, flat)), at, FLAT);
   expect(assessment.verdict).toBe('measure');
   expect(assessment.criteria.map((c) => c.id)).toEqual(['flat', 'lips']);
+});
+
+test('edges alone, however many, say nothing of how level a floor is; three staffs do', () => {
+  const plan = rectanglePlan(3000, 2000);
+  const rule = { gapMm: 3, edgeMm: 2000 };
+  const edge = (id: string, y: number): EdgeWalk => ({
+    id,
+    fromXMm: 300,
+    fromYMm: y,
+    toXMm: 2300,
+    toYMm: y,
+    tool: 'straightedge',
+    contactsMm: [0, 2000],
+    gaps: [{ atMm: 1000, gapMm: 1 }],
+    rocksMm: null,
+    takenAt: '2026-05-05T08:00:00.000Z',
+    note: '',
+  });
+  const edges = [500, 1000, 1500].map((y, i) => edge(`w${i}`, y));
+  const only = { setups: [], readings: [], stations: [], edgeWalks: edges };
+  expect(judgeFlat(plan, only, [rule])!.levelness).toBeNull();
+  const staffs = factsAt(
+    [
+      { xMm: 300, yMm: 300, key: 'a' },
+      { xMm: 2700, yMm: 400, key: 'b' },
+      { xMm: 1500, yMm: 1700, key: 'c' },
+    ],
+    (x) => 4 * x,
+  );
+  expect(judgeFlat(plan, { ...staffs, edgeWalks: edges }, [rule])!.levelness!.fallMmPerM).toBeCloseTo(4, 0);
+  expect(
+    judgeFlat(plan, { ...staffs, readings: staffs.readings.slice(0, 2), edgeWalks: edges }, [rule])!.levelness,
+  ).toBeNull();
 });

@@ -11,6 +11,9 @@ import { worstPlacements } from './placements.ts';
 /** Rules with a shorter edge than this are judged by short-edge walks and lips, not by stations. */
 const SHORTEST_MAPPED_EDGE_MM = 500;
 
+/** Heights it takes to know how level a floor is: a plane stands on three. */
+const LEVEL_LEAST = 3;
+
 export interface RuleResult {
   rule: FlatnessRule;
   worst: Placement | null;
@@ -48,7 +51,9 @@ export function judgeFlat(
   const { judged, surfaceMm, plane } = floor;
   return {
     ...floor,
-    levelness: levelnessOf(judged, surfaceMm, plane),
+    // An edge laid on a floor says nothing of its level: staffs do, from three places on, or a scan.
+    levelness:
+      floor.heights.heights.length >= LEVEL_LEAST || floor.scanned ? levelnessOf(judged, surfaceMm, plane) : null,
     rules: rules
       .filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM)
       .map((rule) => judgeRule(judged, surfaceMm, rule, contactsOnly))

@@ -75,6 +75,16 @@ test('screws are counted from joists and length: 1.2 m along, 0.9 m across, jois
   expect(quantities(area('squeak', 1200, 900), across)).toEqual({ Screws: 28 });
 });
 
+// Along 1.3 m every 150: nine fall on it, 100 mm are left, more than half a pitch: a tenth. 1.25 m leave 50: nine.
+test.each([
+  [1300, 30],
+  [1250, 27],
+  [1274.6, 27],
+  [1275.6, 30],
+])('a rest of more than half a pitch takes one more screw: %f mm along, %i in all', (along, screws) => {
+  expect(quantities(area('squeak', along, 900))).toEqual({ Screws: screws });
+});
+
 test('rot is cut back to joist centres and blocked', () => {
   // 500 mm across joists at 400: 3 bays of 400; 600 along and 150 into sound wood at both ends.
   const found = quantities(area('rot', 600, 500));

@@ -13,15 +13,17 @@ const REACH_MM = 150;
 export function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Usual {
   const spacing = room.base.joistSpacingMm ?? DEFAULT_JOISTS_MM;
   const deg = room.base.joistDeg ?? 0;
-  const across = extentAlongMm(mark, deg + 90);
-  const along = extentAlongMm(mark, deg);
+  const across = wholeMm(extentAlongMm(mark, deg + 90));
+  const along = wholeMm(extentAlongMm(mark, deg));
   const does: readonly Method[] = ['screw'];
   const pitch = figure('screw-mm');
   const words = say('soundness.words', { pitch: reach(pitch) });
   const cautions = [say('soundness.cautions1')];
   if (across === null || along === null) return { does, words, cautions, asks: say('soundness.outlineOfTheLoosePart') };
   const joists = Math.floor(across / spacing) + 1;
-  const screws = joists * (Math.floor(along / pitch) + 1);
+  // One at each end of what is left over, where that is more than half a pitch.
+  const left = along - Math.floor(along / pitch) * pitch;
+  const screws = joists * (Math.floor(along / pitch) + 1 + (left > pitch / 2 ? 1 : 0));
   return {
     does,
     words,
@@ -44,6 +46,9 @@ export function squeak(mark: Mark, room: RoomFacts, figure: FigureOf): Usual {
     ],
   };
 }
+
+/** Nobody sets out screws finer than a tape reads. */
+const wholeMm = (mm: number | null): number | null => (mm === null ? null : Math.round(mm));
 
 /** A rotten patch is cut back to joist centres both ways, and its free edges are blocked. */
 export function rot(mark: Mark, room: RoomFacts): Usual {

@@ -171,3 +171,37 @@ test('a lip of 5 mm marked as a line breaks the surface there: the edge shows ne
   // A lip under a millimetre is told as a lip, and breaks nothing.
   expect(judged([{ ...lip, stepMm: 0.5 }]).breaks).toEqual([]);
 });
+
+test('without a benchmark read before and after no floor is flat: nobody knows whether the instrument stood still', () => {
+  const facts = everywhere(level);
+  const withBench = (open: number | null, close: number | null) => ({
+    ...facts,
+    setups: facts.setups.map((s) => ({ ...s, openRodMm: open, closeRodMm: close })),
+  });
+  expect(criterion(withBench(1000, 1000), 'flat')?.verdict).toBe('lay');
+  for (const [open, close] of [
+    [null, null],
+    [1000, null],
+    [null, 1000],
+  ] as const)
+    expect(criterion(withBench(open, close), 'flat')?.verdict).toBe('measure');
+  expect(readOut(criterion(withBench(null, null), 'flat')!.next)).toMatch(/Set-up A has no benchmark/);
+});
+
+test('over a stop nothing of the floor is planned: the stop is named first; no grinding is advised where none is allowed', () => {
+  const ridge: Floor = (x) => 9 * Math.exp(-((x - 1.8) ** 2) / 0.02);
+  const next = ({ room = ROOM, ...part }: Partial<RoomSet>) => {
+    const set = roomSet(room, card, { ...everywhere(ridge), ...part });
+    const { criteria, verdict } = assessRoom(set, '2026-05-05T08:00:00.000Z', { parts: ['sound', 'flat'] });
+    return { verdict, next: readOut(criteria.find((c) => c.id === 'flat')!.next) };
+  };
+  const unheated = { ...ROOM, base: { ...ROOM.base, heating: 'none' as const } };
+  expect(next({ room: unheated })).toEqual({
+    verdict: 'work',
+    next: expect.stringMatching(/^Plan the levelling: the high place has to come down/),
+  });
+  // Whether heating lies in the base is not known: nothing may be ground.
+  expect(next({}).next).toMatch(/nothing may be ground here, so the flanks/);
+  const wet = newMark('m', 'damp', { xMm: 900, yMm: 900 });
+  expect(next({ room: unheated, marks: [wet] })).toEqual({ verdict: 'stop', next: 'First what is stopped: damage.' });
+});

@@ -31,6 +31,10 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   const deciding = state.rules[0]!;
   const { worst, rule, overMm } = deciding;
   const suspects = state.heights.setups.filter((s) => s.suspect && s.readings > 0);
+  // Without a benchmark read before and after nobody knows whether the instrument stood still.
+  const unclosed = state.heights.setups.find(
+    ({ readings, setup }) => readings > 0 && (setup.openRodMm === null || setup.closeRodMm === null),
+  );
   const scan = scanShortfall(state, rule.gapMm, units);
   const short = state.evidence.coveredShare < FULL_COVER_SHARE;
   let verdict: Verdict;
@@ -67,12 +71,12 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
         ', ',
       ),
     });
-  } else if (
-    state.heights.setups.some((s) => s.readings > 0 && s.setup.openRodMm !== null && s.setup.closeRodMm === null) &&
-    verdict !== 'work'
-  ) {
+  } else if (unclosed && verdict !== 'work') {
     verdict = 'measure';
-    next = say('verdict.closeSetUp');
+    next =
+      unclosed.setup.openRodMm === null
+        ? say('verdict.readBenchmark', { setUp: unclosed.setup.name })
+        : say('verdict.closeSetUp');
   } else if (verdict === 'lay' && chance && chance.worstShare > FAILURE_SHARE_MOST) {
     verdict = 'measure';
     next = say('verdict.readUnsurePlace', {

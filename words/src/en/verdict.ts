@@ -49,11 +49,15 @@ export const verdict = {
   'verdict.overRule': '{over} over: {how} {found} at {place}. Allowed {rule}.',
   'verdict.planLevellingOfHigh': 'Plan the levelling: the high place has to come down, or its flanks up.',
   'verdict.planLevelling': 'Plan the levelling.',
+  'verdict.planFlanksUp': 'Plan the levelling: nothing may be ground here, so the flanks of the high place come up.',
+  'verdict.afterStop': 'First what is stopped: {title}.',
   'verdict.insideRule': '{inside} inside at the worst place measured. Allowed {rule}.',
   'verdict.sureComing':
     'How sure this is, is being worked out. It says what the readings show, not what lies between them.',
   'verdict.readRest': 'Read the rest: {share} % of the floor is within reach of a reading.',
   'verdict.setUpDoesNotClose': 'Read set-up {suspects} again: it does not close within 1 mm.',
+  'verdict.readBenchmark':
+    'Set-up {setUp} has no benchmark: read one before and after, so that it is known to have stood still.',
   'verdict.closeSetUp': 'Read the benchmark again to close the set-up.',
   'verdict.readUnsurePlace': 'Take one more reading, {place}: {times} that fit the readings it is over the rule there.',
   'verdict.noFloorOver': 'Of {draws} floors that fit the readings none is over the rule.',
