@@ -54,7 +54,7 @@ export function flatMemo(): FlatMemo {
 }
 
 /** With fewer readings than this the slope is left out of the drawn plane: one row of readings does not show it. */
-const READINGS_FOR_TILT = 12;
+export const READINGS_FOR_TILT = 12;
 
 function gridFor(plan: Plan, memo: FlatMemo | undefined): Grid {
   if (memo?.grid?.plan === plan) return memo.grid.grid;

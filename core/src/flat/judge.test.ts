@@ -126,7 +126,7 @@ test('a card that refuses steps stays open until lips are entered', () => {
   expect(assessment.criteria.map((c) => c.id)).toEqual(['flat', 'lips']);
 });
 
-test('edges alone, however many, say nothing of how level a floor is; three staffs do', () => {
+test('edges alone, however many, say nothing of how level a floor is; staffs do, once there are enough for its tilt', () => {
   const plan = rectanglePlan(3000, 2000);
   const rule = { gapMm: 3, edgeMm: 2000 };
   const edge = (id: string, y: number): EdgeWalk => ({
@@ -145,16 +145,10 @@ test('edges alone, however many, say nothing of how level a floor is; three staf
   const edges = [500, 1000, 1500].map((y, i) => edge(`w${i}`, y));
   const only = { setups: [], readings: [], stations: [], edgeWalks: edges };
   expect(judgeFlat(plan, only, [rule])!.levelness).toBeNull();
-  const staffs = factsAt(
-    [
-      { xMm: 300, yMm: 300, key: 'a' },
-      { xMm: 2700, yMm: 400, key: 'b' },
-      { xMm: 1500, yMm: 1700, key: 'c' },
-    ],
-    (x) => 4 * x,
-  );
+  const staffs = factsAt(stationsOf(plan, 600, [], [], { xMm: 0, yMm: 0 }), (x) => 4 * x);
   expect(judgeFlat(plan, { ...staffs, edgeWalks: edges }, [rule])!.levelness!.fallMmPerM).toBeCloseTo(4, 0);
-  expect(
-    judgeFlat(plan, { ...staffs, readings: staffs.readings.slice(0, 2), edgeWalks: edges }, [rule])!.levelness,
-  ).toBeNull();
+  for (const count of [1, 3, 8]) {
+    const few = { ...staffs, readings: staffs.readings.slice(0, count), edgeWalks: edges };
+    expect(judgeFlat(plan, few, [rule])!.levelness).toBeNull();
+  }
 });

@@ -2,7 +2,7 @@ import { COMMON_RULES, sameRule, type FlatnessRule } from '../coverings/index.ts
 import type { Plan } from '../room/index.ts';
 import { extremesOf, type Extreme } from './extremes.ts';
 import type { FlatFacts } from './facts.ts';
-import { floorSurface, type FloorSurface, type SurfaceOptions } from './floor-surface.ts';
+import { floorSurface, READINGS_FOR_TILT, type FloorSurface, type SurfaceOptions } from './floor-surface.ts';
 import { deviation, gapMap, SHOWN_DIRECTIONS, worstOf, type Placement } from './gap-map.ts';
 import type { Grid } from './grid.ts';
 import { levelnessOf, type Levelness } from './levelness.ts';
@@ -10,9 +10,6 @@ import { worstPlacements } from './placements.ts';
 
 /** Rules with a shorter edge than this are judged by short-edge walks and lips, not by stations. */
 const SHORTEST_MAPPED_EDGE_MM = 500;
-
-/** Heights it takes to know how level a floor is: a plane stands on three. */
-const LEVEL_LEAST = 3;
 
 export interface RuleResult {
   rule: FlatnessRule;
@@ -51,9 +48,9 @@ export function judgeFlat(
   const { judged, surfaceMm, plane } = floor;
   return {
     ...floor,
-    // An edge laid on a floor says nothing of its level: staffs do, from three places on, or a scan.
+    // An edge laid on a floor says nothing of its level: staffs do, where there are enough for its tilt, or a scan.
     levelness:
-      floor.heights.heights.length >= LEVEL_LEAST || floor.scanned ? levelnessOf(judged, surfaceMm, plane) : null,
+      floor.heights.heights.length >= READINGS_FOR_TILT || floor.scanned ? levelnessOf(judged, surfaceMm, plane) : null,
     rules: rules
       .filter((rule) => rule.edgeMm >= SHORTEST_MAPPED_EDGE_MM)
       .map((rule) => judgeRule(judged, surfaceMm, rule, contactsOnly))
