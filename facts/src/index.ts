@@ -32,4 +32,4 @@ export type { FieldProblem, Problem, SaidProblem } from './problem.ts';
 export { QUESTIONS } from './questions.ts';
 export { ownIdsOf, renamed } from './rename.ts';
 export { largestWrite } from './size.ts';
-export { isOlder, upgraded, upgradedFact, upgradeJobFile } from './upgrade.ts';
+export { isOlder, upgraded, upgradedFact, upgradeJobFile, withLatest } from './upgrade.ts';

@@ -39,6 +39,19 @@ export function upgraded(kind: FactKind, body: Body): Written {
   return since.length === 0 ? { kind, body } : { kind, body: { ...body, ...Object.fromEntries(since) } };
 }
 
+/** Fields that came with this version of the product. */
+const LATEST: Partial<Record<FactKind, readonly string[]>> = { samples: ['analyte'], marks: ['finding'] };
+
+/**
+ * What an app that was opened before the server was renewed writes, with the fields it cannot know. Of earlier ones nothing is made up: a
+ * write that lacks those is half a write, and is refused.
+ */
+export function withLatest(kind: FactKind, body: Body): Body {
+  const lacking = (LATEST[kind] ?? []).filter((name) => !(name in body));
+  const since: Body = KINDS[kind].since;
+  return lacking.length === 0 ? body : { ...body, ...Object.fromEntries(lacking.map((name) => [name, since[name]])) };
+}
+
 const OLDER: unknown[] = [1, 2, 3, 4];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

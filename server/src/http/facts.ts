@@ -1,5 +1,5 @@
 import express, { Router, type Request, type Response } from 'express';
-import { FACT_KINDS, isRoomKind, largestWrite, upgraded, type FactKind, type Write } from '@maquette/facts';
+import { FACT_KINDS, isRoomKind, largestWrite, withLatest, type FactKind, type Write } from '@maquette/facts';
 import { checkId, checkWrite } from '@maquette/facts/check';
 import { putFact, readHistory } from '../store/facts.ts';
 import type { Store } from '../store/store.ts';
@@ -20,17 +20,14 @@ export function factRoutes(store: Store, now: () => string): Router {
   return routes;
 }
 
-/** What an app that was opened before the server was renewed sends, with the fields that came since. */
-function asOfToday(kind: FactKind, sent: unknown): unknown {
-  if (typeof sent !== 'object' || sent === null || Array.isArray(sent)) return sent;
-  const lifted = upgraded(kind, sent as Record<string, unknown>);
-  return lifted.kind === kind ? lifted.body : sent;
-}
+const isBody = (sent: unknown): sent is Record<string, unknown> =>
+  typeof sent === 'object' && sent !== null && !Array.isArray(sent);
 
 async function put(store: Store, kind: FactKind, req: Request, res: Response, now: string): Promise<void> {
   const id = String(req.params['id']);
   const roomId = isRoomKind(kind) ? String(req.params['room']) : null;
-  const sent = asOfToday(kind, req.body);
+  const plain: unknown = req.body;
+  const sent = isBody(plain) ? withLatest(kind, plain) : plain;
   const errors = [...checkId(kind, id), ...checkWrite(kind, sent)];
   if (errors.length > 0) return refuse(res, errors);
   const body = sent as Write & Record<string, unknown>;
