@@ -7,7 +7,7 @@ const CORE_PARTS = {
   fields: [],
   said: [],
   units: [],
-  figures: [],
+  figures: ['units'],
   job: [],
   room: ['units'],
   record: ['room'],

@@ -3,7 +3,7 @@ const node = (name) => ({
   rootDir: `<rootDir>/${name}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`],
+  setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`, `${__dirname}/words/src/rest.ts`],
   transform: { '\\.(ts|js|mjs)$': '<rootDir>/../scripts/jest-esbuild.cjs' },
   // These ship ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(d3-contour|d3-array|internmap|intl-messageformat|@formatjs|uuid)/)'],
@@ -21,7 +21,7 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
-      setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`],
+      setupFilesAfterEnv: [`${__dirname}/scripts/jest-patience.cjs`, `${__dirname}/words/src/rest.ts`],
       moduleNameMapper: {
         // The browser preset does not transform .mjs: take the CommonJS and UMD builds.
         '^lucide-react-native/icons/(.*)$': `${__dirname}/node_modules/lucide-react-native/dist/cjs/icons/$1.js`,

@@ -18,6 +18,8 @@ for (const name of [
   'core',
   'truth',
   'levelling',
+  'between',
+  'critic',
   'scan',
   'strip',
   'drying',

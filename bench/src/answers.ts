@@ -5,6 +5,7 @@ import { underEachSchool } from '@maquette/core/flat';
 import { evidenceOf } from '@maquette/core/formats';
 import { inventedJob, type FiledV3 } from '@maquette/facts/invented-jobs';
 import { setOf, today } from '@maquette/facts/invented-sets';
+import '@maquette/words/rest';
 import { readOut } from '@maquette/words';
 
 /** Everything the core says of a hundred invented rooms and of job files, to be held against what it said before. */

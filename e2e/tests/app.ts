@@ -74,8 +74,25 @@ export async function serve(demo = true): Promise<Running> {
   };
 }
 
+/** The sheet, once it hears fingers: it is drawn a moment before. */
+export async function heardSheet(page: Page) {
+  const sheet = page.getByTestId('sheet');
+  await expect(sheet).toHaveAttribute('aria-busy', 'false');
+  return sheet;
+}
+
+/** Where the sheet stands on the screen, once it hears fingers. */
+export const sheetBox = async (page: Page) => (await (await heardSheet(page)).boundingBox())!;
+
 /** Keys a metric reading on the pad and takes it. */
 export async function key(page: Page, digits: string, take = 'Take'): Promise<void> {
+  // The first reading of a floor comes after the way of reading it.
+  const staff = page.getByRole('button', { name: 'Staff and laser' });
+  await staff
+    .or(page.getByRole('button', { name: '7', exact: true }))
+    .first()
+    .waitFor();
+  if (await staff.isVisible()) await staff.click();
   for (const digit of digits)
     await page.getByRole('button', { name: digit === '.' ? 'point' : digit, exact: true }).click();
   await page.getByRole('button', { name: take, exact: true }).click();
@@ -95,6 +112,17 @@ export async function newRoom(page: Page, url: string, name: string, width: stri
   return /rooms\/([^/]+)\//.exec(page.url())![1]!;
 }
 
+/** From the verdict on: three edges laid where the app asks for them, with nothing under any; back at the verdict. */
+export async function layToBreak(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Try to break it' }).click();
+  for (let n = 0; n < 3; n++) {
+    await page.getByText('it would best break the verdict').waitFor();
+    await page.getByRole('button', { name: 'No gap' }).click();
+    await expect(page.getByRole('button', { name: 'Edges laid' })).toContainText(`${n + 1}`);
+  }
+  await page.getByRole('button', { name: 'Verdict' }).click();
+}
+
 /** No violation of the rules axe knows for WCAG 2 A and AA. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -107,6 +135,7 @@ export const facts = async (url: string, room: string) =>
   (await (await fetch(`${url}/api/rooms/${room}/facts`)).json()) as {
     readings: { id: string; rodMm: number; stationKey: string; version: number }[];
     setups: { openRodMm: number; closeRodMm: number | null }[];
+    edgeWalks: { asked: boolean }[];
   };
 
 /** Keys a length on the pad that a field's own key opens. */

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
-import { accessible, facts, key, newRoom, serve, type Running, ONCE } from './app.ts';
+import { accessible, facts, key, layToBreak, newRoom, serve, type Running, ONCE } from './app.ts';
 
 const FIXTURES = join(dirname(fileURLToPath(import.meta.url)), '../fixtures');
 let running: Running;
@@ -61,6 +61,9 @@ test('from nothing to a verdict: room, benchmark, run, close', async ({ page }) 
   const room = await newRoom(page, running.url, 'Pantry', '1400', '1000');
   await accessible(page);
   await page.getByRole('button', { name: /^Flat: / }).click();
+  await expect(page.getByText('How will you read this floor?')).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Staff and laser' }).click();
   await expect(page.getByText('Read the benchmark')).toBeVisible();
   await accessible(page);
   await key(page, '1330');
@@ -81,16 +84,19 @@ test('from nothing to a verdict: room, benchmark, run, close', async ({ page }) 
   await key(page, '1330.4', 'Close');
   await expect(page.getByText(/closes within 0.4 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'See the verdict' }).click();
+  await layToBreak(page);
   await expect(page.getByTestId('verdict')).toHaveText('Lay');
   await expect(page.getByTestId('sending')).toHaveText('all sent');
   const stored = await facts(running.url, room);
   expect(stored.readings).toHaveLength(9);
+  expect(stored.edgeWalks.map(({ asked }) => asked)).toEqual([true, true, true]);
   expect(stored.setups[0]).toMatchObject({ openRodMm: 1330, closeRodMm: 1330.4 });
 });
 
 test('skip and come back, correct a reading, undo, all by keyboard', async ({ page }) => {
   const room = await newRoom(page, running.url, 'Closet', '1200', '900');
   await page.getByRole('button', { name: /^Flat: / }).click();
+  await page.getByRole('button', { name: 'Staff and laser' }).click();
   await page.getByText('Read the benchmark', { exact: true }).waitFor();
   await page.keyboard.type('1500');
   await page.keyboard.press('Enter');

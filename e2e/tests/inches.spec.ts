@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, facts, newRoom, serve, type Running, ONCE } from './app.ts';
+import { accessible, facts, layToBreak, newRoom, serve, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -18,6 +18,7 @@ test('a whole room in feet and inches: outline, benchmark, run, close, verdict',
   const room = await newRoom(page, running.url, 'Pantry', `4' 6"`, `3' 3 1/2"`);
   await expect(page.getByText(/ft² · 4 walls/)).toBeVisible();
   await page.getByRole('button', { name: /^Flat: / }).click();
+  await page.getByRole('button', { name: 'Staff and laser' }).click();
   await keyInches('52', 3);
   await expect(page.getByText('Read station 1 of 9')).toBeVisible();
   await accessible(page);
@@ -28,6 +29,7 @@ test('a whole room in feet and inches: outline, benchmark, run, close, verdict',
   await page.getByRole('button', { name: 'Close the set-up' }).click();
   await keyInches('52', 3, 'Close');
   await page.getByRole('button', { name: 'See the verdict' }).click();
+  await layToBreak(page);
   await expect(page.getByTestId('verdict')).toHaveText('Lay');
   expect(await page.getByTestId('findings').textContent()).not.toMatch(/\d ?mm\b/);
   await expect(page.getByTestId('sending')).toHaveText('all sent');

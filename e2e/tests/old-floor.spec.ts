@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, newRoom, pad, roomFacts, serve, type Running } from './app.ts';
+import { accessible, key, newRoom, pad, roomFacts, type Running, serve, sheetBox } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -80,7 +80,9 @@ test('a wall is pulled on the sheet: its neighbours follow, the figures say they
 }) => {
   const id = await newRoom(page, running.url, 'Pulled', '4000', '3000');
   await page.locator('[data-testid=sheet] circle').first().waitFor();
-  const box = (await page.getByTestId('sheet').boundingBox())!;
+  // The page still settles while the room is being sent: what is measured before that has moved by the time it is grasped.
+  await expect(page.getByTestId('sending')).toHaveText('all sent');
+  const box = await sheetBox(page);
   const handles = await page
     .locator('[data-testid=sheet] circle')
     .evaluateAll((all) => all.map((c) => [Number(c.getAttribute('cx')), Number(c.getAttribute('cy'))]));
@@ -219,7 +221,7 @@ test('tile is tapped over its grid on the sheet: touched once full, twice hollow
         )
         .map((l) => [(Number(l.getAttribute('x1')) + Number(l.getAttribute('x2'))) / 2, Number(l.getAttribute('y1'))]),
     );
-  const box = (await page.getByTestId('sheet').boundingBox())!;
+  const box = await sheetBox(page);
   await page.mouse.click(box.x + crosses[0]![0]!, box.y + crosses[0]![1]!);
   await expect.poll(hollow).toBe(was + 1);
 });

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join, dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, newRoom, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+import { accessible, key, newRoom, ONCE, roomFacts, type Running, serve, sheetBox, takeBack } from './app.ts';
 
 const LANDING = join(dirname(fileURLToPath(import.meta.url)), '../fixtures/landing-scan.ply');
 
@@ -30,7 +30,7 @@ test('a scan comes in as it is, is laid on the room, and is held by staffs befor
   await accessible(page);
 
   // Pulled off the walls by hand, it snaps back to them; nothing is stored before it is taken.
-  const sheet = (await page.getByTestId('sheet').boundingBox())!;
+  const sheet = await sheetBox(page);
   const [x, y] = [sheet.x + sheet.width / 2, sheet.y + sheet.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();

@@ -1,5 +1,5 @@
 import { expect, test, type CDPSession } from '@playwright/test';
-import { serve, type Running } from './app.ts';
+import { heardSheet, serve, type Running } from './app.ts';
 
 test.use({ hasTouch: true });
 let running: Running;
@@ -35,9 +35,7 @@ test('two fingers bring the sheet closer, one shifts it, two quick taps show the
       return { x, y, width };
     });
   const fit = page.getByRole('button', { name: 'Fit' });
-  await expect(sheet).toBeVisible();
-  // What hears the fingers comes a moment after the sheet.
-  await page.waitForLoadState('networkidle');
+  await heardSheet(page);
   const box = (await sheet.boundingBox())!;
   const middle: Px = [box.x + box.width / 2, box.y + box.height / 2];
   const cdp = await page.context().newCDPSession(page);
@@ -68,8 +66,7 @@ test('two fingers bring the sheet closer, one shifts it, two quick taps show the
 
 test('the wheel brings the place under the pointer closer', async ({ page }) => {
   await page.goto(`${running.url}/rooms/demo-parlour/room`);
-  await page.waitForLoadState('networkidle');
-  const outline = page.getByTestId('sheet').locator('path').first();
+  const outline = (await heardSheet(page)).locator('path').first();
   const before = (await outline.boundingBox())!;
   const [x, y] = [before.x + before.width / 4, before.y + before.height / 4];
   await page.mouse.move(x, y);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, roomFacts, serve, type Running } from './app.ts';
+import { accessible, roomFacts, type Running, serve, sheetBox } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -8,7 +8,7 @@ test.beforeAll(async () => {
 test.afterAll(() => running.close());
 
 const touch = async (page: Page, xShare: number, yShare: number) => {
-  const box = (await page.getByTestId('sheet').boundingBox())!;
+  const box = await sheetBox(page);
   const at = await page.evaluate(() => performance.now());
   await page.mouse.click(box.x + box.width * xShare, box.y + box.height * yShare);
   // Two touches in quick succession would be a double tap: the next waits until the page's own clock has passed that.
@@ -56,7 +56,7 @@ test('a crack is drawn as a line; its width decides; the mark is done with a tic
 test('the hall’s squeaks and rot say what is needed, in the room’s units', async ({ page }) => {
   await page.goto(`${running.url}/rooms/demo-hall/sound`);
   await page.getByRole('button', { name: 'Marks (3)' }).click();
-  await expect(page.getByTestId('mark-squeak')).toContainText('Screw every 5 7/8 in');
+  await expect(page.getByTestId('mark-squeak')).toContainText('Screw every 6 in');
   await page.getByTestId('mark-squeak').getByRole('button', { name: 'Screws' }).click();
   await expect(page.getByTestId('mark-squeak')).toContainText('joists');
   await expect(page.getByTestId('mark-rot')).toContainText('Find the leak first');

@@ -34,13 +34,17 @@ function upgradedRoom({ door, ...rest }: Body): Body {
  */
 export function upgraded(kind: FactKind, body: Body): Written {
   if (kind === 'answers' && 'topic' in body) return upgradedAnswer(body);
-  if (kind === 'rooms' && !('openings' in body)) return { kind, body: upgradedRoom(body) };
+  if (kind === 'rooms' && !('openings' in body)) return upgraded(kind, upgradedRoom(body));
   const since = Object.entries(KINDS[kind].since).filter(([name]) => !(name in body));
   return since.length === 0 ? { kind, body } : { kind, body: { ...body, ...Object.fromEntries(since) } };
 }
 
-/** Fields that came with this version of the product. */
-const LATEST: Partial<Record<FactKind, readonly string[]>> = { samples: ['analyte'], marks: ['finding'] };
+/** Fields that came with the last versions of the product. */
+const LATEST: Partial<Record<FactKind, readonly string[]>> = {
+  samples: ['analyte'],
+  marks: ['finding'],
+  edgeWalks: ['asked'],
+};
 
 /**
  * What an app that was opened before the server was renewed writes, with the fields it cannot know. Of earlier ones nothing is made up: a
@@ -52,7 +56,7 @@ export function withLatest(kind: FactKind, body: Body): Body {
   return lacking.length === 0 ? body : { ...body, ...Object.fromEntries(lacking.map((name) => [name, since[name]])) };
 }
 
-const OLDER: unknown[] = [1, 2, 3, 4];
+const OLDER: unknown[] = [1, 2, 3, 4, 5, 6];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 

@@ -2,7 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 import { IntlMessageFormat } from 'intl-messageformat';
-import { english } from './index.ts';
+import { first } from './en/first.ts';
+import { english } from './en/index.ts';
 
 const ROOT = join(__dirname, '../..');
 
@@ -79,6 +80,15 @@ test('whatever is said has a sentence', () => {
 
 test('every sentence is said somewhere', () => {
   expect(codes.filter((code) => !said.has(code))).toEqual([]);
+});
+
+test('what is said before a room is opened is in what comes first', () => {
+  const early =
+    /^(core\/src\/(air|coverings|fields|formats|job|room|said|units)|facts\/src|app\/src\/(bench|book|cards|data|form|theme))\//;
+  const late = [...places, ...filesIn('facts/src').flatMap(placesIn)]
+    .filter(({ file }) => early.test(file))
+    .flatMap(({ codes: of, file }) => of.filter((code) => !(code in first)).map((code) => `${file}: ${code}`));
+  expect(late).toEqual([]);
 });
 
 test('a sentence is given what it asks for, by the same names, and nothing else', () => {

@@ -1,16 +1,21 @@
 import type { UnitSystem } from '@maquette/core/units';
-import { english } from './en/index.ts';
-import { createRender } from './render.ts';
+import { first } from './en/first.ts';
+import { createRender, type Catalogue } from './render.ts';
 import { worded, type Worded } from './worded.ts';
 
 export { createRender } from './render.ts';
 export type { Catalogue, Render } from './render.ts';
 export type { Worded };
-export { english };
 export { deviceZone, timesIn, type Times } from './times.ts';
 
-/** What is said, in English, in the units asked for. */
-export const inWords = createRender(english, 'en');
+/** The sentences that are here: those of the first screen, and the rest once `rest.ts` has come. */
+const here: Record<string, string> = { ...first };
+export const inWords = createRender(here, 'en');
+
+/** Adds sentences; `rest.ts` does, wherever it is loaded. */
+export const teach = (more: Catalogue): void => void Object.assign(here, more);
+/** Whether a sentence can be said yet. */
+export const knows = (code: string): boolean => code in here;
 
 /** Has the browser read how the language counts, while it waits for something else: a tenth of a second on a slow phone. */
 export const prepareWords = (): void => void new Intl.PluralRules('en').select(1);

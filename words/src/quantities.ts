@@ -4,6 +4,7 @@ import {
   formatGap,
   formatMass,
   formatReach,
+  formatTemperature,
   formatVolume,
   gapWords,
   type UnitSystem,
@@ -27,7 +28,6 @@ export function writeQuantity({ quantity, value, places }: Quantity, units: Unit
   if (quantity === 'moment') return timesIn(zone).localTime(new Date(value).toISOString());
   if (quantity === 'day') return timesIn(zone).dayOf(new Date(value).toISOString());
   if (quantity === 'decimals') return value.toFixed(places ?? 0);
-  // Instruments and sheets of the trade give degrees Celsius everywhere, and so do the fields that take them.
-  if (quantity === 'celsius') return `${value.toFixed(places ?? 0)} °C`;
+  if (quantity === 'celsius') return formatTemperature(value, units, places ?? 0);
   return WRITTEN[quantity](value, units);
 }

@@ -67,3 +67,33 @@ test('nothing keyed is not taken', async () => {
   expect(onTake).not.toHaveBeenCalled();
   expect(screen.getByRole('alert', { hidden: true })).toHaveTextContent('Key the reading first');
 });
+
+test('a suggested value says why it is one, and is taken by one key; what only serves to doubt by is not offered', async () => {
+  const { onTake, user } = pad({ lastWords: 'as station 3' });
+  await user.click(screen.getByLabelText(/^Take 1\s192 mm, as station 3$/));
+  expect(onTake).toHaveBeenCalledWith(1192);
+  // Once something is keyed it is out of the way.
+  await user.click(key('7'));
+  expect(screen.queryByLabelText(/as station 3$/)).toBeNull();
+});
+
+test('a value that is no suggestion is not offered as one', () => {
+  pad();
+  expect(screen.getByTestId('entry')).toHaveTextContent('–');
+});
+
+test('a key that cannot act says why when it is pressed', async () => {
+  const onPress = jest.fn();
+  const { user } = pad({ actions: [{ label: 'Skip', onPress, off: 'This is the last one to read.' }] });
+  expect(key('Skip')).toHaveAttribute('aria-disabled', 'true');
+  await user.click(key('Skip'));
+  expect(onPress).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert', { hidden: true })).toHaveTextContent('This is the last one to read.');
+});
+
+test('after a key was touched the keyboard goes to the number, not to that key again', async () => {
+  const { onTake, user } = pad();
+  for (const name of ['1', '1', '9']) await user.click(key(name));
+  await user.keyboard('0{Enter}');
+  expect(onTake).toHaveBeenCalledWith(1190);
+});

@@ -1,19 +1,17 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { useKeys } from '../ui/use-keys.ts';
+import { Key, SideKey, type PadAction } from './pad-keys.tsx';
 import { correct, EMPTY, entryMm, entryText, press, pressSixteenth, type Entry } from './entry.ts';
 import type { Written } from '../data/write.ts';
 import { Touch } from '../ui/touch.tsx';
 
-export interface PadAction {
-  label: string;
-  onPress: () => void;
-  disabled?: boolean;
-}
+/** What keeps the focus after it was touched, and would be pressed again by Enter. */
+const PRESSED = '[role="button"], [role="tab"], [role="radio"], [role="checkbox"]';
 
 /** Keys that go into the number. */
 const FIGURES = ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '.', ','];
@@ -25,8 +23,10 @@ interface Props {
   /** What is asked, in large type, and what helps to answer it. */
   title: string;
   lines: readonly string[];
-  /** Last value, shown while nothing is keyed and brought up by Correct. mm. */
+  /** A value that may be the answer: shown as a suggestion while nothing is keyed, taken by one key, brought up by Correct. mm. */
   lastMm: number | null;
+  /** Why it is suggested: `as station 13`; null where it only serves to doubt what is keyed by. */
+  lastWords?: string | null;
   range: { min: number; max: number };
   /** A value this far from the last is asked back before it is taken, mm. */
   doubtMm?: number;
@@ -45,46 +45,25 @@ const ROWS = [
   ['1', '2', '3'],
 ];
 
-function Key({
-  label,
-  onPress,
-  name,
-  low = false,
-  chosen = false,
-}: {
-  label: string;
-  onPress: () => void;
-  name?: string;
-  low?: boolean;
-  chosen?: boolean;
-}) {
-  const palette = usePalette();
-  return (
-    <Touch
-      label={name ?? label}
-      aria-pressed={low ? chosen : undefined}
-      onPress={onPress}
-      style={({ pressed }) => [
-        low ? styles.low : styles.key,
-        {
-          borderColor: palette.rule,
-          backgroundColor: chosen ? palette.chalk : pressed ? palette.plank : palette.bench,
-        },
-      ]}
-    >
-      <Words figure bold size={low ? 'text' : 'title'} color={chosen ? palette.onChalk : palette.ink}>
-        {label}
-      </Words>
-    </Touch>
-  );
-}
-
 /** The one pad for every measure: digits with half millimetres, or inches with sixteenths. Also takes the keyboard. */
 export function Keypad(props: Props) {
   return <Pad key={`${props.asked}-${props.units}`} {...props} />;
 }
 
-function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take, onTake, actions = [] }: Props) {
+function Pad({
+  units: wanted,
+  plain,
+  title,
+  lines,
+  lastMm,
+  range,
+  doubtMm,
+  take,
+  onTake,
+  actions = [],
+  ...rest
+}: Props) {
+  const { lastWords = null } = rest;
   const palette = usePalette();
   const units = plain ? 'metric' : wanted;
   const unitName = plain ? plain.unit : unitLabel(units);
@@ -98,8 +77,7 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
     setQuestion(null);
     setDoubted(null);
   };
-  const submit = (sure = false) => {
-    const mm = entryMm(entry, units);
+  const submit = (sure = false, mm = entryMm(entry, units)) => {
     if (mm === null) return setQuestion('Key the reading first.');
     const shown = formatRod(mm, units);
     if (mm < range.min || mm > range.max) {
@@ -123,6 +101,16 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
     });
   };
 
+  useEffect(() => {
+    // A key that was touched lets go of the focus: digits and Enter of a keyboard then go to the number, not to that key again.
+    const letGo = ({ detail }: MouseEvent) => {
+      const { activeElement: held } = document;
+      if (detail > 0 && held instanceof HTMLElement && held.matches(PRESSED)) held.blur();
+    };
+    // On the way down: what is pressed keeps a click to itself.
+    document.addEventListener('click', letGo, true);
+    return () => document.removeEventListener('click', letGo, true);
+  }, []);
   useKeys(FIGURES, (key) => edit(keyed(entry, key === ',' ? '.' : key)));
   useKeys(['backspace'], () => edit(correct(entry, lastMm, units)));
   useKeys(['enter'], () => submit(doubted !== null), { notOnButtons: true });
@@ -142,17 +130,31 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
           ))}
         </View>
         <View style={styles.entry}>
-          <Words
-            figure
-            bold
-            size="entry"
-            color={text ? palette.ink : palette.quiet}
-            testID="entry"
-            accessibilityLabel={text ? `Keyed ${text} ${unitName}` : 'Nothing keyed'}
-            style={text ? null : styles.ghost}
-          >
-            {text || (lastMm === null ? '–' : formatRod(lastMm, units))}
-          </Words>
+          {text === '' && lastMm !== null && lastWords ? (
+            <Touch
+              label={`Take ${formatRod(lastMm, units)} ${unitName}, ${lastWords}`}
+              onPress={() => submit(false, lastMm)}
+              style={[styles.suggested, { borderColor: palette.chalk }]}
+            >
+              <Words size="small" color={palette.chalk}>
+                {lastWords}
+              </Words>
+              <Words figure bold size="large" color={palette.chalk} testID="entry">
+                {formatRod(lastMm, units)}
+              </Words>
+            </Touch>
+          ) : (
+            <Words
+              figure
+              bold
+              size="entry"
+              color={text ? palette.ink : palette.quiet}
+              testID="entry"
+              accessibilityLabel={text ? `Keyed ${text} ${unitName}` : 'Nothing keyed'}
+            >
+              {text || '–'}
+            </Words>
+          )}
           <View style={[styles.caret, { backgroundColor: palette.chalk }]} />
           <Words figure quiet size="large">
             {unitName}
@@ -207,9 +209,14 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
           {[0, 1].map((slot) => {
             const action = actions[slot];
             return action ? (
-              <SideKey key={slot} label={action.label} onPress={action.onPress} disabled={action.disabled ?? false} />
+              <SideKey
+                key={slot}
+                label={action.label}
+                off={action.off ?? null}
+                onPress={action.off ? () => setQuestion(action.off!) : action.onPress}
+              />
             ) : (
-              <SideKey key={slot} label="" onPress={() => undefined} disabled />
+              <SideKey key={slot} label="" onPress={() => undefined} />
             );
           })}
           <Touch
@@ -231,27 +238,6 @@ function Pad({ units: wanted, plain, title, lines, lastMm, range, doubtMm, take,
   );
 }
 
-function SideKey({ label, onPress, disabled = false }: PadAction) {
-  const palette = usePalette();
-  if (label === '')
-    return <View aria-hidden style={[styles.key, { borderColor: palette.rule, backgroundColor: palette.bench }]} />;
-  return (
-    <Touch
-      label={label}
-      disabled={disabled}
-      onPress={onPress}
-      style={({ pressed }) => [
-        styles.key,
-        { borderColor: palette.rule, backgroundColor: pressed ? palette.plank : palette.bench },
-      ]}
-    >
-      <Words bold color={disabled ? palette.quiet : palette.chalk}>
-        {label}
-      </Words>
-    </Touch>
-  );
-}
-
 const styles = StyleSheet.create({
   box: { flexShrink: 0 },
   ask: {
@@ -264,7 +250,14 @@ const styles = StyleSheet.create({
   },
   words: { flex: 1 },
   entry: { flexDirection: 'row', alignItems: 'center', gap: 6 },
-  ghost: { opacity: 1, fontWeight: '400', fontSize: 28 },
+  suggested: {
+    minHeight: 56,
+    paddingHorizontal: SPACE.gap,
+    borderWidth: 1,
+    borderStyle: 'dashed',
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   caret: { width: 2, height: 44 },
   question: {
     flexDirection: 'row',
@@ -282,14 +275,6 @@ const styles = StyleSheet.create({
   key: {
     flex: 1,
     minHeight: 56,
-    borderTopWidth: 1,
-    borderLeftWidth: 1,
-    alignItems: 'center',
-    justifyContent: 'center',
-  },
-  low: {
-    flex: 1,
-    minHeight: 48,
     borderTopWidth: 1,
     borderLeftWidth: 1,
     alignItems: 'center',

@@ -32,7 +32,7 @@ export function Listen({
       {listening ? (
         <Button
           label={held ? `Hold ${shows(held.value, held.tempC)}` : STATE_WORDS[live.state]}
-          disabled={!held}
+          off={held ? null : 'There is nothing to hold yet.'}
           hint={live.batteryPct === null ? undefined : `battery ${live.batteryPct} %`}
           onPress={() => held && onHold(held.value, held.tempC)}
         />

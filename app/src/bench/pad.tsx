@@ -2,7 +2,8 @@ import type { ReactElement } from 'react';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePalette } from '../theme/theme.tsx';
-import { Keypad, type PadAction } from './keypad.tsx';
+import { Keypad } from './keypad.tsx';
+import type { PadAction } from './pad-keys.tsx';
 import type { PadAsk } from './pad-panel.tsx';
 
 /** The pad for one number, over the bottom of the screen. */
@@ -24,6 +25,7 @@ export function Pad({ ask, onClose }: { ask: PadAsk; onClose: () => void }): Rea
         title={ask.title}
         lines={ask.signed ? [minus ? 'below (key Below to turn it round)' : 'above (key Above to turn it round)'] : []}
         lastMm={ask.lastMm === null ? null : Math.abs(ask.lastMm)}
+        lastWords="as it is"
         range={ask.signed ? { min: 0, max: Math.max(Math.abs(ask.range.min), ask.range.max) } : ask.range}
         take="Take"
         actions={[close, ...sign]}

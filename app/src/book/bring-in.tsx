@@ -18,7 +18,13 @@ export function useBringIn(): { key: React.ReactNode; card: React.ReactNode } {
     if (next?.is === 'here') router.push(`/jobs/${next.jobId}`);
   };
   return {
-    key: <Button label="Bring a job in" disabled={state?.is === 'going'} onPress={() => void bringJobIn(tell)} />,
+    key: (
+      <Button
+        label="Bring a job in"
+        off={state?.is === 'going' ? 'A job is coming in.' : null}
+        onPress={() => void bringJobIn(tell)}
+      />
+    ),
     card: state ? <BringInCard state={state} onClose={() => setState(null)} /> : null,
   };
 }

@@ -1,17 +1,8 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import {
-  BASE_WORDS,
-  BLANK_SHAPE,
-  floorAreaM2,
-  newOpening,
-  rectangleWalls,
-  WALL,
-  type BaseKind,
-} from '@maquette/core/room';
+import { ASSUMPTIONS, BLANK_SHAPE, newOpening, rectangleWalls, WALL } from '@maquette/core/room';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { formatArea } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
 import { deviceZone } from '@maquette/words';
 import { filled, only } from '@maquette/core/fields';
@@ -27,14 +18,14 @@ import { Header } from '../room/header.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Fold } from '../ui/fold.tsx';
-import { Sortable } from '../ui/sortable.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../room/undo-bar.tsx';
 import { Tables } from './tables.tsx';
-import { Footprint } from './footprint.tsx';
+import { Arrange } from './arrange.tsx';
+import { RoomRow, rowScale } from './room-row.tsx';
 import { saveJob } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
-import { useSay } from '../ui/shown-in.tsx';
+import { useVerdicts } from '../worker/use-verdicts.ts';
 
 type Job = ShownBook['jobs'][number];
 
@@ -46,8 +37,11 @@ export function JobScreen({ jobId }: { jobId: string }) {
   const router = useRouter();
   const book = useBook();
   const job = book.jobs.find((one) => one.id === jobId);
-  const rooms = book.rooms.filter((room) => room.jobId === jobId);
   const units = useUnits()[0];
+  const own = useMemo(() => ({ ...book, rooms: book.rooms.filter((room) => room.jobId === jobId) }), [book, jobId]);
+  const { rooms } = own;
+  const lines = useVerdicts(own);
+  const scale = useMemo(() => rowScale(rooms), [rooms]);
   return (
     <View style={[styles.screen, { backgroundColor: palette.sheet }]}>
       <Header
@@ -56,15 +50,11 @@ export function JobScreen({ jobId }: { jobId: string }) {
         onBack={() => router.replace('/')}
       />
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
-        <Sortable
-          items={rooms}
-          onPlace={(id, to) => {
-            const room = rooms.find((one) => one.id === id)!;
-            void write(`${room.name} moved`, placed(rooms, id, to).map(roomChange));
-          }}
-        >
-          {(id, handle) => <RoomEntry room={rooms.find((room) => room.id === id)!} handle={handle} />}
-        </Sortable>
+        <View>
+          {rooms.map((room) => (
+            <RoomRow key={room.id} room={room} line={lines.get(room.id) ?? null} zone={job?.zone ?? ''} scale={scale} />
+          ))}
+        </View>
         {job ? (
           <NewRoom job={job} rooms={rooms} units={units} onMade={(id) => router.push(`/rooms/${id}/room`)} />
         ) : null}
@@ -73,33 +63,22 @@ export function JobScreen({ jobId }: { jobId: string }) {
             <Tables name={job.name} rooms={rooms} />
           </Fold>
         ) : null}
+        <Arrange
+          title="Move or remove rooms"
+          items={rooms}
+          onPlace={(id, to) => {
+            const room = rooms.find((one) => one.id === id)!;
+            void write(`${room.name} moved`, placed(rooms, id, to).map(roomChange));
+          }}
+          onRemove={(id) => {
+            const room = rooms.find((one) => one.id === id)!;
+            if (!globalThis.confirm(`Remove ${room.name} with all that was read in it? Undo brings it back.`)) return;
+            void write(`${room.name} removed`, [{ ...roomChange(room), deleted: true }]);
+          }}
+        />
         {job ? <WholeJob job={job} book={book} onGone={() => router.replace('/')} /> : null}
       </ScrollView>
       <UndoBar />
-    </View>
-  );
-}
-
-function RoomEntry({ room, handle }: { room: ShownBook['rooms'][number]; handle: ReactNode }) {
-  const say = useSay();
-  const palette = usePalette();
-  const router = useRouter();
-  return (
-    <View style={[styles.room, { borderColor: palette.rule }]}>
-      <View style={styles.line}>
-        <Footprint room={room} verdict={null} scale={0.009} />
-        <View style={styles.grow}>
-          <Words bold>{room.name}</Words>
-          <Words
-            size="small"
-            quiet
-          >{`${formatArea(floorAreaM2(room), room.units)} · ${say(BASE_WORDS[room.baseKind as BaseKind])}`}</Words>
-        </View>
-        {handle}
-      </View>
-      <ButtonRow>
-        <Button label="Open" hint={room.name} kind="main" onPress={() => router.push(`/rooms/${room.id}/flat`)} />
-      </ButtonRow>
     </View>
   );
 }
@@ -137,6 +116,8 @@ function NewRoom({
             rank: nextRank(rooms, Date.now()),
             walls: rectangleWalls(widthMm, depthMm),
             ...BLANK_SHAPE,
+            // Until somebody says so, none of it is known.
+            assumed: [...ASSUMPTIONS],
             openings: widthMm >= 400 ? [newOpening(newId(), 0, Math.min(100, widthMm - widthOfDoor), widthOfDoor)] : [],
             baseKind: 'slab-on-ground',
             cardId: SHIPPED_CARDS[0]!.id,
@@ -165,19 +146,21 @@ function NewRoom({
   );
 }
 
-const JOB_FIELDS = { ...only(KINDS.jobs.fields, 'about', 'zone'), name: filled(KINDS.jobs.fields.name) };
+const JOB_FIELDS = { ...only(KINDS.jobs.fields, 'about', 'currency', 'zone'), name: filled(KINDS.jobs.fields.name) };
 
 function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: () => void }) {
   const [said, setSaid] = useState<string | null>(null);
   const form = useFactForm(JOB_FIELDS, job, 'metric', (part) =>
-    write(part.zone === undefined ? 'Job renamed' : 'Time zone of the site', [
-      { kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } },
-    ]),
+    write(
+      part.zone !== undefined ? 'Time zone of the site' : part.currency !== undefined ? 'Currency' : 'Job renamed',
+      [{ kind: 'jobs', id: job.id, body: { ...bodyOf(job), ...part } }],
+    ),
   );
   return (
     <Fold title="The whole job">
       <FactField form={form} name="name" label="Name" />
       <FactField form={form} name="about" label="In a few words" />
+      <FactField form={form} name="currency" label="Money in" />
       <FactField
         form={form}
         name="zone"
@@ -204,7 +187,5 @@ const styles = StyleSheet.create({
   screen: { flex: 1 },
   grow: { flex: 1 },
   list: { padding: SPACE.edge, gap: SPACE.edge, width: '100%', maxWidth: 1000, alignSelf: 'center' },
-  room: { borderBottomWidth: 1, paddingBottom: SPACE.edge, gap: SPACE.gap },
-  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.edge, minHeight: 56 },
   pair: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.part },
 });

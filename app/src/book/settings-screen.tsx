@@ -5,7 +5,8 @@ import { useQuery } from '@tanstack/react-query';
 import { text } from '@maquette/core/fields';
 import { api } from '../data/api.ts';
 import { clock, SKEW_TOLD_MS } from '../data/clock.ts';
-import { useUnits } from '../data/device-settings.ts';
+import { canSpeak, speak } from '../bench/speak.ts';
+import { useSpeech, useUnits } from '../data/device-settings.ts';
 import { isLittle, roomWords, useRoomLeft } from '../data/room-left.ts';
 import { userName } from '../data/who.ts';
 import { OneField } from '../form/one-field.tsx';
@@ -26,6 +27,7 @@ export function SettingsScreen() {
   const router = useRouter();
   const { palette, light, setLight } = useLook();
   const [units, setUnits] = useUnits();
+  const [speech, setSpeech] = useSpeech();
   const left = useRoomLeft();
   // Whoever opens this page first has heard nothing from the server yet: it is asked for its time.
   useQuery({ queryKey: ['health'], queryFn: () => api<object>('/api/health'), staleTime: 0 });
@@ -56,6 +58,24 @@ export function SettingsScreen() {
         />
         <Words size="small" quiet>
           Each room keeps its own units: change them in its top line.
+        </Words>
+        <Choice
+          label="Say stations and chalk points aloud"
+          inline
+          value={speech}
+          options={[
+            { value: 'off', label: 'Off' },
+            { value: 'on', label: 'On' },
+          ]}
+          onChange={(next) => {
+            setSpeech(next);
+            if (next === 'on') speak('Station 14. 1 metre 24 from the door wall.');
+          }}
+        />
+        <Words size="small" quiet>
+          {canSpeak()
+            ? 'The number and its two tapes, so that the eyes stay on the staff.'
+            : 'This browser cannot speak.'}
         </Words>
         <OneField
           of={YOUR_NAME}

@@ -1,10 +1,8 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { floorAreaM2 } from '@maquette/core/room';
 import { formatArea } from '@maquette/core/units';
-import { inWords } from '@maquette/words';
-import { worstVerdict } from '@maquette/core/verdict/words';
 import type { ShownBook } from '../data/use-facts.ts';
 import { useBook } from '../data/use-facts.ts';
 import { useUnits } from '../data/device-settings.ts';
@@ -15,18 +13,17 @@ import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { fetched } from '../ui/fetched.tsx';
 import { Fold } from '../ui/fold.tsx';
-import { Mark, VERDICT_WORDS } from '../ui/mark.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../room/undo-bar.tsx';
 import type { RoomLine } from '../worker/kept-lines.ts';
 import { useVerdicts } from '../worker/use-verdicts.ts';
 import { RemovedList } from './removed.tsx';
-import { Footprint } from './footprint.tsx';
+import { Arrange } from './arrange.tsx';
+import { RoomRow, rowScale } from './room-row.tsx';
 import { useBringIn } from './bring-in.tsx';
 import { bodyOf } from '@maquette/facts';
 import { placed } from '../data/placed.ts';
 import { write } from '../data/write.ts';
-import { Sortable } from '../ui/sortable.tsx';
 import { Touch } from '../ui/touch.tsx';
 
 /** The forms come in a file of their own: the book stands without them. */
@@ -54,26 +51,9 @@ export function SiteBook() {
       {looking ? <WhatWaits /> : null}
       <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
         <Trouble units={units} />
-        <Sortable
-          items={book.jobs}
-          onPlace={(id, to) => {
-            const moved = placed(book.jobs, id, to);
-            void write(
-              `${book.jobs.find((job) => job.id === id)!.name} moved`,
-              moved.map((job) => ({ kind: 'jobs', id: job.id, body: bodyOf(job) })),
-            );
-          }}
-        >
-          {(id, handle) => (
-            <JobEntry
-              job={book.jobs.find((job) => job.id === id)!}
-              handle={handle}
-              book={book}
-              lines={lines}
-              units={units}
-            />
-          )}
-        </Sortable>
+        {book.jobs.map((job) => (
+          <JobEntry key={job.id} job={job} book={book} lines={lines} units={units} />
+        ))}
         {!book.loading && book.jobs.length === 0 ? (
           <View style={styles.empty}>
             <Words bold size="large">
@@ -87,6 +67,22 @@ export function SiteBook() {
         ) : null}
         {book.loading ? <Words style={styles.empty}>Opening the book …</Words> : null}
         <View style={styles.removed}>
+          <Arrange
+            title="Move or remove jobs"
+            items={book.jobs}
+            onPlace={(id, to) => {
+              const moved = placed(book.jobs, id, to);
+              void write(
+                `${book.jobs.find((job) => job.id === id)!.name} moved`,
+                moved.map((job) => ({ kind: 'jobs', id: job.id, body: bodyOf(job) })),
+              );
+            }}
+            onRemove={(id) => {
+              const job = book.jobs.find((one) => one.id === id)!;
+              if (!globalThis.confirm(`Remove ${job.name} and its rooms from the book? Undo brings it back.`)) return;
+              void write(`${job.name} removed`, [{ kind: 'jobs', id, body: bodyOf(job), deleted: true }]);
+            }}
+          />
           <Fold title="Removed jobs and rooms">
             <RemovedList />
           </Fold>
@@ -110,13 +106,11 @@ export function SiteBook() {
 
 function JobEntry({
   job,
-  handle,
   book,
   lines,
   units,
 }: {
   job: ShownBook['jobs'][number];
-  handle: ReactNode;
   book: ShownBook;
   lines: ReadonlyMap<string, RoomLine>;
   units: 'metric' | 'imperial';
@@ -124,80 +118,39 @@ function JobEntry({
   const palette = usePalette();
   const router = useRouter();
   const rooms = useMemo(() => book.rooms.filter((room) => room.jobId === job.id), [book.rooms, job.id]);
+  const scale = useMemo(() => rowScale(book.rooms), [book.rooms]);
   const area = useMemo(() => rooms.reduce((sum, room) => sum + floorAreaM2(room), 0), [rooms]);
-  const judged = rooms.filter((room) => lines.has(room.id));
-  const worst = judged.length > 0 ? worstVerdict(judged.map((room) => lines.get(room.id)!.verdict)) : null;
-  const first = worst ? judged.find((room) => lines.get(room.id)!.verdict === worst) : undefined;
-  const left = judged.reduce((sum, room) => sum + lines.get(room.id)!.stations - lines.get(room.id)!.read, 0);
-  const next =
-    !first || !worst
-      ? null
-      : worst === 'lay'
-        ? 'Flat everywhere it was read'
-        : `${first.name}: ${inWords(lines.get(first.id)!.next, first.units, job.zone ?? '')}`;
   return (
     <View style={[styles.job, { borderColor: palette.rule, backgroundColor: palette.paper }]}>
-      <View style={styles.head}>
-        <Touch label={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>
-          <Words bold size="large" role="heading" aria-level={2} style={styles.grow}>
-            {job.name}
-          </Words>
-          <Words figure quiet>
-            {[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}
-          </Words>
-        </Touch>
-        {handle}
-      </View>
-      <View style={styles.rooms}>
-        {rooms.map((room) => {
-          const line = lines.get(room.id);
-          return (
-            <Touch
-              key={room.id}
-              role="link"
-              label={`${room.name}${line ? `: ${VERDICT_WORDS[line.verdict]}` : ''}`}
-              onPress={() => router.push(`/rooms/${room.id}/flat`)}
-              style={styles.room}
-            >
-              <Footprint room={room} verdict={line?.verdict ?? null} />
-              <View style={styles.under}>
-                {line ? <Mark verdict={line.verdict} width={26} /> : null}
-                <Words figure size="small">
-                  {room.name}
-                </Words>
-              </View>
-            </Touch>
-          );
-        })}
+      <Touch label={`Open ${job.name}`} onPress={() => router.push(`/jobs/${job.id}`)} style={styles.title}>
+        <Words bold size="large" role="heading" aria-level={2} style={styles.grow}>
+          {job.name}
+        </Words>
+        <Words figure quiet>
+          {[job.about, formatArea(area, units)].filter(Boolean).join(' · ')}
+        </Words>
+      </Touch>
+      <View>
+        {rooms.map((room) => (
+          <RoomRow key={room.id} room={room} line={lines.get(room.id) ?? null} zone={job.zone ?? ''} scale={scale} />
+        ))}
         {rooms.length === 0 ? (
           <Button label="Add the first room" onPress={() => router.push(`/jobs/${job.id}`)} style={styles.first} />
         ) : null}
       </View>
-      {next && worst ? (
-        <View style={styles.next}>
-          <Mark verdict={worst} width={44} />
-          <Words style={styles.grow}>{next}</Words>
-          {left > 0 ? <Words figure bold>{`${left} to read`}</Words> : null}
-        </View>
-      ) : null}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   removed: { paddingHorizontal: SPACE.edge },
-  head: { flexDirection: 'row', alignItems: 'center' },
   screen: { flex: 1 },
   grow: { flex: 1 },
   list: { paddingBottom: SPACE.edge, width: '100%', maxWidth: 1000, alignSelf: 'center' },
   settings: { paddingHorizontal: SPACE.near, flexGrow: 0 },
   empty: { padding: SPACE.edge, gap: SPACE.gap },
   job: { borderBottomWidth: 1, paddingHorizontal: SPACE.edge, paddingBottom: SPACE.edge, gap: SPACE.gap },
-  title: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 56 },
-  rooms: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.edge, alignItems: 'flex-start' },
-  room: { gap: SPACE.near, minWidth: 56, minHeight: 56 },
-  under: { flexDirection: 'row', alignItems: 'center', gap: 6 },
-  next: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 40 },
+  title: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 56 },
   first: { flexGrow: 0 },
   foot: { padding: SPACE.edge, borderTopWidth: 1, gap: SPACE.gap, width: '100%', maxWidth: 1000, alignSelf: 'center' },
   wideButton: { flexGrow: 3 },

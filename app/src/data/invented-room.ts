@@ -1,4 +1,4 @@
-import { stationsOf, type FlatFacts } from '@maquette/core/flat';
+import { stationsOf, type EdgeWalk, type FlatFacts } from '@maquette/core/flat';
 import { BLANK_SHAPE, planOf, rectangleWalls, type RoomFacts } from '@maquette/core/room';
 
 /** A room for tests: a slab of 3 by 2.4 m with nothing entered but its walls. */
@@ -34,3 +34,19 @@ export function inventedDip(depthMm: number): FlatFacts {
     })),
   };
 }
+
+/** Three edges laid in it to break its verdict, which held at 0.2 mm. */
+export const HELD_EDGES: EdgeWalk[] = [500, 1200, 1900].map((yMm, i) => ({
+  id: `held${i}`,
+  fromXMm: 400,
+  fromYMm: yMm,
+  toXMm: 2400,
+  toYMm: yMm,
+  tool: 'straightedge',
+  contactsMm: [0, 2000],
+  gaps: [{ atMm: 1000, gapMm: 0.2 }],
+  rocksMm: null,
+  takenAt: '9',
+  note: '',
+  asked: true,
+}));

@@ -1,4 +1,4 @@
-import type { LikeBases } from '@maquette/core/damp';
+import type { LikeShown } from './plain-facts.ts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
 
@@ -15,13 +15,11 @@ export function writesOf(
   cardId: string,
   book: ShownBookLists,
   shown: ShownRoomLists,
-  like: LikeBases,
+  like: LikeShown,
 ): string {
   const card = book.cards.find(({ id }) => id === cardId)?.writeId ?? cardId;
   const job = book.jobs.find(({ id }) => id === room.jobId)?.writeId ?? '';
   const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => f.writeId);
   const facts = Object.values(shown).flatMap((list) => list.map((fact) => fact.writeId));
-  return [room.writeId, card, job, like.otherAreaM2, Object.entries(like.otherTests).join(), ...figures, ...facts].join(
-    ' ',
-  );
+  return [room.writeId, card, job, like.otherAreaM2, like.writes, ...figures, ...facts].join(' ');
 }

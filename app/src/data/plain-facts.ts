@@ -1,6 +1,6 @@
 import type { RoomSet } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
-import type { DampMethod, LikeBases } from '@maquette/core/damp';
+import { MEMBRANE, type LikeBases, type OtherRoom } from '@maquette/core/damp';
 import type { OwnFigure } from '@maquette/core/figures';
 import type { CountryFacts } from '@maquette/core/hazards';
 import { CHALKED, CHOSEN_OF_WAYS } from '@maquette/core/levelling/facts';
@@ -21,7 +21,7 @@ import { inOrder } from './in-order.ts';
 import type { Shown } from './lay.ts';
 
 /** The facts of a room and what of its job bears on it, without what only storing is about. */
-export type PlainFacts = Omit<RoomSet, 'room' | 'card'>;
+export type PlainFacts = Omit<RoomSet, 'room' | 'card' | 'like'> & { like: LikeShown };
 
 const sameItems = (a: readonly unknown[], b: readonly unknown[]) =>
   a.length === b.length && a.every((v, i) => v === b[i]);
@@ -87,8 +87,12 @@ export function createPlainFacts() {
     return list;
   }
 
-  const likeOf = (room: Shown<'rooms'>, book: ShownBookLists, testsOf: TestsOf): LikeBases =>
-    keptValue(`${room.id}/like`, likeBasesOf(room, book, testsOf, areaOf), sameLike);
+  const likeOf = (room: Shown<'rooms'>, book: ShownBookLists, testsOf: TestsOf): LikeShown =>
+    keptValue(
+      `${room.id}/like`,
+      likeBasesOf(room, book, testsOf, areaOf, (other) => plain('rooms', other) as RoomFacts),
+      sameLike,
+    );
 
   return {
     /** How much of a like base the job's other rooms have, and how many tests were made there. */
@@ -109,12 +113,7 @@ export function createPlainFacts() {
       return keptValue(`${room.id}/set`, set, sameFields);
     },
     /** What a room of a job is judged from, but for the room and its card. */
-    factsOf(
-      room: Shown<'rooms'>,
-      shown: ShownRoomLists,
-      book: ShownBookLists,
-      testsOf: (roomId: string) => Pick<RoomLists, 'dampTests' | 'dampReadings'> | undefined,
-    ): PlainFacts {
+    factsOf(room: Shown<'rooms'>, shown: ShownRoomLists, book: ShownBookLists, testsOf: TestsOf): PlainFacts {
       const scope = room.id;
       const job = book.jobs.find((other) => other.id === room.jobId);
       const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => plain('figures', f));
@@ -139,33 +138,62 @@ export function createPlainFacts() {
 }
 
 /** Damp tests of a room as this device last heard of them. */
-type TestsOf = (roomId: string) => Pick<RoomLists, 'dampTests' | 'dampReadings'> | undefined;
+const TOLD_BY = ['dampTests', 'dampReadings', 'airReadings', 'airLogs', 'answers'] as const;
+type Tested = Pick<RoomLists, (typeof TOLD_BY)[number]>;
+type TestsOf = (roomId: string) => Tested | undefined;
 
-const sameLike = (a: LikeBases, b: LikeBases) =>
-  a.otherAreaM2 === b.otherAreaM2 && sameFields(a.otherTests, b.otherTests);
+/** Whether a membrane lies under a base: none where nobody has recorded one. */
+const membraneIn = (tested: Tested | undefined) => {
+  const said = tested?.answers.findLast(({ question }) => question === MEMBRANE.question)?.answer;
+  return said === 'recorded' || said === 'bridged' ? said : 'none';
+};
 
-/** How much of a like base the job's other rooms have, and how many tests were made there. */
+/** What a job has of a like base, with every write that tells of it. */
+export interface LikeShown extends LikeBases {
+  writes: string;
+}
+
+const sameLike = (a: LikeShown, b: LikeShown) => a.otherAreaM2 === b.otherAreaM2 && a.writes === b.writes;
+
+/** How much of a like base the job's other rooms have, and what was tested there. */
 function likeBasesOf(
   room: Shown<'rooms'>,
   book: ShownBookLists,
   testsOf: TestsOf,
   areaOf: (room: Shown<'rooms'>) => number,
-): LikeBases {
+  plain: (room: Shown<'rooms'>) => RoomFacts,
+): LikeShown {
+  const own = membraneIn(testsOf(room.id));
   const like = book.rooms.filter(
     (other) =>
       other.jobId === room.jobId &&
       other.id !== room.id &&
       other.baseKind === room.baseKind &&
       other.base.beneath === room.base.beneath &&
-      other.base.grade === room.base.grade,
+      other.base.grade === room.base.grade &&
+      membraneIn(testsOf(other.id)) === own,
   );
-  const otherTests: Partial<Record<DampMethod, number>> = {};
-  for (const other of like) {
-    // A room not opened on this device yet counts as untested: more tests are asked for, never fewer.
+  // A room not opened on this device yet counts as untested: more tests are asked for, never fewer.
+  const tested = like.flatMap((other) => {
     const held = testsOf(other.id);
-    for (const test of held?.dampTests ?? [])
-      if (held?.dampReadings.some((reading) => reading.testId === test.id))
-        otherTests[test.method] = (otherTests[test.method] ?? 0) + 1;
-  }
-  return { otherAreaM2: like.reduce((sum, other) => sum + areaOf(other), 0), otherTests };
+    return held && held.dampReadings.length > 0 ? [{ other, held }] : [];
+  });
+  return {
+    otherAreaM2: like.reduce((sum, other) => sum + areaOf(other), 0),
+    otherTests: {},
+    others: tested.map(({ other, held }) => ({ ...(held as unknown as OtherRoom), room: plain(other) })).map(onlyTold),
+    writes: tested
+      .flatMap(({ other, held }) => [other.writeId, ...TOLD_BY.flatMap((kind) => held[kind].map((f) => f.writeId))])
+      .join(' '),
+  };
 }
+
+/** Of a room's lists those alone that its damp tests are judged by. */
+const onlyTold = ({ room, answers, airReadings, airLogs, dampTests, dampReadings }: OtherRoom): OtherRoom => ({
+  room,
+  answers,
+  airReadings,
+  airLogs,
+  dampTests,
+  dampReadings,
+});

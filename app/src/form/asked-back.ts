@@ -1,6 +1,6 @@
 import type { Field } from '@maquette/core/fields';
 import { gap, reach, say, type Sayable } from '@maquette/core/said';
-import { parseLength } from '@maquette/core/units';
+import { parseLength, roundTo, temperatureIn, temperatureUnit } from '@maquette/core/units';
 import { readTyped, writtenAs, type Reader } from './typed.ts';
 import { unitSign } from './unit-sign.ts';
 
@@ -14,11 +14,17 @@ export function askedBack(typed: unknown, field: Field, reader: Reader): Sayable
   const text = String(typed ?? '').trim();
   switch (spec.type) {
     case 'figure': {
+      const inReaders = (value: number) =>
+        as === 'temperature' ? roundTo(temperatureIn(value, reader.units), 0.1) : value;
       const length = (mm: number) => (spec.max <= FINE_MM ? gap(mm) : reach(mm));
       const taken =
         as === 'length'
           ? say('asked.lengths', { min: length(spec.min), max: length(spec.max) })
-          : say('asked.figures', { min: spec.min, max: spec.max, unit: unitSign(spec.unit) || 'none' });
+          : say('asked.figures', {
+              min: inReaders(spec.min),
+              max: inReaders(spec.max),
+              unit: (as === 'temperature' ? temperatureUnit(reader.units) : unitSign(spec.unit)) || 'none',
+            });
       const values = { text, taken, empty: orNull ? 'yes' : 'no' };
       if (text === '') return say('asked.empty', values);
       if (as === 'length') {

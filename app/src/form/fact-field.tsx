@@ -1,6 +1,7 @@
 import { useController } from 'react-hook-form';
 import type { Fields } from '@maquette/core/fields';
 import { PadKey, usePad } from '../bench/pad-panel.tsx';
+import { celsiusOf, roundTo, temperatureIn, temperatureUnit } from '@maquette/core/units';
 import { Field } from '../ui/field.tsx';
 import type { FactForm } from './fact-form.ts';
 import { textOf, writtenAs } from './typed.ts';
@@ -40,30 +41,33 @@ export function FactField<F extends Fields>({ form, name, label, hint, unit, dec
   };
   if (spec.type !== 'figure') return <Field {...shared} hint={hint} figures={spec.type === 'day' || as === 'moment'} />;
   const inMm = as === 'length' && units === 'metric';
-  const lastMm = typeof standing === 'number' ? standing : null;
+  const degrees = as === 'temperature';
+  const sign = unit ?? (degrees ? temperatureUnit(units) : unitSign(spec.unit));
+  const shownAs = (value: number) => (degrees ? roundTo(temperatureIn(value, units), 0.1) : value);
+  const lastMm = typeof standing === 'number' ? shownAs(standing) : null;
   const key = {
     title: label,
     lastMm,
-    range: { min: spec.min, max: spec.max },
-    onTake: (taken: number) => void form.put(name, taken),
+    range: { min: shownAs(spec.min), max: shownAs(spec.max) },
+    onTake: (taken: number) => void form.put(name, degrees && units === 'imperial' ? celsiusOf(taken) : taken),
   };
   return (
     <Field
       {...shared}
       hint={hint ?? (as === 'length' && units === 'imperial' ? FEET : undefined)}
-      unit={inMm ? 'mm' : as === 'figure' ? (unit ?? unitSign(spec.unit)) : undefined}
-      figures={as === 'figure' || inMm}
+      unit={inMm ? 'mm' : as === 'figure' || degrees ? sign : undefined}
+      figures={as === 'figure' || degrees || inMm}
       beside={
         as === 'length' ? (
           <PadKey label={label} onPress={() => pad({ ...key, units, signed })} />
-        ) : spec.min >= 0 ? (
+        ) : shownAs(spec.min) >= 0 ? (
           <PadKey
             label={label}
             onPress={() =>
               pad({
                 ...key,
                 units: 'metric',
-                plain: { unit: unit ?? unitSign(spec.unit), decimals: spec.whole ? 0 : decimals },
+                plain: { unit: sign, decimals: spec.whole ? 0 : decimals },
               })
             }
           />

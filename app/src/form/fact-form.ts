@@ -41,7 +41,7 @@ export interface DraftForm<F extends Fields> extends FactForm<F> {
   restart: () => void;
 }
 
-const isRefused = (written: unknown): written is Extract<Written, { ok: false }> =>
+export const isRefused = (written: unknown): written is Extract<Written, { ok: false }> =>
   typeof written === 'object' && written !== null && (written as Written).ok === false;
 
 /** What whoever takes a value answers where it cannot be taken: the words stand beside the field. */

@@ -1,5 +1,5 @@
 import type { Field } from '@maquette/core/fields';
-import { formatSpan, parseLength, type UnitSystem } from '@maquette/core/units';
+import { celsiusOf, formatSpan, parseLength, roundTo, temperatureIn, type UnitSystem } from '@maquette/core/units';
 import type { Times } from '@maquette/words';
 
 /** How whoever types writes lengths, and by which clock. */
@@ -9,11 +9,19 @@ export interface Reader {
 }
 
 /** How what is written in a field is read: as text, as a figure in its own unit, or as a length in the room's units. */
-type WrittenAs = 'text' | 'figure' | 'length' | 'moment';
+type WrittenAs = 'text' | 'figure' | 'length' | 'temperature' | 'moment';
 
-/** How a field is written: lengths in the room's units, other figures in their own. */
+/** How a field is written: lengths and temperatures in the room's units, other figures in their own. */
 export const writtenAs = ({ spec }: Field): WrittenAs =>
-  spec.type === 'moment' ? 'moment' : spec.type !== 'figure' ? 'text' : spec.unit === 'mm' ? 'length' : 'figure';
+  spec.type === 'moment'
+    ? 'moment'
+    : spec.type !== 'figure'
+      ? 'text'
+      : spec.unit === 'mm'
+        ? 'length'
+        : spec.unit === '°C'
+          ? 'temperature'
+          : 'figure';
 
 /** A moment on record is UTC; what was typed is the site's clock. */
 const isUtc = (text: string) => text.endsWith('Z');
@@ -28,6 +36,7 @@ export function textOf(value: unknown, field: Field, { units, times }: Reader): 
   if (value === null || value === undefined) return '';
   const as = writtenAs(field);
   if (as === 'moment') return isUtc(String(value)) ? times.localTime(String(value)) : String(value);
+  if (as === 'temperature' && typeof value === 'number') return String(roundTo(temperatureIn(value, units), 0.1));
   return as === 'length' && typeof value === 'number' ? lengthText(value, units) : String(value);
 }
 
@@ -47,5 +56,6 @@ export function readTyped(typed: unknown, field: Field, { units, times }: Reader
     return parsed.ok ? parsed.mm : plain;
   }
   const figure = Number(plain.replace(',', '.').replace('−', '-'));
-  return Number.isFinite(figure) ? figure : plain;
+  if (!Number.isFinite(figure)) return plain;
+  return as === 'temperature' && units === 'imperial' ? celsiusOf(figure) : figure;
 }

@@ -9,7 +9,8 @@ export interface Action {
   /** The one thing to do next: filled. */
   main?: boolean;
   selected?: boolean;
-  disabled?: boolean;
+  /** Why it cannot act now. */
+  off?: string | null;
 }
 
 /** What to do next, in reach of the thumb over the course. */
@@ -18,15 +19,8 @@ export function Actions({ actions }: { actions: readonly Action[] }) {
   if (actions.length === 0) return null;
   return (
     <View style={[styles.row, { borderColor: palette.rule, backgroundColor: palette.bench }]}>
-      {actions.map(({ label, act, main = false, selected, disabled }) => (
-        <Button
-          key={label}
-          kind={main ? 'main' : 'plain'}
-          label={label}
-          onPress={act}
-          selected={selected}
-          disabled={disabled}
-        />
+      {actions.map(({ label, act, main = false, selected, off }) => (
+        <Button key={label} kind={main ? 'main' : 'plain'} label={label} onPress={act} selected={selected} off={off} />
       ))}
     </View>
   );

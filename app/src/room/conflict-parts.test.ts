@@ -30,9 +30,14 @@ test('where a thing is comes as one: no mark gets one’s along and the other’
   expect(parts.map(({ key }) => key)).toEqual(['xMm+yMm']);
 });
 
-/** What a kind states of a body; what is absent is nothing. */
+/** What a kind states of a body; what is absent is nothing, and a list that is absent is empty. */
 const stated = (kind: FactKind, body: Body) =>
-  Object.fromEntries(Object.keys(KINDS[kind].fields).map((name) => [name, body[name] ?? null]));
+  Object.fromEntries(
+    Object.entries(KINDS[kind].fields).map(([name, { spec }]) => [
+      name,
+      body[name] ?? (spec.type === 'list' ? [] : null),
+    ]),
+  );
 
 test.each(FACT_KINDS)(
   '%s: taking nothing leaves mine, taking every part gives theirs, and what is mixed is of both',

@@ -49,6 +49,10 @@ function groupsOf(kind: FactKind): { words: string; fields: string[] }[] {
 
 const thingsIn = (body: Body, name: string): readonly Thing[] => (body[name] ?? []) as readonly Thing[];
 
+/** What stands in a body under a name: a list that may be left out is an empty one where it is. */
+const heldIn = (body: Body, name: string, { spec, mayLack }: Field): unknown =>
+  body[name] ?? (mayLack && spec.type === 'list' ? [] : undefined);
+
 /** What a thing in a list is called: `Opening: door`. */
 function called(name: string, thing: Thing): string {
   const own = [thing['name'], thing['kind']].find((word) => typeof word === 'string' && word !== '');
@@ -83,7 +87,15 @@ export function conflictParts(kind: FactKind, mine: Body, theirs: Body, units: U
     const [only, ...more] = names;
     const spec = fields[only!]!.spec;
     if (more.length === 0 && holdsThings(spec)) return thingParts(only!, spec, mine, theirs, units);
-    const rows = names.flatMap((name) => between(named(name), fields[name]!, mine[name], theirs[name], units));
+    const rows = names.flatMap((name) =>
+      between(
+        named(name),
+        fields[name]!,
+        heldIn(mine, name, fields[name]!),
+        heldIn(theirs, name, fields[name]!),
+        units,
+      ),
+    );
     return rows.length > 0 ? [{ key: names.join('+'), words, rows }] : [];
   });
 }

@@ -49,8 +49,8 @@ export function ImportScreen({ roomId }: { roomId: string }) {
   const [problem, setProblem] = useState<string | null>(null);
   const units = shown.room?.units ?? 'metric';
   const say = (said: Sayable) => inWords(said, units);
-  const walls = shown.facts?.walls;
-  const plan = useMemo(() => (walls ? planOf({ walls }) : null), [walls]);
+  const room = shown.facts;
+  const plan = useMemo(() => (room ? planOf(room) : null), [room]);
   const read = useMemo(
     () => (file ? file.formats.readRodFile(file.text, plan, columns ?? undefined) : null),
     [file, plan, columns],
@@ -219,7 +219,13 @@ export function ImportScreen({ roomId }: { roomId: string }) {
               <Button
                 kind="main"
                 label={`Take ${counted(taken.length, 'reading')}`}
-                disabled={taken.length === 0 || read.missing.length > 0}
+                off={
+                  read.missing.length > 0
+                    ? 'Say first which column is which.'
+                    : taken.length === 0
+                      ? 'No reading in this file was understood.'
+                      : null
+                }
                 onPress={() => void take()}
               />
               <Button label="Another file" onPress={() => void choose()} />

@@ -3,10 +3,12 @@ import { G, Path } from 'react-native-svg';
 import {
   boundsMm,
   isTimber,
+  joistOffsetMm,
   regionAt,
   regionOf,
   type BaseDetails,
   type BaseKind,
+  type Plan,
   type RoomFacts,
 } from '@maquette/core/room';
 import { usePalette } from '../theme/theme.tsx';
@@ -29,14 +31,16 @@ function ruled(box: ReturnType<typeof boundsMm>, deg: number, spacingMm: number,
   return lines.join('');
 }
 
-function linesOf(
-  kind: BaseKind,
-  base: BaseDetails,
-  box: ReturnType<typeof boundsMm>,
-): { joists: string; seams: string } {
+function linesOf(kind: BaseKind, base: BaseDetails, plan: Plan): { joists: string; seams: string } {
+  const box = boundsMm(plan.corners);
   const joists =
     isTimber(kind) && base.joistDeg !== null && base.joistSpacingMm !== null
-      ? ruled(box, base.joistDeg, base.joistSpacingMm, base.joistSpacingMm / 2)
+      ? ruled(
+          box,
+          base.joistDeg,
+          base.joistSpacingMm,
+          joistOffsetMm(plan, { deg: base.joistDeg, spacingMm: base.joistSpacingMm, firstMm: base.joistFirstMm }),
+        )
       : '';
   const { panelLongMm, panelShortMm, seamXMm, seamYMm } = base;
   // Panels lie with their long side across the joists.
@@ -52,9 +56,8 @@ function linesOf(
 export const BaseLayer = memo(function BaseLayer({ room, view }: { room: RoomFacts; view: SheetView }) {
   const palette = usePalette();
   const plan = usePlan(room);
-  const box = boundsMm(plan.corners);
   const px = 1 / view.pxPerMm;
-  const { joists, seams } = linesOf(room.baseKind, room.base, box);
+  const { joists, seams } = linesOf(room.baseKind, room.base, plan);
   const second = room.secondBase;
   const region = second ? regionAt(regionOf(plan.corners), room.lines, second.where) : [];
   return (

@@ -1,4 +1,4 @@
-import { useRef, type RefObject } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 import { useGesture } from '@use-gesture/react';
 import { useLatest } from '../ui/use-latest.ts';
 import type { Grip, SheetHands } from './use-sheet-view.ts';
@@ -18,13 +18,15 @@ interface Spread {
 interface Props {
   sheet: RefObject<HTMLElement | null>;
   hands: SheetHands;
+  /** Told once fingers are heard. */
+  onReady: () => void;
 }
 
 /**
  * Fingers, mouse and wheel on the sheet, told to whoever holds its view: pan with one finger, pinch with two, wheel to zoom,
  * double tap to fit, tap to choose, pull what can be taken hold of. Draws nothing.
  */
-export function SheetGestures({ sheet, hands }: Props) {
+export function SheetGestures({ sheet, hands, onReady }: Props) {
   const now = useLatest(hands);
   const grip = useRef<Grip | null>(null);
   const lastTap = useRef({ at: -Infinity, x: 0, y: 0 });
@@ -77,5 +79,6 @@ export function SheetGestures({ sheet, hands }: Props) {
       pinch: { pinchOnWheel: false },
     },
   );
+  useEffect(onReady, [onReady]);
   return null;
 }

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Path } from 'react-native-svg';
 import { type PointMm, type RoomFacts } from '@maquette/core/room';
@@ -8,6 +8,7 @@ import { fetched } from '../ui/fetched.tsx';
 import { leafTips } from './openings-drawing.tsx';
 import { FixturesLayer } from './fixtures-layer.tsx';
 import { HandlesLayer, LinesLayer } from './handles-layer.tsx';
+import { ServicesLayer } from './services-layer.tsx';
 import { ScaleBar } from './scale-bar.tsx';
 import { TrailLayer } from './trail-layer.tsx';
 import { useShapeDrag, type ShapeEdits } from './use-shape-drag.ts';
@@ -38,7 +39,7 @@ interface Props {
   fixtureNames?: boolean;
 }
 
-/** What is drawn stands before it can be moved: what hears the fingers comes in a file of its own. */
+/** What is drawn stands before it can be moved: what hears the fingers comes in a file of its own, and handles with it. */
 const SheetGestures = fetched(() => import('./sheet-gestures.tsx').then((part) => part.SheetGestures));
 
 /** The browser neither scrolls nor zooms the page where the sheet is moved. */
@@ -63,6 +64,8 @@ export function Sheet({
   const palette = usePalette();
   const ref = useRef<HTMLElement & View>(null);
   const [size, setSize] = useState({ width: 390, height: 320 });
+  const [ready, setReady] = useState(false);
+  const onReady = useCallback(() => setReady(true), []);
   const { shown: room, dragging, grip } = useShapeDrag(onRecord, edits);
   // Islands are worked out again once the finger lets go: nothing drawn while pulling needs them.
   const outlined = useMemo(() => (dragging ? { ...room, fixtures: NO_FIXTURES } : room), [dragging, room]);
@@ -86,7 +89,7 @@ export function Sheet({
       style={[styles.box, { backgroundColor: palette.sheet }]}
       onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
     >
-      <View ref={ref} style={[StyleSheet.absoluteFill, FINGERS_ARE_OURS]} testID="sheet">
+      <View ref={ref} style={[StyleSheet.absoluteFill, FINGERS_ARE_OURS]} testID="sheet" aria-busy={!ready}>
         {/* Fingers touch the paper, never what is drawn on it: that comes and goes while they move. */}
         <Svg width={size.width} height={size.height} pointerEvents="none" role="img" aria-label={description}>
           {trail ? (
@@ -105,19 +108,20 @@ export function Sheet({
                   <G clipPath="url(#room)">
                     {under?.(view)}
                     <LinesLayer lines={room.lines} view={view} />
+                    {room.services?.length ? <ServicesLayer services={room.services} view={view} /> : null}
                   </G>
                 </>
               )}
               <FixturesLayer fixtures={room.fixtures} view={view} chosenId={chosenFixture} names={fixtureNames} />
               <Walls room={outlined} view={view} names={wallNames} chosenOpening={chosenOpening} />
               {over?.(view)}
-              {edits && !dragging ? <HandlesLayer corners={corners} view={view} /> : null}
+              {edits && ready && !dragging ? <HandlesLayer corners={corners} view={view} /> : null}
             </>
           )}
           <ScaleBar view={view} units={room.units} />
         </Svg>
       </View>
-      <SheetGestures sheet={ref} hands={hands} />
+      <SheetGestures sheet={ref} hands={hands} onReady={onReady} />
       <View style={styles.tools}>
         {moved ? (
           <Button

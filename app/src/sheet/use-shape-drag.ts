@@ -1,6 +1,15 @@
 import equal from 'fast-deep-equal';
 import { useRef, useState } from 'react';
-import { moveCorner, moveWall, planOf, snapMm, type Fixture, type Reshaped, type RoomFacts } from '@maquette/core/room';
+import {
+  moveCorner,
+  moveWall,
+  planOf,
+  snapMm,
+  turnedAsDrawn,
+  type Fixture,
+  type Reshaped,
+  type RoomFacts,
+} from '@maquette/core/room';
 import type { Grip } from './use-sheet-view.ts';
 import { toMmPoint, toPx, type SheetView } from './view.ts';
 
@@ -39,6 +48,8 @@ export function useShapeDrag(room: RoomFacts, edits: ShapeEdits | null) {
   const grip = (view: SheetView, xPx: number, yPx: number): Grip | null => {
     if (!edits) return null;
     const { corners } = planOf(room);
+    // Diagonals go with a pulled wall; what they had made of the angles stays.
+    const walls = room.diagonals.length > 0 ? turnedAsDrawn(corners, room.walls) : room.walls;
     const near = (xMm: number, yMm: number, reach = REACH_PX) => {
       const [x, y] = toPx(view, xMm, yMm);
       return Math.hypot(x - xPx, y - yPx) < reach;
@@ -79,7 +90,7 @@ export function useShapeDrag(room: RoomFacts, edits: ShapeEdits | null) {
       return {
         move: (x, y) =>
           take(
-            moveCorner(corners, room.walls, corner, { xMm: snapMm(x), yMm: snapMm(y) }),
+            moveCorner(corners, walls, corner, { xMm: snapMm(x), yMm: snapMm(y) }, room.start),
             `Corner ${corner + 1} moved`,
           ),
         end,
@@ -97,7 +108,7 @@ export function useShapeDrag(room: RoomFacts, edits: ShapeEdits | null) {
     return {
       move: (x, y) =>
         take(
-          moveWall(corners, room.walls, wall, snapMm((x - downX) * nx + (y - downY) * ny)),
+          moveWall(corners, walls, wall, snapMm((x - downX) * nx + (y - downY) * ny), room.start),
           `Wall W${wall + 1} moved`,
         ),
       end,

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import type { Field } from '@maquette/core/fields';
-import type { FigureSpec } from '@maquette/core/figures';
+import { isFigure, usualOf, type FigureSpec } from '@maquette/core/figures';
 import { newId } from '../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import { OneField } from '../form/one-field.tsx';
@@ -47,11 +47,12 @@ function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; sho
   const book = useBook();
   const jobId = shown.room!.jobId;
   const held = book.figures.find((f) => f.jobId === jobId && f.name === name);
-  const value = held?.value ?? spec.value;
   const of = statedBy(spec);
   const units = shown.room!.units;
+  const usualValue = isFigure(name) ? usualOf(name, units) : spec.value;
+  const value = held?.value ?? usualValue;
   const take = (next: number) => {
-    if (next === spec.value && held)
+    if (Math.abs(next - usualValue) < 1e-6 && held)
       return write(`${say(spec.words)}: back to ${usual}`, [
         { kind: 'figures', id: held.id, body: bodyOf(held), deleted: true },
       ]);
@@ -59,7 +60,7 @@ function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; sho
       { kind: 'figures', id: held?.id ?? newId(), body: { jobId, name, value: next, source: 'This job' } },
     ]);
   };
-  const usual = valueWords(spec.value, of, units);
+  const usual = valueWords(usualValue, of, units);
   return (
     <View style={styles.line}>
       <OneField

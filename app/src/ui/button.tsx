@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Words } from './text.tsx';
@@ -8,7 +9,8 @@ interface Props {
   onPress: () => void;
   /** `main` is filled; one a screen. */
   kind?: 'main' | 'plain' | 'quiet';
-  disabled?: boolean;
+  /** Why it cannot act now: it looks so, and says it when it is pressed. */
+  off?: string | null | undefined;
   hint?: string;
   selected?: boolean;
   style?: StyleProp<ViewStyle>;
@@ -16,21 +18,24 @@ interface Props {
 }
 
 /** A square button, at least 48 px high. */
-export function Button({ label, onPress, kind = 'plain', disabled = false, hint, selected, style, testID }: Props) {
+export function Button({ label, onPress, kind = 'plain', off = null, hint, selected, style, testID }: Props) {
   const palette = usePalette();
   const filled = kind === 'main' || selected;
+  const [asked, setAsked] = useState<string | null>(null);
+  // What was asked of it is answered until the reason is another.
+  const told = off && asked === off ? off : null;
   return (
     <Touch
-      label={hint ? `${label}. ${hint}` : label}
+      label={[label, hint, off].filter(Boolean).join('. ')}
       aria-pressed={selected}
-      disabled={disabled}
-      onPress={onPress}
+      off={Boolean(off)}
+      onPress={off ? () => setAsked(off) : onPress}
       testID={testID}
       style={[
         styles.box,
         {
-          borderColor: kind === 'quiet' ? 'transparent' : disabled ? palette.rule : palette.chalk,
-          backgroundColor: filled && !disabled ? palette.chalk : 'transparent',
+          borderColor: kind === 'quiet' ? 'transparent' : off ? palette.rule : palette.chalk,
+          backgroundColor: filled && !off ? palette.chalk : 'transparent',
         },
         style,
       ]}
@@ -38,11 +43,16 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, hint,
       <Words
         bold
         size="text"
-        color={disabled ? palette.quiet : filled ? palette.onChalk : palette.chalk}
+        color={off ? palette.quiet : filled ? palette.onChalk : palette.chalk}
         style={styles.label}
       >
         {label}
       </Words>
+      {told ? (
+        <Words size="small" role="status" style={styles.label}>
+          {told}
+        </Words>
+      ) : null}
     </Touch>
   );
 }

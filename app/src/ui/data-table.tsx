@@ -113,7 +113,7 @@ export function DataTable<R>({ label, rows, rowKey, columns, line, rowWords, det
                 key={column.id}
                 label={String(column.columnDef.header)}
                 selected={column.getIsVisible()}
-                disabled={column.getIsVisible() && shown.length === 1}
+                off={column.getIsVisible() && shown.length === 1 ? 'One column stays.' : null}
                 onPress={() => column.toggleVisibility()}
               />
             ))}

@@ -1,3 +1,5 @@
+import { sentences } from './sentences.ts';
+
 /** Marks where the build has put what the parts share. */
 const SHARED = 'shared-by-parts';
 
@@ -20,8 +22,8 @@ function sharedByParts(): Promise<void> {
   });
 }
 
-/** Fetches a part of the app that the first screen does without: every dynamic import goes through here. */
+/** Fetches a part of the app that the first screen does without, with all that it may say: every dynamic import goes through here. */
 export async function fetchPart<T>(part: () => Promise<T>): Promise<T> {
-  await (shared ??= sharedByParts());
+  await Promise.all([(shared ??= sharedByParts()), sentences()]);
   return part();
 }

@@ -24,7 +24,7 @@ export function Stepper({ label, value, unit, step, min, max, onChange }: Props)
       <Button
         label="−"
         hint={`${label}, lower`}
-        disabled={value <= min}
+        off={value <= min ? `${min} ${unit} is the least.` : null}
         onPress={() => onChange(to(-1))}
         style={styles.key}
       />
@@ -32,7 +32,7 @@ export function Stepper({ label, value, unit, step, min, max, onChange }: Props)
       <Button
         label="+"
         hint={`${label}, higher`}
-        disabled={value >= max}
+        off={value >= max ? `${max} ${unit} is the most.` : null}
         onPress={() => onChange(to(1))}
         style={styles.key}
       />

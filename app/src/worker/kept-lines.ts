@@ -10,7 +10,14 @@ export interface RoomLine {
   next: Sayable;
   read: number;
   stations: number;
+  /** The part whose criterion it is; lines kept by an older app do not say. */
+  part?: string | undefined;
+  /** The time until which the same facts say the same; null: for good. Lines kept by an older app do not say. */
+  validUntil?: string | null;
 }
+
+/** Whether the hour alone may have changed what was said. */
+export const isAged = ({ validUntil }: RoomLine, atUtc: string) => typeof validUntil === 'string' && validUntil < atUtc;
 
 interface KeptLine {
   from: string;

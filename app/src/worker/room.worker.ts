@@ -5,6 +5,7 @@ import { underEachSchool, type FloorSurface } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';
 import { programmedWay, ruleCosts, type Programmed } from '@maquette/core/levelling';
 import { ScanProblem } from '@maquette/core/scan';
+import '@maquette/words/rest';
 import { inWords } from '@maquette/words';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerScan } from './answer-scan.ts';

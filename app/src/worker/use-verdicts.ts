@@ -10,7 +10,7 @@ import { whenIdle } from '../data/when-idle.ts';
 import { createPlainFacts } from '../data/plain-facts.ts';
 import { testsOf, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
-import { keptLines, type RoomLine } from './kept-lines.ts';
+import { isAged, keptLines, type RoomLine } from './kept-lines.ts';
 import { keptPictures } from './kept-pictures.ts';
 
 /** One room to be judged, with what tells whether it was judged before. */
@@ -23,14 +23,24 @@ interface Question {
 /** Stands for a room whose judgement failed: opening it says why. */
 const NOT_JUDGED: RoomLine = { verdict: 'measure', margin: '', next: '', read: 0, stations: 0 };
 
-/** Judges rooms one after another in one worker; those whose facts are as they were when last judged are left out. */
-function judgeEach(questions: readonly Question[]): () => void {
+/**
+ * Judges rooms one after another in one worker; those whose facts are as they were when last judged are left out, unless the hour
+ * has passed until which that holds.
+ */
+export function judgeEach(questions: readonly Question[]): () => void {
   const desk = openDesk();
   let left = true;
+  // Once in a round: what holds to the end of this minute would else be asked for again and again.
+  const done = new Set<string>();
   const next = () => {
-    const question = questions.find(({ roomId, writes }) => !keptLines.find(roomId, writes));
+    const atUtc = nowUtc();
+    const question = questions.find(({ roomId, writes }) => {
+      const line = keptLines.find(roomId, writes);
+      return line === null || (isAged(line, atUtc) && !done.has(roomId));
+    });
     if (!question) return;
-    desk.ask({ kind: 'line', set: question.set(), atUtc: nowUtc() }, (answer) => {
+    done.add(question.roomId);
+    desk.ask({ kind: 'line', set: question.set(), atUtc }, (answer) => {
       if (!left) return;
       const { roomId, writes } = question;
       keptLines.keep(roomId, writes, answer?.line ?? NOT_JUDGED);
@@ -79,9 +89,10 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
     [book, lists, rooms, maker],
   );
   const kept = useSyncExternalStore(keptLines.subscribe, keptLines.all);
-  useEffect(() => judgeEach(questions), [questions]);
+  const [round, setRound] = useState(0);
+  useEffect(() => judgeEach(questions), [questions, round]);
   // A verdict is shown for the very facts it was said of, and never for a room whose facts are not here.
-  return useMemo(
+  const verdicts = useMemo(
     () =>
       new Map(
         questions.flatMap(({ roomId, writes }) => {
@@ -91,4 +102,20 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
       ),
     [questions, kept],
   );
+  // Evidence grows old and waits end while the book lies open.
+  const due = [...verdicts.values()].reduce<string | null>(
+    (first, { validUntil }) => (validUntil && (first === null || validUntil < first) ? validUntil : first),
+    null,
+  );
+  useEffect(() => {
+    if (due === null) return;
+    const wait = Math.max(LEAST_WAIT_MS, Date.parse(due) - Date.now() + AFTER_MS);
+    const timer = setTimeout(() => setRound((n) => n + 1), wait);
+    return () => clearTimeout(timer);
+  }, [due, round]);
+  return verdicts;
 }
+
+/** A timer set for a moment may wake a little before it; and a clock that stands still is not chased. */
+const AFTER_MS = 20;
+const LEAST_WAIT_MS = 5000;

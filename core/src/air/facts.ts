@@ -1,4 +1,4 @@
-import { celsius, decimals, say } from '../said/index.ts';
+import { celsius, decimals, moment as clock, say } from '../said/index.ts';
 import { group, kind, list, moment, orNull, text, within, type FactOf, type Held } from '../fields/index.ts';
 
 export const AIR_RANGES = {
@@ -60,7 +60,7 @@ export const airLogs = kind(
       line: ({ name, samples }) => ({
         at: samples[0]!.at,
         what: say('formats.loggerFile', { name }),
-        value: say('formats.samplesTo', { samplesCount: samples.length, at: samples[samples.length - 1]!.at }),
+        value: say('formats.samplesTo', { samplesCount: samples.length, at: clock(samples[samples.length - 1]!.at) }),
       }),
     },
   },

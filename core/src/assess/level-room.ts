@@ -34,7 +34,7 @@ export function layPlanks(
     ? state.surfaceMm.map((z, cell) => z + after.fillMm[cell]! - after.grindMm[cell]!)
     : state.surfaceMm;
   const { nx, ny } = state.judged;
-  const make = plankMake(facts.card.thicknessMm, figuresOf(facts.figures));
+  const make = plankMake(facts.card.thicknessMm, figuresOf(facts.figures, facts.room.units));
   return {
     // Along the longer way of the room, as most floors are laid.
     report: planksOver(state.judged, heights, make, nx >= ny ? 0 : 90),

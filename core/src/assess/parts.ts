@@ -3,7 +3,7 @@ import { judgeDamp } from '../damp/index.ts';
 import { failureChance, flatMemo, judgeFlat, stationsBesides, stationsOf, type FlatMemo } from '../flat/index.ts';
 import { mayDo, type Method } from '../hazards/index.ts';
 import { fromTheTop } from '../layers/index.ts';
-import { entryPoint, planOf } from '../room/index.ts';
+import { entryPoint, openAssumptions, planOf } from '../room/index.ts';
 import {
   laidOver,
   planStripOut,
@@ -13,7 +13,14 @@ import {
   type StripPlan,
 } from '../stripout/index.ts';
 import { WATER_SIGNS } from '../soundness/index.ts';
-import { dampCriteria, flatCriteria, openMarks, soundCriteria, stripCriteria } from '../verdict/index.ts';
+import {
+  assumedCriteria,
+  dampCriteria,
+  flatCriteria,
+  openMarks,
+  soundCriteria,
+  stripCriteria,
+} from '../verdict/index.ts';
 import { dampContextOf } from './damp-context.ts';
 import { levelJob, levelling } from './level-parts.ts';
 import { breaksOf } from './room-breaks.ts';
@@ -25,6 +32,11 @@ const outline: RoomPart<'outline'> = {
   reads: ['room'],
   needs: [],
   judge: ({ room }) => ({ state: planOf(room), validUntil: null }),
+  criteria: (_plan, { room }) =>
+    assumedCriteria(
+      room,
+      openAssumptions(room, 0).filter((one) => one !== 'layers'),
+    ),
 };
 
 /** Old floor, hazards and what is chosen about them. */
@@ -51,7 +63,13 @@ const strip: RoomPart<'strip', 'outline'> = {
     const over = laidOver(set.room, set.layers, plan.keptLayerIds);
     return { state: { context, plan, surfaceGates: surfaceGatesOf(context, plan), laidOver: over }, validUntil: null };
   },
-  criteria: ({ context, plan }) => stripCriteria(context, plan),
+  criteria: ({ context, plan }, { room, layers }) => [
+    ...stripCriteria(context, plan),
+    ...assumedCriteria(
+      room,
+      openAssumptions(room, layers.length).filter((one) => one === 'layers'),
+    ),
+  ],
 };
 
 /** Levelling works on the highest layer that stays, or on the base: both are asked of the one predicate. */
@@ -82,7 +100,11 @@ const damp: RoomPart<'damp', 'strip'> = {
   needs: ['strip'],
   judge(set, needs, atUtc) {
     const context = dampContextOf(set, needs.strip.context, atUtc);
-    const timed = [set.airReadings, set.airLogs, set.dampTests, set.dampReadings].some((list) => list.length > 0);
+    // What was tested in other rooms ages as well.
+    const elsewhere = set.like.others ?? [];
+    const timed = [set.airReadings, set.airLogs, set.dampTests, set.dampReadings, elsewhere].some(
+      (list) => list.length > 0,
+    );
     // Ages are told to the minute: with something read, what is said holds to the end of this one.
     return { state: { context, state: judgeDamp(context) }, validUntil: timed ? context.atUtc : null };
   },
@@ -145,7 +167,7 @@ const sure: RoomPart<'sure', 'surface'> = {
 /** Whether the floor keeps the rules, and how surely where that has been worked out. */
 const flat: RoomPart<'flat', 'outline' | 'surface', 'sure'> = {
   id: 'flat',
-  reads: ['room', 'card', 'marks', 'works'],
+  reads: ['room', 'card', 'marks', 'works', 'readings'],
   needs: ['outline', 'surface'],
   hears: ['sure'],
   judge: () => ({ state: null, validUntil: null }),

@@ -1,33 +1,30 @@
-import { type Said, type Sayable } from '../said/index.ts';
+import type { Said } from '../said/index.ts';
 import type { FlatnessRule } from '../coverings/index.ts';
 import {
   achievedOf,
   levelMap,
   smallestSeen,
   acrossJoists,
-  FAILURE_SHARE_MOST,
   SCAN_ALONE_SHARE,
-  ringsAbove,
   joistsOf,
   planeAt,
   profileOf,
   type Achieved,
   type BreakLine,
   type ScanState,
-  type FailureChance,
   type FloorSurface,
   type LevellingWork,
   type LevelMap,
   type Placement,
   type Profile,
-  type Rings,
   type RuleResult,
   type SetUpState,
   type Station,
 } from '../flat/index.ts';
 import type { RoomAssessment } from './assess-room.ts';
 import type { DampState } from '../damp/index.ts';
-import type { BaseKind, Plan, PointMm, RoomFacts } from '../room/index.ts';
+import type { BaseKind, PointMm, RoomFacts } from '../room/index.ts';
+import { shownFailure, type ShownFailure } from './shown-failure.ts';
 import { shownLevel, type ShownLevel } from './shown-level.ts';
 import type { StripPlan } from '../stripout/index.ts';
 import { placeWords, type Criterion, type Verdict } from '../verdict/index.ts';
@@ -125,34 +122,6 @@ interface Witnesses {
 
 const PROFILES_SHOWN = 4;
 
-/** How often floors that fit the readings fail, and where most. */
-interface ShownFailure {
-  draws: number;
-  worstShare: number;
-  worstAt: [number, number] | null;
-  place: Sayable;
-  /** Around the cells that fail in more draws than is taken, plan mm. */
-  unsure: Rings;
-  /** Where the next reading would tell most. */
-  nextAt: [number, number] | null;
-  nextPlace: Sayable;
-  nextSdMm: number;
-}
-
-function shownFailure(chance: FailureChance, room: RoomFacts, plan: Plan): ShownFailure {
-  const { draws, worstShare, worstAt, nextAt, nextSdMm, grid, share } = chance;
-  return {
-    nextAt,
-    nextSdMm,
-    unsure: worstShare > FAILURE_SHARE_MOST ? ringsAbove(grid, share, FAILURE_SHARE_MOST + 0.01) : [],
-    nextPlace: nextAt ? placeWords(room, plan, nextAt) : '',
-    draws,
-    worstShare,
-    worstAt,
-    place: worstAt ? placeWords(room, plan, worstAt) : '',
-  };
-}
-
 function shownRule(assessment: RoomAssessment, room: RoomFacts, result: RuleResult): ShownRule {
   const { plan, flat } = assessment;
   const { judged, surfaceMm } = flat!;
@@ -230,7 +199,7 @@ export function pictureOf(
     blindMm: Number.isFinite(flat.evidence.blindMm) ? flat.evidence.blindMm : null,
     blindAt: flat.evidence.blindAt,
     tiltMmPerM: Math.hypot(flat.plane.slopeX, flat.plane.slopeY) * 1000,
-    failure: chance ? shownFailure(chance, room, plan) : null,
+    failure: chance ? shownFailure(chance, room, plan, flat.evidence.coveredShare) : null,
     smallestMm: (flat.scanned?.seenShare ?? 0) >= SCAN_ALONE_SHARE ? SCAN_SEES_MM : smallestSeen(flat.surface.sites),
     level: shownLevel(assessment, room),
     witnesses: {

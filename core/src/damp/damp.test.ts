@@ -16,7 +16,9 @@ import {
   proposePlaces,
   testsForArea,
   waysOut,
+  type DampFacts,
   type DampMethod,
+  type DampTest,
 } from './index.ts';
 
 test('emission in both units: 3 lb/(1000 ft2 24 h) is 14.6 g/(m2 24 h)', () => {
@@ -182,6 +184,30 @@ test('limits follow the base, the heating and the covering', () => {
   expect(limitOf(dampOf({}, {}, {}, 'shipped-engineered'), 'hood')!.value).toBe(65);
   expect(limitOf(dampOf({}), 'hood')!.value).toBe(75);
   expect(limitOf(dampOf({}), 'survey')).toBeNull();
+});
+
+test('of tests in other rooms those count that are valid there now, and close ones once', () => {
+  const { room } = dampOf({});
+  const outer = { 'damp/outer-walls': [] };
+  const asked = (like: Partial<DampFacts['like']>) =>
+    needOf(dampOf({ like: { otherAreaM2: 400, otherTests: {}, ...like } }, outer), 'probe').count;
+  const set = (name: string, x: number) => testOf('probe', name, [x, 1000]);
+  /** How many of some tests elsewhere are taken off what is needed here. */
+  const elsewhere = (...made: [test: DampTest, daysOld: number][]) => {
+    const dampTests = made.map(([test]) => test);
+    const dampReadings = made.map(([test, days]) => readingOf(test, days, 70));
+    const other = { room, answers: [], airReadings: [], airLogs: [], dampTests, dampReadings };
+    return asked({}) - asked({ others: [other] });
+  };
+  expect(asked({})).toBeGreaterThan(4);
+  expect(elsewhere([set('P1', 1000), 2], [set('P2', 4000), 2])).toBe(2);
+  // 400 mm apart is one place; one was read before its hole had been sealed for a day, one a year ago.
+  expect(elsewhere([set('P1', 1000), 2], [set('P2', 1400), 2])).toBe(1);
+  expect(elsewhere([set('P1', 1000), 2], [set('P2', 4000), 9.5])).toBe(1);
+  expect(elsewhere([set('P1', 1000), 2], [{ ...set('P2', 4000), startedAt: daysAgo(370) }, 365])).toBe(1);
+  // Another method says nothing of this one; what no more is known of counts as it is told.
+  expect(elsewhere([testOf('dish', 'D1', [1000, 1000]), 2])).toBe(0);
+  expect(asked({}) - asked({ otherTests: { probe: 2 } })).toBe(2);
 });
 
 test('like bases are counted over the job, but never fewer than one here', () => {

@@ -104,8 +104,20 @@ export type DampReading = FactOf<typeof dampReadings>;
 export interface LikeBases {
   /** Area of the job's other rooms on a base of like kind and place, m2. */
   otherAreaM2: number;
-  /** Tests with a reading in those rooms, by method. */
+  /** Tests that count in rooms of which no more is known, by method. */
   otherTests: Partial<Record<DampMethod, number>>;
+  /** The other rooms with what was tested in them: of that counts what is valid there. */
+  others?: readonly OtherRoom[];
+}
+
+/** Another room of the job on a like base, as far as its damp tests are judged by it. */
+export interface OtherRoom {
+  room: RoomFacts;
+  answers: readonly Answer[];
+  airReadings: readonly AirReading[];
+  airLogs: readonly AirLog[];
+  dampTests: readonly DampTest[];
+  dampReadings: readonly DampReading[];
 }
 
 export interface DampFacts {

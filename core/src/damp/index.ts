@@ -5,9 +5,10 @@ export {
   type DampFacts,
   type DampTest,
   type LikeBases,
+  type OtherRoom,
   NO_DAMP_FACTS,
 } from './facts.ts';
-export { type DampLimit, type DampState, judgeDamp, testGate, limitOf, type MethodState } from './judge.ts';
+export { type DampLimit, type DampState, judgeDamp, limitOf, type MethodState } from './judge.ts';
 export { GRADES_OF, METHOD_SPECS, testName, methodsFor, qualifyingMethods, testsForArea } from './methods.ts';
 export { onGround } from './ground.ts';
 export { needOf, OUTER_WALL_MM, outerWallsOf, placesApart, proposePlaces } from './needs.ts';
@@ -21,6 +22,7 @@ export {
   ruleOfThumb,
   usualPlan,
 } from './series.ts';
+export { testGate } from './test-gate.ts';
 export { absorbencyOf, carbidePercent, emissionGM2Day, emissionLb, pinPercent, probeDepthMm } from './values.ts';
 export { waitRefused, WAY_WORDS, waysOut } from './ways-out.ts';
 export { surveyMap } from './survey-map.ts';

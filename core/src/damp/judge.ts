@@ -1,14 +1,15 @@
 import { say, type Said } from '../said/index.ts';
 import { answerTo } from '../fields/index.ts';
-import { mayDo, type Gate } from '../hazards/index.ts';
+import type { Gate } from '../hazards/index.ts';
 import { METHOD } from './questions.ts';
 import { isWood } from '../coverings/index.ts';
 import { isTimber, type PointMm } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import type { DampMethod } from './method-names.ts';
-import { METHOD_SPECS, methodsFor, qualifyingMethods, testName } from './methods.ts';
+import { methodsFor, qualifyingMethods, testName } from './methods.ts';
 import { needOf, placesApart, proposePlaces, surveyOutliers, uncoveredWalls, type DampNeed } from './needs.ts';
-import { DISH_HOURS, dampResults, hoodWaitH, probeWaitH, TOO_OLD, type DampResult } from './result.ts';
+import { testGate } from './test-gate.ts';
+import { DISH_HOURS, dampResults, newestValid, hoodWaitH, probeWaitH, TOO_OLD, type DampResult } from './result.ts';
 
 export interface DampLimit {
   value: number;
@@ -87,13 +88,6 @@ export function limitOf(ctx: DampContext, method: DampMethod): DampLimit | null 
   }
 }
 
-/** The newest valid reading of each place: what dried since is judged as it is now. */
-function newestValid(results: readonly DampResult[]): DampResult[] {
-  const byTest = new Map<string, DampResult>();
-  for (const result of results) if (result.valid) byTest.set(result.test.id, result);
-  return [...byTest.values()];
-}
-
 /**
  * Judges damp: per method the worst valid reading against its limit and the number of tests against the need. Methods are never
  * converted into each other, and the kinder result is never picked: every method with a limit and valid readings must pass.
@@ -132,10 +126,6 @@ export function judgeDamp(ctx: DampContext): DampState {
 /** Whether a covering's card gives its limit in what a method reads: that one is proposed first. */
 const speaksOf = ({ cementLimitRh }: DampContext['card'], method: DampMethod): boolean =>
   method === 'probe' && cementLimitRh > 0;
-
-/** May a test by this method be made in the floor as it lies now? */
-export const testGate = (ctx: DampContext, method: DampMethod): Gate =>
-  mayDo(ctx.hazards, METHOD_SPECS[method].gate, { layers: ctx.layers, base: true });
 
 function stateOf(
   ctx: DampContext,

@@ -8,13 +8,15 @@ import {
   distanceToSegmentMm,
   distanceToWallsMm,
   planAreaM2,
+  planOf,
   type PointMm,
 } from '../room/index.ts';
 import type { DampContext } from './facts.ts';
 import { onGround } from './ground.ts';
 import type { DampMethod } from './method-names.ts';
 import { testsForArea } from './methods.ts';
-import type { DampResult } from './result.ts';
+import { dampResults, newestValid, type DampResult } from './result.ts';
+import { clearOfServices } from './test-gate.ts';
 
 /** How many tests a method needs here, in words that can be checked. */
 export interface DampNeed {
@@ -57,6 +59,35 @@ export function placesApart<P extends PointMm>(ctx: DampContext, method: DampMet
     .reduce<P[]>((kept, p) => (kept.some((q) => distanceMm(p, q) < apart) ? kept : [...kept, p]), []);
 }
 
+/** Tests by a method in the job's other rooms on a like base: those that are valid there now, close ones counted once. */
+function testsElsewhere(ctx: DampContext, method: DampMethod): number {
+  const { otherTests, others = [] } = ctx.facts.like;
+  return others.reduce((sum, { room, answers, airReadings, airLogs, dampTests, dampReadings }) => {
+    const there: DampContext = {
+      ...ctx,
+      room,
+      plan: planOf(room),
+      answers: [...answers],
+      facts: {
+        airReadings: [...airReadings],
+        airLogs: [...airLogs],
+        dampTests: [...dampTests],
+        dampReadings: [...dampReadings],
+        like: { otherAreaM2: 0, otherTests: {} },
+      },
+    };
+    const valid = newestValid(dampResults(there)).filter(({ test }) => test.method === method && test.of === 'base');
+    return (
+      sum +
+      placesApart(
+        there,
+        method,
+        valid.map(({ test }) => test),
+      ).length
+    );
+  }, otherTests[method] ?? 0);
+}
+
 /**
  * Tests needed: by area over the job's like bases, less those made in its other rooms, but at least one here; on ground also one
  * within a metre of each outer wall.
@@ -64,11 +95,11 @@ export function placesApart<P extends PointMm>(ctx: DampContext, method: DampMet
 export function needOf(ctx: DampContext, method: DampMethod): DampNeed {
   const heated = ctx.room.base.heating === 'water' || ctx.room.base.heating === 'electric';
   const here = planAreaM2(ctx.plan);
-  const { otherAreaM2, otherTests } = ctx.facts.like;
+  const { otherAreaM2 } = ctx.facts.like;
   const shared = method === 'probe' || method === 'dish' || (method === 'hood' && here > 20);
   const likeM2 = shared ? here + otherAreaM2 : here;
   const byArea = testsForArea(method, likeM2, heated);
-  const elsewhere = shared ? (otherTests[method] ?? 0) : 0;
+  const elsewhere = shared ? testsElsewhere(ctx, method) : 0;
   const why = [
     shared && otherAreaM2 > 0
       ? say('damp.testsForLikeBase', { byArea, area: area(likeM2), elsewhere })
@@ -120,9 +151,10 @@ export function proposePlaces(
   const box = boundsMm(corners);
   const offWall = Math.min(OFF_WALL_MM, Math.min(box.maxX - box.minX, box.maxY - box.minY) / 4);
   const candidates: PointMm[] = [];
+  const add = (at: PointMm) => void (clearOfServices(ctx, method, at) && candidates.push(at));
   for (let y = box.minY + GRID_MM / 2; y < box.maxY; y += GRID_MM)
     for (let x = box.minX + GRID_MM / 2; x < box.maxX; x += GRID_MM)
-      if (testable(ctx, x, y, offWall)) candidates.push({ xMm: Math.round(x), yMm: Math.round(y) });
+      if (testable(ctx, x, y, offWall)) add({ xMm: Math.round(x), yMm: Math.round(y) });
   const counted = placesApart(ctx, method, made).length;
   const left = () => need.count - counted - places.length;
   for (const wall of uncoveredWalls(ctx, need.outerWalls, made)) {

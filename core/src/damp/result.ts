@@ -226,3 +226,10 @@ function serviceConditions(
 export function surfaceMarginC(reading: { tempC: number; rhPercent: number; surfaceC: number | null }): number | null {
   return reading.surfaceC === null ? null : reading.surfaceC - dewPointC(reading.tempC, reading.rhPercent);
 }
+
+/** The newest valid reading of each place: what dried since is judged as it is now. */
+export function newestValid(results: readonly DampResult[]): DampResult[] {
+  const byTest = new Map<string, DampResult>();
+  for (const result of results) if (result.valid) byTest.set(result.test.id, result);
+  return [...byTest.values()];
+}

@@ -33,6 +33,13 @@ export const FIGURES = {
   'skim-cost-m2': figure(say('figures.skimCostM2'), 4.5, '/m²', 0, 100, PRICE),
   'screw-h-m2': figure(say('figures.screwHM2'), 0.12, 'h/m²', 0.02, 1),
   'screw-cost-m2': figure(say('figures.screwCostM2'), 1.2, '/m²', 0, 50, PRICE),
+  'jamb-h': figure(say('figures.jambH'), 0.25, 'h', 0.05, 2),
+  'bead-h-m': figure(say('figures.beadHM'), 0.05, 'h/m', 0.01, 1),
+  'bead-cost-m': figure(say('figures.beadCostM'), 2.4, '/m', 0, 100, PRICE),
+  'bar-h': figure(say('figures.barH'), 0.4, 'h', 0.05, 4),
+  'bar-cost-m': figure(say('figures.barCostM'), 18, '/m', 0, 300, PRICE),
+  'ramp-h': figure(say('figures.rampH'), 1.5, 'h', 0.1, 16),
+  'ramp-cost-m': figure(say('figures.rampCostM'), 55, '/m', 0, 1000, PRICE),
   'undercut-h-m': figure(say('figures.undercutHM'), 0.35, 'h/m', 0.05, 2),
   'tile-hollow-pct': figure(say('figures.tileHollowPct'), 5, '%', 0, 30, say('figures.tileHollowPctSource')),
   'tile-grout-mm': figure(say('figures.tileGroutMm'), 6, 'mm', 1, 15),
@@ -66,6 +73,7 @@ export const FIGURES = {
   'membrane-days': figure(say('figures.membraneDays'), 2, 'days', 0.5, 14, SHEET),
   'dryer-day': figure(say('figures.dryerDay'), 24, '/day', 0, 500, PRICE),
   'screw-mm': figure(say('figures.screwMm'), 150, 'mm', 50, 600),
+  'board-mm': figure(say('figures.boardMm'), 140, 'mm', 60, 300),
   'crack-mm': figure(say('figures.crackMm'), 1.5, 'mm', 0.2, 10),
   'resin-l-m': figure(say('figures.resinLM'), 0.25, 'l/m', 0.02, 3),
   'stitch-mm': figure(say('figures.stitchMm'), 200, 'mm', 100, 600),
@@ -74,21 +82,6 @@ export const FIGURES = {
 } as const satisfies Record<string, FigureSpec>;
 
 export type FigureName = keyof typeof FIGURES;
-
-/** A job's own value for a figure, with where it comes from. */
-export interface OwnFigure {
-  name: string;
-  value: number;
-  source: string;
-}
-
-/** Looks a figure up: the job's own where there is one, else the default. */
-export type FigureOf = (name: FigureName) => number;
-
-export function figuresOf(own: readonly OwnFigure[]): FigureOf {
-  const byName = new Map(own.map((f) => [f.name, f.value]));
-  return (name) => byName.get(name) ?? FIGURES[name].value;
-}
 
 export function isFigure(name: string): name is FigureName {
   return name in FIGURES;

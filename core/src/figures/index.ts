@@ -1,3 +1,5 @@
 export type { FigureSpec } from './figure.ts';
-export { type FigureName, type FigureOf, FIGURES, figuresOf, isFigure, type OwnFigure } from './figures.ts';
+export { type FigureName, FIGURES, isFigure } from './figures.ts';
+export { usualOf } from './imperial.ts';
+export { type FigureOf, figuresOf, type OwnFigure } from './own.ts';
 export { LEVELLING_FIGURES } from './levelling-figures.ts';

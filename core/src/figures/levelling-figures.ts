@@ -20,6 +20,7 @@ export const LEVELLING_FIGURES = {
   'primer-l-m2': figure(say('figures.primerLM2'), 0.12, 'l/m²', 0.02, 1, say('figures.primerLM2Source')),
   'primer-cost-l': figure(say('figures.primerCostL'), 9, '/l', 0, 200, PRICE),
   'primer-dry-h': figure(say('figures.primerDryH'), 2, 'h', 0.2, 48, say('figures.primerDryHSource')),
+  'dry-temp-c': figure(say('figures.dryTempC'), 20, '°C', 5, 35, say('figures.dryTempCSource')),
   'bag-min': figure(say('figures.bagMin'), 8, 'min', 1, 60),
   'waste-pct': figure(say('figures.wastePct'), 5, '%', 0, 40),
   mixers: figure(say('figures.mixers'), 1, '', 1, 8, say('figures.mixersSource')),

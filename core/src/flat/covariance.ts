@@ -22,7 +22,7 @@ const NUGGET_SHARES = [0.003, 0.01, 0.04, 0.15];
 /** Reading noise of a staff and laser, mm^2, and the band a fitted nugget may lie in. */
 const NUGGET_MM2 = { usual: 0.25, min: 0.01, max: 4 };
 const LIKELIHOOD_SITES = 200;
-const FEWEST_TO_FIT = 10;
+const FEWEST_TO_FIT = 6;
 /** Spread of a floor known by edges alone, mm2: a few millimetres. */
 const FEW_SILL_MM2 = 9;
 /** Correlation at distance r for range l, both mm. */
@@ -82,12 +82,33 @@ export function driftOf(
   return { beta, whitened };
 }
 
-function spreadOf(z: Float64Array): number {
-  const mean = z.reduce((a, b) => a + b, 0) / z.length;
-  return Math.max(1, z.reduce((a, b) => a + (b - mean) ** 2, 0) / z.length);
+/** What is believed of a floor's spread counts as so many readings: with few of them it is not taken from those alone. */
+const BELIEVED_READINGS = 3;
+
+/** Sill from the squares that `n` readings leave, mm2, with what is believed beforehand. */
+function sillFrom(squaresMm2: number, n: number): number {
+  return (squaresMm2 + BELIEVED_READINGS * FEW_SILL_MM2) / (n + BELIEVED_READINGS);
 }
 
-/** Covariance by maximum likelihood over a small grid of range and nugget share; the sill is profiled out. */
+/** Squares about their mean, mm2. */
+function squaresOf(z: Float64Array): number {
+  const mean = z.reduce((a, b) => a + b, 0) / (z.length || 1);
+  return z.reduce((a, b) => a + (b - mean) ** 2, 0);
+}
+
+/** What is believed of a floor before it is read: mean and spread of the logarithms of its range and of the nugget, mm and mm2. */
+const BELIEVED = {
+  range: { mean: Math.log(1300), spread: 0.4 },
+  nugget: { mean: Math.log(0.12), spread: 1 },
+} as const;
+
+const credit = (value: number, { mean, spread }: { mean: number; spread: number }) =>
+  ((Math.log(value) - mean) / spread) ** 2;
+
+/**
+ * Covariance averaged over its likelihood on a small grid of range and nugget share, with a prior on both; the sill is profiled
+ * out. An average moves little with one reading more where the best of a grid would jump from one range to the next.
+ */
 export function fitCovariance(all: Sites): Covariance {
   const m = all.x.length;
   const step = Math.max(1, m / LIKELIHOOD_SITES);
@@ -100,15 +121,14 @@ export function fitCovariance(all: Sites): Covariance {
   };
   const n = sites.x.length;
   const fallback: Covariance = {
-    sillMm2: n === 0 ? FEW_SILL_MM2 : spreadOf(sites.z),
+    sillMm2: sillFrom(squaresOf(sites.z), n),
     rangeMm: 1600,
     nuggetMm2: NUGGET_MM2.usual,
   };
   if (n < FEWEST_TO_FIT) return fallback;
   const centre: [number, number] = [sites.x[0]!, sites.y[0]!];
   const columns = driftColumns(sites, n, centre, true);
-  let best = fallback;
-  let bestScore = Infinity;
+  const tried: { score: number; sillMm2: number; rangeMm: number; nuggetMm2: number }[] = [];
   const correlations = new Float64Array((n * (n + 1)) / 2);
   for (const rangeMm of RANGES_MM) {
     for (let i = 0, at = 0; i < n; i++) {
@@ -122,15 +142,30 @@ export function fitCovariance(all: Sites): Covariance {
       if (!extendFactor(factor, n, (i, j) => correlations[(i * (i + 1)) / 2 + j]! + (i === j ? share : 0))) continue;
       const fit = driftOf(factor, sites.z, columns);
       if (!fit) continue;
-      const sillMm2 = dot(fit.whitened, fit.whitened) / n;
+      const sillMm2 = sillFrom(dot(fit.whitened, fit.whitened), n);
       const nuggetMm2 = share * sillMm2;
-      if (nuggetMm2 < NUGGET_MM2.min || nuggetMm2 > NUGGET_MM2.max) continue;
-      const score = n * Math.log(sillMm2) + logDeterminant(factor);
-      if (score < bestScore) {
-        bestScore = score;
-        best = { sillMm2, rangeMm, nuggetMm2 };
-      }
+      const score =
+        (n + BELIEVED_READINGS) * Math.log(sillMm2) +
+        logDeterminant(factor) +
+        credit(rangeMm, BELIEVED.range) +
+        credit(nuggetMm2, BELIEVED.nugget);
+      tried.push({ score, sillMm2, rangeMm, nuggetMm2 });
     }
   }
-  return best;
+  if (tried.length === 0) return fallback;
+  const best = Math.min(...tried.map(({ score }) => score));
+  let [weights, sill, range, nugget] = [0, 0, 0, 0];
+  for (const { score, sillMm2, rangeMm, nuggetMm2 } of tried) {
+    // The score is minus twice the logarithm of the likelihood.
+    const weight = Math.exp((best - score) / 2);
+    weights += weight;
+    sill += weight * Math.log(sillMm2);
+    range += weight * Math.log(rangeMm);
+    nugget += weight * Math.log(nuggetMm2);
+  }
+  return {
+    sillMm2: Math.exp(sill / weights),
+    rangeMm: Math.exp(range / weights),
+    nuggetMm2: Math.min(NUGGET_MM2.max, Math.max(NUGGET_MM2.min, Math.exp(nugget / weights))),
+  };
 }

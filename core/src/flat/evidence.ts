@@ -4,7 +4,11 @@ import type { Grid } from './grid.ts';
 export interface Evidence {
   /** 1 where the surface is judged: within the reach of a reading. */
   judged: Uint8Array;
-  /** Share of the floor within the spacing's own reach of a reading, 0 to 1. */
+  /** The spacing it is held to, mm. */
+  spacingMm: number;
+  /** 1 where a reading lies within that spacing's own reach, or edges both ways do. */
+  covered: Uint8Array;
+  /** Share of the floor that is, 0 to 1. */
   coveredShare: number;
   /** Diameter no circle on the floor without a reading in it exceeds, mm: a feature wider than this is sure to be seen. */
   blindMm: number;
@@ -17,14 +21,29 @@ const COVER_REACH = 0.8;
 /** The map may stand this far beyond a reading: half the shortest long edge in use. mm. */
 const MAP_REACH_MM = 750;
 
-/** Reach of readings over a floor; `seen` marks the cells that a scan covers. */
+type Place = { xMm: number; yMm: number };
+
+/** Places that edges lie over, by the way they lie: along the room's first wall, or across it. */
+export interface EdgePlaces {
+  along: readonly Place[];
+  across: readonly Place[];
+}
+
+const NO_EDGES: EdgePlaces = { along: [], across: [] };
+
+/**
+ * Reach of readings over a floor; `seen` marks the cells that a scan covers. Edges cover a place where they lie near it both ways:
+ * one way alone says nothing of how the floor runs from edge to edge.
+ */
 export function evidenceOf(
   grid: Grid,
-  sites: readonly { xMm: number; yMm: number }[],
+  sites: readonly Place[],
   spacingMm: number,
   seen: Uint8Array | null = null,
+  edges: EdgePlaces = NO_EDGES,
 ): Evidence {
   const judged = new Uint8Array(grid.inside.length);
+  const coveredCells = new Uint8Array(grid.inside.length);
   const cover = (COVER_REACH * spacingMm) ** 2;
   const reach = Math.max(MAP_REACH_MM ** 2, cover);
   const toSeen = seen?.includes(1) ? squaredDistances(grid, seen) : null;
@@ -34,28 +53,41 @@ export function evidenceOf(
     floor++;
     const x = grid.x0Mm + (cell % grid.nx) * grid.cellMm;
     const y = grid.y0Mm + Math.floor(cell / grid.nx) * grid.cellMm;
-    let nearest = toSeen ? toSeen[cell]! : Infinity;
-    if (nearest > 0)
-      for (const site of sites) {
-        const d = (site.xMm - x) ** 2 + (site.yMm - y) ** 2;
-        if (d < nearest) nearest = d;
-      }
+    const toPoint = toSeen ? toSeen[cell]! : Infinity;
+    const toSite = toPoint > 0 ? Math.min(toPoint, nearestOf(sites, x, y)) : toPoint;
+    const [toAlong, toAcross] = toSite > 0 ? [nearestOf(edges.along, x, y), nearestOf(edges.across, x, y)] : [0, 0];
+    const nearest = Math.min(toSite, toAlong, toAcross);
     if (nearest <= reach) judged[cell] = 1;
-    if (nearest <= cover) covered++;
+    if (Math.min(toSite, Math.max(toAlong, toAcross)) <= cover) {
+      coveredCells[cell] = 1;
+      covered++;
+    }
     if (nearest > worst) {
       worst = nearest;
       at = cell;
     }
   }
-  const known = (sites.length > 0 || toSeen !== null) && at >= 0;
+  const known = (sites.length + edges.along.length + edges.across.length > 0 || toSeen !== null) && at >= 0;
   return {
     judged,
+    spacingMm,
+    covered: coveredCells,
     coveredShare: floor === 0 ? 0 : covered / floor,
     // The true middle may lie up to half a cell's diagonal from the cell found: the figure is a bound, never too small.
     blindMm: known ? 2 * Math.sqrt(worst) + grid.cellMm * Math.SQRT2 : Infinity,
     blindAt:
       at < 0 ? null : [grid.x0Mm + (at % grid.nx) * grid.cellMm, grid.y0Mm + Math.floor(at / grid.nx) * grid.cellMm],
   };
+}
+
+/** Squared distance from a place to the nearest of some, mm2. */
+function nearestOf(places: readonly Place[], x: number, y: number): number {
+  let nearest = Infinity;
+  for (const { xMm, yMm } of places) {
+    const d = (xMm - x) ** 2 + (yMm - y) ** 2;
+    if (d < nearest) nearest = d;
+  }
+  return nearest;
 }
 
 /**

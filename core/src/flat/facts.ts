@@ -143,8 +143,11 @@ export const edgeWalks = kind(
     rocksMm: orNull(within(EDGE_RANGES.gapMm, 'mm')),
     takenAt: moment(),
     note: text(500),
+    /** Laid where the app asked for it, to try to break a verdict. */
+    asked: flag(),
   },
   {
+    since: { asked: false },
     logged: {
       as: 'edge',
       line: ({ takenAt, tool, fromXMm, fromYMm, toXMm, toYMm }) => ({

@@ -2,6 +2,8 @@ import type { FlatnessRule } from '../coverings/index.ts';
 import { normal, seeded } from '../units/index.ts';
 import { thinned } from './contours.ts';
 import { noiseMm2, type Covariance } from './covariance.ts';
+import { criticOver, type Breaker } from './critic.ts';
+import type { EdgeWalk } from './facts.ts';
 import { deviation, gapMap } from './gap-map.ts';
 import { cellCentre, type Grid } from './grid.ts';
 import { heightsOver, krige, unsureAt, type FitMemo, type Surface } from './kriging.ts';
@@ -19,6 +21,10 @@ export interface FailureChance {
   /** Where the readings leave most unknown, and how much, mm (one standard deviation): the largest unmeasured area. */
   nextAt: [number, number] | null;
   nextSdMm: number;
+  /** Share of the floors drawn that are over a rule anywhere, 0 to 1. */
+  anyShare: number;
+  /** Placements of the deciding rule's edge that would best break the verdict, the likeliest first. */
+  breakers: Breaker[];
 }
 
 /** Floors drawn: with twenty a share is known to about a tenth. */
@@ -36,6 +42,8 @@ interface FailureAsk {
   judged: Grid;
   grid: Grid;
   scanned: { seen: Uint8Array } | null;
+  /** Edges laid already. */
+  walks: readonly EdgeWalk[];
 }
 
 /** The next reading is looked for on places this far apart, mm. */
@@ -81,6 +89,9 @@ export function failureChance(
   const pieceOf = (side: number | undefined) => (side === undefined ? 0 : pieces.indexOf(side));
   if (pieces.length === 0) pieces.push(0);
   const fails = new Float64Array(grid.inside.length);
+  const deciding = rules[0];
+  const critic = deciding ? criticOver(grid, deciding.edgeMm, deciding.gapMm, contactsOnly) : null;
+  let anywhere = 0;
   for (let draw = 0; draw < draws; draw++) {
     if (shouldStop?.()) return null;
     // Across a break-line floors have nothing to do with one another: each side is drawn by itself.
@@ -99,6 +110,8 @@ export function failureChance(
       const dev = deviation(gapMap(grid, floor, { edgeMm: rule.edgeMm }), contactsOnly);
       for (let cell = 0; cell < over.length; cell++) if (dev[cell]! > rule.gapMm) over[cell] = 1;
     }
+    critic?.see(floor);
+    if (over.includes(1)) anywhere++;
     for (let cell = 0; cell < over.length; cell++) fails[cell] = fails[cell]! + over[cell]!;
   }
   const share = fails.map((count) => count / draws);
@@ -113,6 +126,8 @@ export function failureChance(
     worstShare: at ? share[worst]! : 0,
     worstAt: at ? [at.xMm, at.yMm] : null,
     ...leastSure(surface, memo, ask),
+    anyShare: anywhere / draws,
+    breakers: critic?.named(draws, ask.walks) ?? [],
   };
 }
 

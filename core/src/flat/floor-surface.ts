@@ -3,7 +3,7 @@ import type { Plan, PointMm } from '../room/index.ts';
 import type { Scan } from '../scan/index.ts';
 import { sidesFrom, type BreakLine } from './breaks.ts';
 import type { Covariance } from './covariance.ts';
-import { evidenceOf, type Evidence } from './evidence.ts';
+import { evidenceOf, type EdgePlaces, type Evidence } from './evidence.ts';
 import type { EdgeWalk, FlatFacts } from './facts.ts';
 import { gridOver, restrict, type Grid } from './grid.ts';
 import { heightsOf, type Heights } from './heights.ts';
@@ -84,8 +84,14 @@ export function floorSurface(
   const surfaceMm = heightsOver(surface, grid);
   if (scanned)
     for (let cell = 0; cell < surfaceMm.length; cell++) surfaceMm[cell] = surfaceMm[cell]! + scanned.baseMm[cell]!;
-  const read = [...heights.heights, ...walks.flatMap(coveredBy)];
-  const evidence = evidenceOf(grid, read, spacingMm, scanned?.seen ?? null);
+  const evidence = evidenceOf(
+    grid,
+    heights.heights,
+    // However far apart stations are set, a floor is not known by fewer than this.
+    Math.min(spacingMm, defaultSpacingMm(rules)),
+    scanned?.seen ?? null,
+    edgePlaces(walks),
+  );
   const judged = restrict(grid, evidence.judged);
   const plane = planeOver(judged, surfaceMm, heights.heights.length >= READINGS_FOR_TILT || scanned !== null);
   return {
@@ -179,6 +185,14 @@ function withEdges(staffs: Sites, walks: readonly EdgeWalk[]): Sites {
 
 /** An edge shows all of the floor it lies over, not only where its gap was read. */
 const COVERED_EVERY_MM = 200;
+
+function edgePlaces(walks: readonly EdgeWalk[]): EdgePlaces {
+  const isAlong = (walk: EdgeWalk) => Math.abs(walk.toXMm - walk.fromXMm) >= Math.abs(walk.toYMm - walk.fromYMm);
+  return {
+    along: walks.filter(isAlong).flatMap(coveredBy),
+    across: walks.filter((walk) => !isAlong(walk)).flatMap(coveredBy),
+  };
+}
 
 function coveredBy(walk: EdgeWalk): PointMm[] {
   const length = edgeLengthMm(walk);

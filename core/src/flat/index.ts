@@ -1,4 +1,5 @@
 export type { BreakLine } from './breaks.ts';
+export type { Breaker } from './critic.ts';
 export { type Rings, ringsAbove, thinned } from './contours.ts';
 export { correlation, sitesThatDecide } from './covariance.ts';
 export { evidenceOf, squaredDistances } from './evidence.ts';
@@ -33,7 +34,9 @@ export {
   type Levelness,
   levelnessOf,
 } from './levelness.ts';
-export { type KeptRuns, keptRuns, type Run, visitRuns } from './lines.ts';
+export { type KeptRuns, keptRuns, type Run, passingRuns, runTaker, visitRuns } from './lines.ts';
+export type { Part } from './lay-lines.ts';
+export { fitLines, passOf } from './passes.ts';
 export { type Profile, profileOf, worstPlacements } from './placements.ts';
 export { planeAt, planeOver } from './plane.ts';
 export { NOISE_TO_GAP, SCAN_ALONE_SHARE, scannedOver, type ScanState } from './scanned.ts';
@@ -47,17 +50,22 @@ export {
   walk,
   WALL_OFFSET_MM,
 } from './stations.ts';
-export { crownsAlong, edgeScratch, gapsAlong, mayExceed } from './straightedge.ts';
+export { crownsAlong, type EdgeScratch, edgeScratch, gapsAlong, mayExceed } from './straightedge.ts';
 export {
   alongEdge,
+  EDGE_SECONDS,
   edgeLengthMm,
   edgeProblem,
   edgeReadings,
   floorRuns,
   isLaid,
+  isOwnLength,
   type ProposedEdge,
   proposeEdges,
+  STAFF_SECONDS,
   worstUnder,
 } from './walks.ts';
+export { stationsMissing } from './missing.ts';
 export { movedAt } from './moved.ts';
+export { SETTLED_BY, triedOn } from './tried.ts';
 export { type Achieved, achievedOf } from './works.ts';

@@ -1,6 +1,6 @@
 import { outlineOf, rectangleWalls, type Plan } from '../room/index.ts';
 import { gridOver, type Grid } from './grid.ts';
-import type { FlatFacts, RodReading, SetUp } from './facts.ts';
+import type { EdgeWalk, FlatFacts, RodReading, SetUp } from './facts.ts';
 
 /** Test floors: a plan, a grid over it and heights from a formula in metres. */
 export function rectanglePlan(widthMm: number, depthMm: number): Plan {
@@ -64,6 +64,24 @@ export function factsAt(
     reading(`r${String(i).padStart(4, '0')}`, 'A', p.key, p.xMm, p.yMm, 1000 - formula(p.xMm / 1000, p.yMm / 1000)),
   );
   return { setups: [setup('A', 1000)], readings, stations: [] };
+}
+
+/** Three edges of 2 m laid to break a verdict, which held. */
+export function heldEdges(takenAt = 'z'): EdgeWalk[] {
+  return [400, 1000, 1600].map((yMm, i) => ({
+    id: `held${i}`,
+    fromXMm: 300,
+    fromYMm: yMm,
+    toXMm: 2300,
+    toYMm: yMm,
+    tool: 'straightedge',
+    contactsMm: [0, 2000],
+    gaps: [{ atMm: 1000, gapMm: 0.2 }],
+    rocksMm: null,
+    takenAt,
+    note: '',
+    asked: true,
+  }));
 }
 
 export { gridOver };

@@ -1,25 +1,28 @@
-import { boundsMm, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
+import {
+  boundsMm,
+  isTimber,
+  joistOffsetMm,
+  type Joists,
+  type Plan,
+  type PointMm,
+  type RoomFacts,
+} from '../room/index.ts';
 import { floorRuns } from './walks.ts';
 import type { EdgeWalk } from './facts.ts';
-
-/** Joists as they are drawn: the way they run, and how far apart; the first half a spacing from the corner of the sheet. */
-interface Joists {
-  deg: number;
-  spacingMm: number;
-}
 
 /** Joists of a room, or null where it has none or nobody has recorded them. */
 export function joistsOf({ baseKind, base }: Pick<RoomFacts, 'baseKind' | 'base'>): Joists | null {
   if (!isTimber(baseKind) || base.joistDeg === null || base.joistSpacingMm === null) return null;
-  return { deg: base.joistDeg, spacingMm: base.joistSpacingMm };
+  return { deg: base.joistDeg, spacingMm: base.joistSpacingMm, firstMm: base.joistFirstMm };
 }
 
 /** How far from the middle of a joist a place lies, as a share of the spacing: 0 on it, 0.5 midway between two. */
-function phaseAt({ deg, spacingMm }: Joists, plan: Plan, { xMm, yMm }: PointMm): number {
+function phaseAt(joists: Joists, plan: Plan, { xMm, yMm }: PointMm): number {
+  const { deg, spacingMm } = joists;
   const { minX, minY } = boundsMm(plan.corners);
   const turn = (deg * Math.PI) / 180;
   const across = -Math.sin(turn) * (xMm - minX) + Math.cos(turn) * (yMm - minY);
-  const share = across / spacingMm - 0.5;
+  const share = (across - joistOffsetMm(plan, joists)) / spacingMm;
   return Math.abs(share - Math.round(share));
 }
 
@@ -73,7 +76,9 @@ export function acrossJoists(joists: Joists, plan: Plan): PointMm[] {
   const at = horizontal ? (minY + maxY) / 2 : (minX + maxX) / 2;
   const places: PointMm[] = [];
   for (const [from, to] of floorRuns(plan, horizontal, at)) {
-    const start = horizontal ? minX : minY;
+    // Across joists that run up the sheet an offset counts to the left.
+    const offset = joistOffsetMm(plan, joists);
+    const start = horizontal ? minX - Math.sign(Math.sin((joists.deg * Math.PI) / 180)) * offset : minY + offset;
     const half = joists.spacingMm / 2;
     for (let k = Math.ceil((from + WALL_MM - start) / half); start + k * half <= to - WALL_MM; k++) {
       const along = start + k * half;

@@ -2,8 +2,8 @@ import { readOut } from '@maquette/words';
 import { assessRoom, roomSet } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { BLANK_SHAPE, newOpening, rectangleWalls, type RoomFacts } from '../room/index.ts';
-import { flatMemo, judgeFlat, profileOf, stationsOf, underEachSchool, type EdgeWalk } from './index.ts';
-import { factsAt, rectanglePlan, setup } from './invented.ts';
+import { flatMemo, judgeFlat, profileOf, stationsOf, underEachSchool } from './index.ts';
+import { factsAt, heldEdges, rectanglePlan, setup } from './invented.ts';
 
 const FLAT = { parts: ['strip', 'flat'] } as const;
 const rule = { gapMm: 3, edgeMm: 2000 };
@@ -92,7 +92,8 @@ const flat = (x: number, y: number) => 0.3 * Math.sin(x) + 0.2 * y;
 
 test.each([
   ['nothing read', { setups: [], readings: [], stations: [] }, 'measure', 'Nothing has been read'],
-  ['flat, all read and closed', factsAt(stations, flat), 'lay', 'inside'],
+  ['flat, all read and closed', { ...factsAt(stations, flat), edgeWalks: heldEdges() }, 'lay', 'inside'],
+  ['flat, not tried', factsAt(stations, flat), 'measure', 'inside'],
   [
     'flat, half read',
     { ...factsAt(stations, flat), readings: factsAt(stations, flat).readings.slice(0, 20) },
@@ -114,9 +115,11 @@ test.each([
 });
 
 test('a verdict of lay says that the failure probability is not computed', () => {
-  expect(readOut(assessRoom(roomSet(room, card, factsAt(stations, flat)), at, FLAT).criteria[0]!.next)).toContain(
-    'being worked out',
-  );
+  const tried = { ...factsAt(stations, flat), edgeWalks: heldEdges() };
+  expect(readOut(assessRoom(roomSet(room, card, tried), at, FLAT).criteria[0]!)).toMatchObject({
+    verdict: 'lay',
+    next: expect.stringContaining('being worked out'),
+  });
 });
 
 test('a card that refuses steps stays open until lips are entered', () => {
@@ -129,20 +132,7 @@ test('a card that refuses steps stays open until lips are entered', () => {
 test('edges alone, however many, say nothing of how level a floor is; staffs do, once there are enough for its tilt', () => {
   const plan = rectanglePlan(3000, 2000);
   const rule = { gapMm: 3, edgeMm: 2000 };
-  const edge = (id: string, y: number): EdgeWalk => ({
-    id,
-    fromXMm: 300,
-    fromYMm: y,
-    toXMm: 2300,
-    toYMm: y,
-    tool: 'straightedge',
-    contactsMm: [0, 2000],
-    gaps: [{ atMm: 1000, gapMm: 1 }],
-    rocksMm: null,
-    takenAt: '2026-05-05T08:00:00.000Z',
-    note: '',
-  });
-  const edges = [500, 1000, 1500].map((y, i) => edge(`w${i}`, y));
+  const edges = heldEdges('2026-05-05T08:00:00.000Z').map((walk) => ({ ...walk, asked: false }));
   const only = { setups: [], readings: [], stations: [], edgeWalks: edges };
   expect(judgeFlat(plan, only, [rule])!.levelness).toBeNull();
   const staffs = factsAt(stationsOf(plan, 600, [], [], { xMm: 0, yMm: 0 }), (x) => 4 * x);

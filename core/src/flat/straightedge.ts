@@ -3,7 +3,7 @@
  * one to the sample j in (i, i + window] with the steepest slope; the largest gap under any resting edge is found by
  * raising the samples between to those chords only (flatness definitions, section 2).
  */
-interface EdgeScratch {
+export interface EdgeScratch {
   tangent: Int32Array;
   /** Slope of each tangent chord, mm a step. */
   slope: Float64Array;

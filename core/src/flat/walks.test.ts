@@ -31,6 +31,7 @@ const walk = (part: Partial<EdgeWalk> = {}): EdgeWalk => ({
   rocksMm: null,
   takenAt: '2026-05-04T09:00:00.000Z',
   note: '',
+  asked: false,
   ...part,
 });
 const rule = { gapMm: 3, edgeMm: 2000 };

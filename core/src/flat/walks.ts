@@ -5,6 +5,13 @@ import { EDGE_RANGES, type EdgeWalk } from './facts.ts';
 export const edgeLengthMm = (walk: Pick<EdgeWalk, 'fromXMm' | 'fromYMm' | 'toXMm' | 'toYMm'>) =>
   Math.hypot(walk.toXMm - walk.fromXMm, walk.toYMm - walk.fromYMm);
 
+/** A placement counts for a rule when its edge is the rule's own to within this share. */
+const OWN_LENGTH_SHARE = 0.03;
+
+/** Whether an edge of a rule's own length was laid. */
+export const isOwnLength = (walk: EdgeWalk, edgeMm: number) =>
+  Math.abs(edgeLengthMm(walk) / edgeMm - 1) <= OWN_LENGTH_SHARE;
+
 /** Plan place of a distance along a walk. */
 export function alongEdge(walk: EdgeWalk, atMm: number): PointMm {
   const t = atMm / (edgeLengthMm(walk) || 1);
@@ -70,8 +77,12 @@ export interface ProposedEdge {
   toYMm: number;
 }
 
-/** Lines of placements stand this far apart, as a share of the edge. */
-const LINES_APART = 0.5;
+/** What laying and reading one edge, and one staff reading, take, seconds: told beforehand, never judged by. */
+export const EDGE_SECONDS = 35;
+export const STAFF_SECONDS = 20;
+
+/** Lines of placements stand this far apart, as a share of the edge: a cell between four of them is narrower than most humps. */
+const LINES_APART = 0.35;
 const WALL_MM = 100;
 
 /** Stretches of floor along a line across the room, from one wall or island to the next. mm along the line. */
@@ -91,37 +102,42 @@ export function floorRuns(plan: Plan, horizontal: boolean, atMm: number): [fromM
 }
 
 /**
- * Placements proposed both ways across a room: lines half an edge apart, edges end to end along each with the last drawn back
- * to the wall, 100 mm off the walls.
+ * Placements proposed both ways across a room, edges end to end along each line with the last drawn back to the wall, 100 mm off the
+ * walls. Every second line comes first, both ways, then those between: a floor that is over is found sooner.
  */
 export function proposeEdges(plan: Plan, edgeMm: number): ProposedEdge[] {
   const bounds = boundsMm(plan.corners);
-  const list: ProposedEdge[] = [];
+  const [wide, between]: [ProposedEdge[], ProposedEdge[]] = [[], []];
   for (const horizontal of [true, false]) {
     const [low, high] = horizontal ? [bounds.minY, bounds.maxY] : [bounds.minX, bounds.maxX];
     const count = Math.max(1, Math.ceil((high - low - 2 * WALL_MM) / (edgeMm * LINES_APART)));
     for (let i = 0; i <= count; i++) {
       const at = Math.round(low + WALL_MM + ((high - low - 2 * WALL_MM) * i) / count);
-      for (const [from, to] of floorRuns(plan, horizontal, at)) {
-        const [first, last] = [from + WALL_MM, to - WALL_MM];
-        const free = last - first;
-        if (free < EDGE_RANGES.lengthMm.min) continue;
-        const length = Math.min(edgeMm, free);
-        const edges = Math.max(1, Math.ceil(free / length - 1e-6));
-        for (let k = 0; k < edges; k++) {
-          const start = Math.round(edges === 1 ? first : first + ((free - length) * k) / (edges - 1));
-          const end = Math.round(start + length);
-          list.push({
-            key: `edge/${horizontal ? 'h' : 'v'}/${at}/${start}`,
-            ...(horizontal
-              ? { fromXMm: start, fromYMm: at, toXMm: end, toYMm: at }
-              : { fromXMm: at, fromYMm: start, toXMm: at, toYMm: end }),
-          });
-        }
-      }
+      (i % 2 === 0 ? wide : between).push(...edgesAlong(plan, horizontal, at, edgeMm));
     }
   }
-  return list;
+  return [...wide, ...between];
+}
+
+/** Edges end to end along one line across the room. */
+function edgesAlong(plan: Plan, horizontal: boolean, at: number, edgeMm: number): ProposedEdge[] {
+  return floorRuns(plan, horizontal, at).flatMap(([from, to]): ProposedEdge[] => {
+    const [first, last] = [from + WALL_MM, to - WALL_MM];
+    const free = last - first;
+    if (free < EDGE_RANGES.lengthMm.min) return [];
+    const length = Math.min(edgeMm, free);
+    const edges = Math.max(1, Math.ceil(free / length - 1e-6));
+    return Array.from({ length: edges }, (_, k) => {
+      const start = Math.round(edges === 1 ? first : first + ((free - length) * k) / (edges - 1));
+      const end = Math.round(start + length);
+      return {
+        key: `edge/${horizontal ? 'h' : 'v'}/${at}/${start}`,
+        ...(horizontal
+          ? { fromXMm: start, fromYMm: at, toXMm: end, toYMm: at }
+          : { fromXMm: at, fromYMm: start, toXMm: at, toYMm: end }),
+      };
+    });
+  });
 }
 
 /** A proposed placement counts as laid when an edge lies with both ends this near to its own, either way round. mm */

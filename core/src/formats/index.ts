@@ -1,6 +1,7 @@
 export { decodeText } from './decode.ts';
 export { COLUMN_ROLES, type ColumnRole, type ColumnUse } from './rod-columns.ts';
 export { rodCsv } from './rod-export.ts';
+export { readServiceFile, serviceCsv } from './service-file.ts';
 export { factsFromRodFile, readRodFile } from './rod-file.ts';
 export { type ClimateFile, readClimateFile } from './climate-file.ts';
 export { type ProbeFile, readProbeFile } from './probe-file.ts';

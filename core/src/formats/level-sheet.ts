@@ -20,7 +20,17 @@ export interface LevelSheet {
 export type Written = (said: Sayable) => string;
 
 /** The certificate in a file's own line: `rule 3 mm under 2000 mm, 36 directions on 50 mm, worst gap left 2.99 mm, … holds`. */
-export function certificateLine({ rule, directions, cellMm, worstGapMm, worstCrownMm, holds }: Certificate): Said {
+export function certificateLine({
+  rule,
+  directions,
+  cellMm,
+  worstGapMm,
+  worstCrownMm,
+  between,
+  holds,
+}: Certificate): Said {
+  // What lies between was looked at only where it could be over the rule: the rest is no worse than the certified lines.
+  const betweenMm = Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm);
   return say(holds ? 'formats.certificateHoldsFormula' : 'formats.certificateFailsFormula', {
     gapMm: rule.gapMm,
     edgeMm: rule.edgeMm,
@@ -28,5 +38,6 @@ export function certificateLine({ rule, directions, cellMm, worstGapMm, worstCro
     cellMm,
     worstGapMm: decimals(worstGapMm, 2),
     worstCrownMm: decimals(worstCrownMm, 2),
+    betweenMm: decimals(betweenMm, 2),
   });
 }

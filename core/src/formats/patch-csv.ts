@@ -1,6 +1,7 @@
 import type { Sayable } from '../said/index.ts';
 import Papa from 'papaparse';
 import { DEPTH_BOUNDS_MM } from '../levelling/index.ts';
+import { alongFirstWall, type PointMm } from '../room/index.ts';
 import { roundTo } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
 import type { LevelSheet } from './level-sheet.ts';
@@ -31,6 +32,11 @@ const POINT_COLUMNS = [
 
 /** Places to work on, then the points to chalk with their tapes, as CSV (comma, decimal point). `kgPerL` is the product's; `written` puts what is said into words. */
 export function patchCsv(sheet: LevelSheet, kgPerL: number, written: (said: Sayable) => string): string {
+  // As a tape finds them: along the first wall from the first corner, and across it.
+  const taped = (point: PointMm) => {
+    const { xMm, yMm } = alongFirstWall(sheet.plan, point);
+    return [roundTo(xMm, 0.1), roundTo(yMm, 0.1)];
+  };
   const areas = [
     ...sheet.fills.map((area) => ({ work: 'fill', area, kg: roundTo(area.volumeL * kgPerL, 0.01) })),
     ...sheet.grinding.map((area) => ({ work: 'grind', area, kg: '' })),
@@ -42,15 +48,14 @@ export function patchCsv(sheet: LevelSheet, kgPerL: number, written: (said: Saya
     roundTo(area.meanMm, 0.01),
     roundTo(area.deepestMm, 0.01),
     kg,
-    ...area.deepestAt.map((mm) => roundTo(mm, 1)),
+    ...taped({ xMm: area.deepestAt[0], yMm: area.deepestAt[1] }),
     ...DEPTH_BOUNDS_MM.map((from) => roundTo(area.classes.find(({ fromMm }) => fromMm === from)?.areaM2 ?? 0, 0.001)),
   ]);
   const points = sheet.chalk.map((point) => [
     'chalk',
     point.label,
     point.number,
-    point.at.xMm,
-    point.at.yMm,
+    ...taped(point.at),
     ...point.tapes.flatMap((tape) => [roundTo(tape.distanceMm, 1), safeText(written(tape.name))]),
   ]);
   return `${Papa.unparse([AREA_COLUMNS, ...areas, [], POINT_COLUMNS, ...points], { newline: '\r\n' })}\r\n`;

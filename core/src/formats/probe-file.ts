@@ -1,6 +1,6 @@
 import { gap, gapFigure, say, type Said, type Sayable } from '../said/index.ts';
 import { DAMP_RANGES, METHOD_SPECS } from '../damp/index.ts';
-import { contains, type Plan } from '../room/index.ts';
+import { contains, onSheet, type Plan } from '../room/index.ts';
 import { cellsOf, delimiterOf, linesOf, numberOf } from './table-text.ts';
 
 /** One probe of a file with its readings. */
@@ -62,8 +62,9 @@ export function readProbeFile(text: string, plan: Plan | null): ProbeFile {
     const utc = (text: string) => (Number.isNaN(Date.parse(text)) ? null : new Date(text).toISOString());
     const [startedAt, takenAt] = [utc(cell('drilled')), utc(cell('read'))];
     const { min, max } = METHOD_SPECS.probe;
-    if (xMm === null || yMm === null) refuse(say('formats.thePlaceIsNoNumber'));
-    else if (plan && !contains(plan.corners, xMm, yMm))
+    const at = xMm === null || yMm === null ? null : plan ? onSheet(plan, { xMm, yMm }) : { xMm, yMm };
+    if (xMm === null || yMm === null || at === null) refuse(say('formats.thePlaceIsNoNumber'));
+    else if (plan && !contains(plan.corners, at.xMm, at.yMm))
       refuse(say('formats.liesOutside', { xMm: gapFigure(xMm), yMm: gap(yMm) }));
     else if (depthMm === null || depthMm < DAMP_RANGES.depthMm.min || depthMm > DAMP_RANGES.depthMm.max)
       refuse(
@@ -81,7 +82,7 @@ export function readProbeFile(text: string, plan: Plan | null): ProbeFile {
     else {
       const name = cell('probe') || `P${file.probes.length + 1}`;
       let probe = file.probes.find((p) => p.name === name && p.startedAt === startedAt);
-      if (!probe) file.probes.push((probe = { name, xMm, yMm, depthMm, startedAt, readings: [] }));
+      if (!probe) file.probes.push((probe = { name, ...at, depthMm, startedAt, readings: [] }));
       const slab = index('slab') < 0 ? null : mm('slab');
       if (slab !== null) slabs.add(slab);
       probe.readings.push({ line: row.line, takenAt, value, tempC: index('temp') < 0 ? null : numberOf(cell('temp')) });

@@ -1,13 +1,20 @@
 import Papa from 'papaparse';
+import { alongFirstWall, type Plan } from '../room/index.ts';
 import { heightsOf, type FlatFacts, type Station } from '../flat/index.ts';
 import { roundTo } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
 
 /** Columns of the readings export, in order. `height_mm` is computed; an import passes it over. */
-const ROD_COLUMNS = ['setup', 'station', 'x_mm', 'y_mm', 'rod_mm', 'height_mm', 'taken_at', 'note'] as const;
+export const ROD_COLUMNS = ['setup', 'station', 'x_mm', 'y_mm', 'rod_mm', 'height_mm', 'taken_at', 'note'] as const;
 
-/** All readings of a room as CSV (comma, decimal point, UTF-8): each set-up opens and closes with its benchmark rows. */
-export function rodCsv(facts: FlatFacts, stations: readonly Station[]): string {
+/** Ends an export whose places are from the first corner: one of an earlier version has them as the sheet had. */
+export const FROM_CORNER = 'frame=first-corner';
+
+/**
+ * All readings of a room as CSV (comma, decimal point, UTF-8): each set-up opens and closes with its benchmark rows. With the
+ * plan places are along the first wall from the first corner and across it, as a tape finds them and as a file is read back.
+ */
+export function rodCsv(facts: FlatFacts, stations: readonly Station[], plan: Plan | null = null): string {
   const { heights, setups } = heightsOf(facts);
   const height = new Map(heights.map((h) => [h.readingId, h.heightMm]));
   const number = new Map(stations.map((station) => [station.key, station.number]));
@@ -18,11 +25,12 @@ export function rodCsv(facts: FlatFacts, stations: readonly Station[]): string {
     const own = facts.readings.filter((r) => r.setupId === setup.id).sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
     for (const r of own) {
       const h = height.get(r.id);
+      const at = plan ? alongFirstWall(plan, r) : r;
       rows.push([
         safeText(setup.name),
         number.get(r.stationKey) ?? safeText(r.stationKey),
-        roundTo(r.xMm, 0.01),
-        roundTo(r.yMm, 0.01),
+        roundTo(at.xMm, 0.01),
+        roundTo(at.yMm, 0.01),
         roundTo(r.rodMm, 0.01),
         h === undefined ? '' : roundTo(h, 0.01),
         r.takenAt,
@@ -32,5 +40,6 @@ export function rodCsv(facts: FlatFacts, stations: readonly Station[]): string {
     if (setup.closeRodMm !== null)
       rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.closeRodMm, 0.01), '', '', 'close']);
   }
-  return `${Papa.unparse([[...ROD_COLUMNS], ...rows], { newline: '\r\n' })}\r\n`;
+  const told = plan ? `# ${FROM_CORNER}\r\n` : '';
+  return `${Papa.unparse([[...ROD_COLUMNS], ...rows], { newline: '\r\n' })}\r\n${told}`;
 }

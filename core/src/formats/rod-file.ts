@@ -1,8 +1,17 @@
 import { allOf, gap, gapFigure, say, type Said, type Sayable } from '../said/index.ts';
 import Papa from 'papaparse';
 import { ROD_MM, type RodReading, type SetUp } from '../flat/index.ts';
-import { boundsMm, contains, distanceToWallsMm, type Plan } from '../room/index.ts';
+import {
+  alongFirstWall,
+  boundsMm,
+  contains,
+  distanceToWallsMm,
+  onSheet,
+  type Plan,
+  type PointMm,
+} from '../room/index.ts';
 import { parseLength } from '../units/index.ts';
+import { FROM_CORNER, ROD_COLUMNS } from './rod-export.ts';
 import { delimiterOf } from './table-text.ts';
 import { matchColumns, type ColumnUse, type ColumnRole } from './rod-columns.ts';
 
@@ -58,7 +67,8 @@ function median(values: readonly number[]): number {
 
 /**
  * Reads staff readings from delimited text: comma, semicolon or tab; decimal point or comma; mm, cm, m, feet and inches with
- * fractions; header names matched, or given in `columns`; several set-ups with their benchmark readings.
+ * fractions; header names matched, or given in `columns`; several set-ups with their benchmark readings. Places are read along the
+ * first wall from the first corner and across it, and come out where the plan has them on the sheet.
  * Never throws: every row that is not taken is named in `problems` with its line and reason.
  */
 export function readRodFile(text: string, plan: Plan | null, columns?: readonly ColumnUse[]): RodFile {
@@ -102,7 +112,8 @@ export function readRodFile(text: string, plan: Plan | null, columns?: readonly 
     });
   }
   if (missing.length > 0) return file;
-  for (const row of rows) takeRow(file, row, uses, index, plan);
+  const laid = isOnSheet(file) ? (at: PointMm) => at : (at: PointMm) => (plan ? onSheet(plan, at) : at);
+  for (const row of rows) takeRow(file, row, uses, index, { plan, laid });
   doubtOutliers(file);
   return file;
 }
@@ -112,7 +123,7 @@ function takeRow(
   row: { line: number; text: string; cells: string[] },
   uses: readonly ColumnUse[],
   index: (role: ColumnRole) => number,
-  plan: Plan | null,
+  { plan, laid }: { plan: Plan | null; laid: (written: PointMm) => PointMm },
 ): void {
   const cell = (role: ColumnRole) => (index(role) < 0 ? '' : (row.cells[index(role)] ?? ''));
   const refuse = (reason: Sayable) => file.problems.push({ line: row.line, text: row.text, reason });
@@ -141,25 +152,29 @@ function takeRow(
     line: row.line,
     setup,
     station: cell('station') || String(file.readings.length + 1),
-    xMm: x.mm,
-    yMm: y.mm,
+    ...laid({ xMm: x.mm, yMm: y.mm }),
     rodMm: rod.mm,
     note: cell('note'),
   };
-  const outside = plan && outsideWords(plan, x.mm, y.mm);
+  const outside = plan && outsideWords(plan, reading, { xMm: x.mm, yMm: y.mm });
   if (outside) file.problems.push({ line: row.line, text: row.text, reason: outside });
   else file.readings.push(reading);
 }
 
-function outsideWords(plan: Plan, x: number, y: number): Said | null {
-  const b = boundsMm(plan.corners);
-  if (contains(plan.corners, x, y)) return null;
-  const by = distanceToWallsMm(plan.corners, x, y);
+/** An export of an earlier version, or one that was made without a plan: its places are those of the sheet. */
+const isOnSheet = ({ headers, comments }: RodFile): boolean =>
+  headers.join() === ROD_COLUMNS.join() && !comments.includes(FROM_CORNER);
+
+/** Why a place lies outside the room, told as it was written; null where it does not. */
+function outsideWords(plan: Plan, at: PointMm, written: PointMm): Said | null {
+  if (contains(plan.corners, at.xMm, at.yMm)) return null;
+  const by = distanceToWallsMm(plan.corners, at.xMm, at.yMm);
   if (by <= 20) return null;
+  const b = boundsMm(plan.corners.map((corner) => alongFirstWall(plan, corner)));
   return say('formats.liesOutsideBy', {
     by: gap(Math.round(by)),
-    x: gapFigure(Math.round(x)),
-    y: gapFigure(Math.round(y)),
+    x: gapFigure(Math.round(written.xMm)),
+    y: gapFigure(Math.round(written.yMm)),
     wide: gapFigure(Math.round(b.maxX - b.minX)),
     deep: gap(Math.round(b.maxY - b.minY)),
   });

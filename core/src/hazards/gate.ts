@@ -1,10 +1,11 @@
 import { say, type Said, type Sayable } from '../said/index.ts';
-import { isTimber, type BaseDetails, type BaseKind } from '../room/index.ts';
+import { isTimber, type BaseDetails, type BaseKind, type Service, type WorkedAt } from '../room/index.ts';
 import { answerTo, type Answer } from '../fields/index.ts';
 import { LAYERS, type Layer, type Sample } from '../layers/index.ts';
 import type { CountryFacts } from './cutoffs.ts';
 import { METHODS, type Method, type MethodSpec } from './methods.ts';
 import { HEATING_LOCATED, SITE, SITE_HAZARD_IDS, SITE_HAZARDS, TENSION, TRIM_YEAR } from './questions.ts';
+import { servicesDecide, servicesInReach, servicesSaid, stopsOfServices } from './service-gate.ts';
 import { foundInTrim, materialsOf, trimState, type Material } from './state.ts';
 
 /** Everything hazards are judged by. */
@@ -16,6 +17,10 @@ export interface HazardFacts {
   base: BaseDetails;
   /** A second base of the room: what is asked of the base is asked of both. */
   second?: (BaseDetails & { kind: BaseKind }) | null;
+  /** Pipes, drains, cables and tendons that are drawn. */
+  services?: readonly Service[];
+  /** How far work stays over a line whose depth is known, mm. */
+  serviceClearMm?: number;
 }
 
 /** What a method touches: layers, the base under them, painted trim. */
@@ -23,6 +28,10 @@ interface Target {
   layers: readonly Layer[];
   base?: boolean;
   trim?: boolean;
+  /** Where on the sheet, where that is one place; without it nothing can be held against what is drawn, and it is cautioned. */
+  at?: WorkedAt;
+  /** How deep into the base, mm; without it as deep as the method goes as a rule. */
+  deepMm?: number;
 }
 
 /** Why something may not be done, and who decides. */
@@ -137,6 +146,7 @@ export function mayDo(facts: HazardFacts, method: Method, target: Target): Gate 
     ...stopsOfMaterials(method, materials),
     ...broken,
     ...(target.base ? stopsOfBase(method, facts) : []),
+    ...(target.base ? stopsOfServices(method, facts, target) : []),
   ];
   return { allowed: stops.length === 0, stops, cautions: cautionsOf(spec, method, target, { materials, facts }) };
 }
@@ -194,6 +204,8 @@ function cautionsOf(
 ): Caution[] {
   const cautions: Caution[] = [];
   const families = target.layers.map((layer) => LAYERS[layer.kind].family);
+  const near = target.base === true && !target.at ? servicesInReach(method, facts) : [];
+  if (near.length > 0) cautions.push({ id: 'services', words: servicesSaid(near), decides: servicesDecide(near[0]!) });
   const ofBase = target.base === true || target.layers.length > 0;
   if (ofBase && raisesSilica(facts, [method], target.layers))
     cautions.push({

@@ -1,6 +1,6 @@
 import { allOf, gap, say, type Said } from '../said/index.ts';
 import type { BaseKind, RoomFacts } from '../room/index.ts';
-import { LEVELLING_FIGURES, type FigureSpec, type OwnFigure } from '../figures/index.ts';
+import { LEVELLING_FIGURES, type FigureOf, type FigureSpec, type OwnFigure } from '../figures/index.ts';
 
 /** A levelling product as its bag describes it. Generic kinds with invented figures inside the usual ranges. */
 export interface CompoundCard {
@@ -185,6 +185,17 @@ export const compoundsFor = (compounds: readonly CompoundCard[], sulfate: boolea
 /** Hours until a depth may be covered: a first stretch up to 5 mm, then by the mm. At 20 °C and 65 %RH. */
 export function coverHours(compound: CompoundCard, deepestMm: number): number {
   return compound.coverH + Math.max(0, deepestMm - 5) * compound.coverHPerMm;
+}
+
+/** Below this, degrees C, primer and compound take twice as long. */
+export const COLD_C = 12;
+
+/** Whether a room is reckoned with as cold while things dry in it. */
+export const driesCold = (figure: FigureOf): boolean => figure('dry-temp-c') < COLD_C;
+
+/** Hours from priming until a depth may be covered, in the air the job reckons with. */
+export function dryingHours(compound: CompoundCard, deepestMm: number, figure: FigureOf): number {
+  return (figure('primer-dry-h') + coverHours(compound, deepestMm)) * (driesCold(figure) ? 2 : 1);
 }
 
 /** Share added for what stays in the bucket, where the job names none. */

@@ -1,11 +1,8 @@
 import type { FlatnessRule } from '../coverings/index.ts';
 import {
   CERTIFIED_DIRECTIONS,
-  crownsAlong,
   edgeSteps,
-  gapsAlong,
   keptRuns,
-  mayExceed,
   visitRuns,
   edgeScratch,
   type Grid,
@@ -13,6 +10,7 @@ import {
   type Run,
 } from '../flat/index.ts';
 
+import { askEdge } from './ask-edge.ts';
 import { changesOver, noteChanges, untouchedSince } from './changes.ts';
 
 /** Gaps closer to the limit than this count as met, mm: arithmetic, not a safety margin. */
@@ -71,41 +69,20 @@ export function smallestFill(
     for (const [r, rule] of rules.entries()) {
       const { window, stepMm } = edgeSteps(rule.edgeMm, grid.cellMm);
       const scratch = edgeScratch(Math.ceil(Math.hypot(grid.nx, grid.ny) / (stepMm / grid.cellMm)) + 4);
-      const target = rule.gapMm - FILL_TOLERANCE_MM / 2;
+      const asking = { window, overMm: rule.gapMm, targetMm: rule.gapMm - FILL_TOLERANCE_MM / 2, rocking };
       for (let direction = 0; direction < directions; direction++) {
         const slot = r * directions + direction;
         const before = asked[slot]!;
         if (before === changes.clock) continue;
         asked[slot] = changes.clock;
         const touched: number[] = [];
-        const ask = (run: Run) => {
-          if (!mayExceed(run.heights, run.length, window, target + FILL_TOLERANCE_MM / 2)) return;
-          gapsAlong(run.heights, run.length, window, scratch);
-          const raise = (s: number, by: number) => {
+        const ask = (run: Run) =>
+          askEdge(run, asking, scratch, (s, by) => {
             const cell = run.cells[s]!;
-            if (by <= 0 || by <= rise[cell]!) return;
+            if (by <= rise[cell]!) return;
             if (rise[cell] === 0) touched.push(cell);
             rise[cell] = by;
-          };
-          for (let s = 0; s < run.length; s++) {
-            const excess = scratch.gap[s]! - target;
-            if (excess > FILL_TOLERANCE_MM / 2) raise(s, excess);
-          }
-          if (!rocking) return;
-          crownsAlong(run.heights, run.length, window, scratch.crown);
-          for (let s = 1; s < run.length - 1; s++) {
-            const excess = scratch.crown[s]! - target;
-            if (excess <= FILL_TOLERANCE_MM / 2) continue;
-            const a = Math.min(window / 2, s, run.length - 1 - s);
-            const ends = [s - Math.ceil(a), s + Math.ceil(a)].sort((i, j) => run.heights[i]! - run.heights[j]!);
-            let need = 2 * excess;
-            for (const end of ends) {
-              const by = Math.min(need, run.heights[s]! - target - run.heights[end]!);
-              raise(end, by);
-              need -= Math.max(0, by);
-            }
-          }
-        };
+          });
         const wanted = (run: Run) => before < 0 || !untouchedSince(changes, run, before);
         visitRuns(grid, filled, stepMm, direction, directions, ask, { kept, wanted });
         for (const cell of touched) {

@@ -1,3 +1,5 @@
+import { mendBetween } from './between.ts';
+import { certify, type Certificate } from './certificate.ts';
 import { smallestFill } from './fill.ts';
 import type { WantedOn } from './on-nodes.ts';
 import type { Change, PlanRates } from './programme.ts';
@@ -35,23 +37,48 @@ export const TIDY_SHARE = 0.03;
  * kept the rules; null: anything may be broken.
  */
 export function finished(floor: FloorPriced, change: Change, changed: readonly number[] | null): Finished {
-  const { grid, heights, rules, limits, rates, perL, contactsOnly, targets, kept, shouldStop } = floor;
+  const { grid, heights, rules, contactsOnly, kept, shouldStop } = floor;
   const after = heights.map((z, cell) => z + change.fillMm[cell]! - change.grindMm[cell]!);
   const last = smallestFill(grid, after, rules, { rocking: !contactsOnly, changed, shouldStop, kept });
-  const now = after.map((z, cell) => z + last.fillMm[cell]!);
+  // The last fill asks nothing of limits: it is a matter of hundredths unless the programme was stopped.
+  return priced(
+    floor,
+    after.map((z, cell) => z + last.fillMm[cell]!),
+    last.settled || shouldStop?.() === true,
+  );
+}
+
+/** A change that brings the floor to some heights, priced. */
+function priced(
+  { grid, heights, limits, rates, perL, targets }: FloorPriced,
+  now: Float64Array,
+  settled: boolean,
+): Finished {
   const { fillMm, grindMm } = changeTo(grid, heights, now);
   const sums = amounts(grid, fillMm, grindMm);
   return {
     fillMm,
     grindMm,
-    // The last fill asks nothing of limits: it is a matter of hundredths unless the programme was stopped.
-    keeps:
-      (last.settled || shouldStop?.() === true) &&
-      fillMm.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM) &&
-      targetsMet(targets, now),
+    keeps: settled && fillMm.every((f, cell) => f <= limits.fillMm[cell]! + TOUCHED_MM) && targetsMet(targets, now),
     ...sums,
     cost: sums.fillL * rates.fillPerL + sums.grindL * rates.grindPerL + sums.touchedM2 * rates.touchPerM2,
     linearCost: sums.fillL * perL.fill + sums.grindL * perL.grind,
+  };
+}
+
+/** A finished change mended between the lines it was made on, within its limits, and certified. */
+export function certified(floor: FloorPriced, plan: Finished): Finished & { certificates: Certificate[] } {
+  const { grid, heights, rules, limits, contactsOnly, targets, kept, shouldStop } = floor;
+  const after = heights.map((z, cell) => z + plan.fillMm[cell]! - plan.grindMm[cell]!);
+  const mostMm = heights.map((z, cell) => z + limits.fillMm[cell]!);
+  for (const { cells, levelMm, toleranceMm } of targets)
+    for (const cell of cells) mostMm[cell] = Math.min(mostMm[cell]!, levelMm + toleranceMm);
+  const mended = mendBetween(grid, after, rules, { contactsOnly, mostMm, kept, shouldStop });
+  return {
+    ...priced(floor, mended.heights, plan.keeps),
+    certificates: rules.map((rule, r) =>
+      certify(grid, mended.heights, rule, contactsOnly, { between: mended.left[r]!, kept }),
+    ),
   };
 }
 

@@ -13,12 +13,15 @@ import {
   pointOnWall,
   regionAt,
   regionOf,
+  serviceSideMm,
+  sideDistanceMm,
   type BaseDetails,
   type BaseKind,
   type FixtureKind,
   type PointMm,
   type RoomFacts,
   type Plan,
+  type Service,
 } from '../room/index.ts';
 import { compoundsFor, compoundsOf, hasSulfate, type CompoundCard } from './compound.ts';
 import type { PlanLimits, PlanRates } from './programme.ts';
@@ -34,7 +37,8 @@ export interface KeepOff {
 }
 
 /** Why a cell is held back, for telling which limit binds. */
-export type LimitName = 'grind-depth' | 'fill-depth' | 'opening' | 'keep-off' | 'fixture' | 'heating' | 'gate';
+export type LimitName =
+  'grind-depth' | 'fill-depth' | 'opening' | 'keep-off' | 'fixture' | 'heating' | 'service' | 'gate';
 
 export const LIMIT_WORDS: Record<LimitName, Said> = {
   'grind-depth': say('levelling.limitWordsGrindDepth'),
@@ -43,6 +47,7 @@ export const LIMIT_WORDS: Record<LimitName, Said> = {
   'keep-off': say('levelling.limitWordsKeepOff'),
   fixture: say('levelling.limitWordsFixture'),
   heating: say('levelling.limitWordsHeating'),
+  service: say('levelling.limitWordsService'),
   gate: say('levelling.limitWordsGate'),
 };
 
@@ -115,7 +120,7 @@ export function ratesOf(compound: CompoundCard, figure: FigureOf, sulfate = fals
 /** Gathers what levelling is planned from: the judged surface, rules, rates, and limits for every cell. */
 export function levellingJob(ask: LevellingAsk): LevellingJob {
   const { room, plan, state, figures, laidOver } = ask;
-  const figure = figuresOf(figures);
+  const figure = figuresOf(figures, room.units);
   const sulfate = hasSulfate(laidOver, room);
   const compounds = compoundsFor(compoundsOf(figures), sulfate);
   const grid = state.judged;
@@ -221,6 +226,15 @@ function limitsOf(
   holdOverHeating(room, plan, figure('heating-cover-mm'), (inside, mm) =>
     eachCell(grid, (cell, x, y) => inside(x, y) && hold('grind', cell, mm, 'heating')),
   );
+  for (const service of room.services ?? []) {
+    const mm = mostOver(service, figure('services-clear-mm'));
+    const sideMm = serviceSideMm(service);
+    eachCell(
+      grid,
+      (cell, xMm, yMm) =>
+        sideDistanceMm(service, { points: [{ xMm, yMm }] }) <= sideMm && hold('grind', cell, mm, 'service'),
+    );
+  }
   for (const { what, shape, points, reachMm } of keepOff) {
     const [first] = points;
     if (!first) continue;
@@ -232,6 +246,10 @@ function limitsOf(
   }
   return { limits, boundBy };
 }
+
+/** How much may be ground over a line in the base, mm: what leaves its cover; nothing where how deep it lies is not known. */
+const mostOver = ({ found, depthMm }: Service, clearMm: number): number =>
+  found === 'supposed' || depthMm === null ? 0 : Math.max(0, depthMm - clearMm);
 
 /**
  * Says how much may be ground over heating that lies in a base: what leaves its cover; nothing where its depth, or whether there is any,

@@ -1,9 +1,10 @@
 import type { FlatnessRule } from '../coverings/index.ts';
-import { CERTIFIED_DIRECTIONS, keptRuns, type Grid } from '../flat/index.ts';
-import { certify, type Certificate } from './certificate.ts';
+import { keptRuns, type Grid } from '../flat/index.ts';
+import type { Certificate } from './certificate.ts';
 import {
   amounts,
   better,
+  certified,
   changeTo,
   finished,
   TIDY_SHARE,
@@ -82,13 +83,10 @@ export function mixedChange(
   const first = solveOnNodes(floor, every, paced, few ? near : undefined);
   if (!first) return null;
   const finer = pace === 'live' ? refinedOnNodes(floor, first, APART.tighter, REFINED_NODES_MOST, paced) : null;
-  const plan = leanPlan(floor, (finer ?? first).changeMm);
-  const { keeps, ...done } = plan;
-  const after = heights.map((z, cell) => z + plan.fillMm[cell]! - plan.grindMm[cell]!);
-  const certificates = rules.map((rule) => certify(grid, after, rule, contactsOnly, CERTIFIED_DIRECTIONS, kept));
-  const holds = keeps && certificates.every((certificate) => certificate.holds);
+  const { keeps, ...done } = certified(floor, leanPlan(floor, (finer ?? first).changeMm));
+  const holds = keeps && done.certificates.every((certificate) => certificate.holds);
   const { boundCost, rounds, rows, settled } = first.solved;
-  return { ...done, certificates, holds, boundCost, nodesMm: every * grid.cellMm, rounds, rows, settled };
+  return { ...done, holds, boundCost, nodesMm: every * grid.cellMm, rounds, rows, settled };
 }
 
 /** A change from nodes as it will be done: trimmed, tidied, mended and priced; or filling alone where that is cheaper. */

@@ -41,6 +41,8 @@ interface OnNodes {
 
 /** Rows taken in a round: more of them slow each solve, fewer take more rounds. */
 const ROWS_A_ROUND = 500;
+/** Rows along certified lines that a bound stands on. */
+const PROVING_ROWS = 1500;
 /** Excess over what is asked that the programme lets pass, mm: chasing it takes more rounds than all before. */
 const LEFT_MM = 0.04;
 /** The certified directions are shared out over so many rounds before all are asked at once. */
@@ -78,11 +80,27 @@ export function solveOnNodes(
 ): OnNodes | null {
   const coarse = coarsen(floor.grid, every);
   const carry = carryOf(coarse, floor.grid);
-  return solveWith(floor, coarse, carry, coarse.grid.inside, options, [
-    ...(begin ? [once(begin)] : []),
-    targetRows(floor.targets, floor.heights, carry),
-    ...alongNodes(floor, coarse).sources,
-  ]);
+  return solveWith(
+    floor,
+    coarse,
+    carry,
+    coarse.grid.inside,
+    options,
+    [
+      ...(begin ? [asSeeds(once(begin))] : []),
+      targetRows(floor.targets, floor.heights, carry),
+      ...alongNodes(floor, coarse).sources.map(asSeeds),
+    ],
+    true,
+  );
+}
+
+/** Edges along nodes lie on no certified line: good to begin with, and no proof of anything. */
+function asSeeds(source: RowSource): RowSource {
+  return (change, round) => {
+    const found = source(change, round);
+    return { ...found, rows: found.rows.map((row) => ({ ...row, seed: true })) };
+  };
 }
 
 /** Rows known beforehand, given in the first round. */
@@ -113,10 +131,15 @@ export function refinedOnNodes(
       ({ cells, weights, limitMm }) =>
         cells.reduce((sum, node, i) => sum + weights[i]! * from[node]!, -limitMm) > -NEARLY_MM,
     );
-  return solveWith(floor, coarse, carry, active, options, [
-    once({ rows, worstMm: 0 }),
-    targetRows(targets, heights, carry),
-  ]);
+  return solveWith(
+    floor,
+    coarse,
+    carry,
+    active,
+    options,
+    [once({ rows, worstMm: 0 }), targetRows(targets, heights, carry)],
+    false,
+  );
 }
 
 function solveWith(
@@ -126,6 +149,7 @@ function solveWith(
   inside: Uint8Array,
   options: ProgrammeOptions,
   first: readonly RowSource[],
+  bounded: boolean,
 ): OnNodes | null {
   const tight = tightened(rules, LEFT_MM);
   const looked = nothingLooked(grid, tight);
@@ -144,6 +168,15 @@ function solveWith(
       cuts.push(...found.cuts);
       return { rows: found.cuts.map((cut) => cutRow(grid, heights, cut, carry)), worstMm: found.worstMm };
     };
+  const nearly = (change: Float64Array) =>
+    brokenCuts(grid, heights, carried(carry, change), tight, {
+      contactsOnly,
+      toleranceMm: -NEARLY_MM,
+      stride: 1,
+      first: 0,
+      most: PROVING_ROWS,
+      kept,
+    }).cuts.map((cut) => cutRow(grid, heights, cut, carry));
   const count = inside.length;
   const solved = solveProgramme(
     {
@@ -152,6 +185,7 @@ function solveWith(
       limits: { fillMm: leastOf(carry, limits.fillMm, count), grindMm: leastOf(carry, limits.grindMm, count) },
       marginMm: LEFT_MM,
       sources: [...first, source(SHARED_OVER), source(1)],
+      ...(bounded && { nearly }),
     },
     perL,
     options,

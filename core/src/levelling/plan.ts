@@ -5,6 +5,7 @@ import { LIMIT_WORDS } from './job.ts';
 import type { Refusal } from './refusal.ts';
 import { planeChoices, type PlaneChoice } from './plane-choices.ts';
 import type { Way } from './way.ts';
+import { untouchedBounds, type Untouched } from './untouched.ts';
 import { smallestFillWay } from './ways.ts';
 
 /** Panels over the whole floor: what that takes, and why it cannot be done. */
@@ -20,6 +21,8 @@ interface PanelWay {
 export interface LevellingPlan {
   /** True when the judged floor needs nothing. */
   nothingToDo: boolean;
+  /** Where nothing is done: what no edge anywhere goes over. Empty where something is. */
+  untouched: Untouched[];
   fill: Way;
   /** A pour to one level after grinding nothing, half a millimetre ... off the top. */
   planes: PlaneChoice[];
@@ -44,8 +47,10 @@ export function planLevelling(job: LevellingJob, state: FlatState, shouldStop?: 
   if (!fill) return null;
   const { grid, figure, timber, provisional } = job;
   const areaM2 = grid.cellAreaM2 * grid.inside.reduce((sum, on) => sum + on, 0);
+  const nothingToDo = fill.patches.length === 0 && fill.rocking === null && job.targets.length === 0;
   return {
-    nothingToDo: fill.patches.length === 0 && fill.rocking === null && job.targets.length === 0,
+    nothingToDo,
+    untouched: nothingToDo ? untouchedBounds(grid, job.heights, fill.certificates, job.contactsOnly) : [],
     fill,
     planes: planeChoices(job),
     panel: timber

@@ -1,7 +1,7 @@
 import type { PredictedStation } from '../flat/index.ts';
 import { pourPlan, type PourPlan } from './bays.ts';
-import { certify, type Certificate } from './certificate.ts';
-import { coverHours, type CompoundNeed } from './compound.ts';
+import { certify, PLANE_BETWEEN, type Certificate } from './certificate.ts';
+import { dryingHours, type CompoundNeed } from './compound.ts';
 import type { LevellingJob } from './job.ts';
 import { planeCurve, type PlanePour } from './plane.ts';
 import { refusalOf, type Refusal } from './refusal.ts';
@@ -34,7 +34,7 @@ export function planeChoices(job: LevellingJob, leastMm = PLANE_LEAST_MM): Plane
   const areaM2 = grid.cellAreaM2 * grid.inside.reduce((sum, on) => sum + on, 0);
   // Every pour ends at one level: checked once, it is checked for all.
   const level = heights.map(() => 0);
-  const certificates = rules.map((rule) => certify(grid, level, rule, contactsOnly));
+  const certificates = rules.map((rule) => certify(grid, level, rule, contactsOnly, { between: PLANE_BETWEEN }));
   return planeCurve(grid, heights, leastMm, most).map((pour): PlaneChoice => {
     const ceiling = pour.levelMm - leastMm;
     const change = {
@@ -52,7 +52,7 @@ export function planeChoices(job: LevellingJob, leastMm = PLANE_LEAST_MM): Plane
       ...pour,
       needs,
       ...priced,
-      dryH: needs[0] ? figure('primer-dry-h') + coverHours(needs[0].compound, pour.deepestMm) : 0,
+      dryH: needs[0] ? dryingHours(needs[0].compound, pour.deepestMm, figure) : 0,
       rises: risesOf(job, change),
       predicted: predictedOf(job, change),
       certificates,

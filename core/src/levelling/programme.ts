@@ -1,7 +1,7 @@
 import type { FlatnessRule } from '../coverings/index.ts';
 import type { Grid } from '../flat/index.ts';
 import { brokenRows, type BrokenRows, type EdgeRow } from './rows.ts';
-import type { OpenModel } from './solver.ts';
+import type { LinearModel, OpenModel } from './solver.ts';
 
 /** What a litre costs; money in the job's own currency. */
 export interface PlanRates {
@@ -44,6 +44,11 @@ export interface ProgrammeOptions {
 /** The rule is asked for less this, and met within this, mm: arithmetic, not a safety margin. */
 export const PROGRAMME_TOLERANCE_MM = 0.005;
 const MOST_ROUNDS = 60;
+/** A row with no more room than this at a solution may hold it, mm. */
+const NEARLY_MM = 0.3;
+/** A bound under this share of the cost says little: so many more rounds are spent on it. */
+const WORTH_SAYING = 0.9;
+const PROOF_ROUNDS = 3;
 
 /** Cost of a litre with the charge for each m2 spread over a depth: the programme is linear, the charge is not. */
 export function litreRates(rates: PlanRates, spreadOverMm: number): { fill: number; grind: number } {
@@ -66,6 +71,11 @@ export interface Programme {
   marginMm: number;
   /** The next is asked when the one before is content; the last decides. */
   sources: readonly RowSource[];
+  /**
+   * Where the sources begin with guesses: rows along certified lines that a change all but breaks. With those found before, they
+   * are what a bound stands on.
+   */
+  nearly?: (changeMm: Float64Array) => readonly EdgeRow[];
 }
 
 /** The programme over a grid's own cells, with rows along its lattice. */
@@ -99,7 +109,7 @@ export function tightened(rules: readonly FlatnessRule[], marginMm = 0): Flatnes
  * limits leave no solution.
  */
 export function solveProgramme(
-  { inside, areaM2, limits, marginMm, sources }: Programme,
+  { inside, areaM2, limits, marginMm, sources, nearly }: Programme,
   rates: { fill: number; grind: number },
   options: ProgrammeOptions,
 ): Solved | null {
@@ -113,11 +123,14 @@ export function solveProgramme(
   const upper = Float64Array.from(
     [limits.fillMm, limits.grindMm].flatMap((limit) => nodes.map((node) => limit[node]!)),
   );
-  const model = options.open(cost, new Float64Array(cost.length), upper);
-  try {
-    const change = new Float64Array(inside.length);
-    const [fillMm, grindMm] = [new Float64Array(inside.length), new Float64Array(inside.length)];
-    let [boundCost, rounds, rows, source] = [0, 0, 0, 0];
+  const open = () => options.open(cost, new Float64Array(cost.length), upper);
+  const change = new Float64Array(inside.length);
+  const [fillMm, grindMm] = [new Float64Array(inside.length), new Float64Array(inside.length)];
+  let [boundCost, rounds, rows] = [0, 0, 0];
+  const sure: EdgeRow[] = [];
+  /** Adds rows until the sources are content; null where nothing satisfies them. */
+  const settle = (model: LinearModel): boolean | null => {
+    let source = 0;
     while (rounds < (options.mostRounds ?? MOST_ROUNDS) && source < sources.length && !options.shouldStop?.()) {
       const broken = sources[source]!(change, rounds);
       if (broken.rows.length === 0) {
@@ -127,18 +140,51 @@ export function solveProgramme(
       options.progress?.({ rounds, rows, worstMm: broken.worstMm });
       rounds++;
       rows += broken.rows.length;
-      model.addRows(broken.rows.map((row) => onColumns(row, column, nodes.length)));
-      const solved = model.solve();
-      if (!solved) return null;
-      // The duals satisfy the programme without the margins too: what they price those at is taken off.
-      boundCost = Math.max(boundCost, solved.cost - solved.price * (marginMm + PROGRAMME_TOLERANCE_MM));
-      nodes.forEach((node, i) => {
-        fillMm[node] = solved.values[i]!;
-        grindMm[node] = solved.values[nodes.length + i]!;
-        change[node] = fillMm[node]! - grindMm[node]!;
-      });
+      sure.push(...broken.rows.filter((row) => !row.seed));
+      // What leans on guesses proves nothing.
+      if (!take(model, broken.rows, nearly === undefined)) return null;
     }
-    return { fillMm, grindMm, boundCost, rounds, rows, settled: source >= sources.length };
+    return source >= sources.length;
+  };
+  const take = (model: LinearModel, more: readonly EdgeRow[], proving: boolean): boolean => {
+    model.addRows(more.map((row) => onColumns(row, column, nodes.length)));
+    const solved = model.solve();
+    if (!solved) return false;
+    // The duals satisfy the programme without the margins too: what they price those at is taken off.
+    if (proving) boundCost = Math.max(boundCost, solved.cost - solved.price * (marginMm + PROGRAMME_TOLERANCE_MM));
+    nodes.forEach((node, i) => {
+      fillMm[node] = solved.values[i]!;
+      grindMm[node] = solved.values[nodes.length + i]!;
+      change[node] = fillMm[node]! - grindMm[node]!;
+    });
+    return true;
+  };
+  const costOf = () =>
+    nodes.reduce((sum, node, i) => sum + cost[i]! * fillMm[node]! + cost[nodes.length + i]! * grindMm[node]!, 0);
+  return using(open(), (model) => {
+    const settled = settle(model);
+    if (settled === null) return null;
+    const found = () => ({ fillMm, grindMm, boundCost, rounds, rows, settled });
+    if (!nearly || rounds === 0 || options.shouldStop?.()) return found();
+    // The solution leaned on guesses along lines that no certificate looks at: what it costs proves nothing.
+    const [fill, grind, leaned] = [fillMm.slice(), grindMm.slice(), costOf()];
+    return using(open(), (proof) => {
+      const near = sure.filter((row) => row.stays || slackOf(row, change) < NEARLY_MM);
+      if (!take(proof, [...near, ...nearly(change)], true)) return null;
+      for (let more = 0; more < PROOF_ROUNDS && boundCost < leaned * WORTH_SAYING; more++)
+        if (!take(proof, nearly(change), true)) return null;
+      return { ...found(), fillMm: fill, grindMm: grind };
+    });
+  });
+}
+
+function slackOf({ cells, weights, limitMm }: EdgeRow, change: Float64Array): number {
+  return cells.reduce((left, cell, i) => left - weights[i]! * change[cell]!, limitMm);
+}
+
+function using<T>(model: LinearModel, work: (model: LinearModel) => T): T {
+  try {
+    return work(model);
   } finally {
     model.close();
   }

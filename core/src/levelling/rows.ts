@@ -12,6 +12,8 @@ export interface EdgeRow {
   limitMm: number;
   /** It is told once only, so that the programme must not let go of it. */
   stays?: true;
+  /** A first guess, along a line that no certificate looks at: nothing may be proved by it. */
+  seed?: true;
 }
 
 export interface BrokenRows {

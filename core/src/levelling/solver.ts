@@ -5,7 +5,7 @@ import type { EdgeRow } from './rows.ts';
  * A linear programme that is solved, given more rows and solved again: minimise cost x, lower <= x <= upper, rows at most. Rows
  * that have long held nothing may be let go of, but for those that stay.
  */
-interface LinearModel {
+export interface LinearModel {
   addRows: (rows: readonly EdgeRow[]) => void;
   /** Values at the optimum, its cost, and what a unit less of every row's limit would add to it; null when nothing satisfies the rows. */
   solve: () => { values: Float64Array; cost: number; price: number } | null;

@@ -1,6 +1,6 @@
 import { say, type Said } from '../said/index.ts';
-import { certify, type Certificate } from './certificate.ts';
-import { coverHours, needOf, type CompoundCard, type CompoundNeed } from './compound.ts';
+import type { Certificate } from './certificate.ts';
+import { dryingHours, needOf, type CompoundCard, type CompoundNeed } from './compound.ts';
 import { mapAt, type LevellingJob } from './job.ts';
 import { amounts } from './finished.ts';
 import { patchesOf, type Patch } from './patches.ts';
@@ -62,11 +62,9 @@ export interface Way {
 /** Thinner than this is not worked, mm. */
 const WORKED_MM = 0.05;
 
-/** Works a change of the floor out: patches, bags, cost, hours, drying, rise at each opening; re-checked at 36 directions unless that was done. */
-export function wayOf(job: LevellingJob, id: WayId, change: Change, certified?: Certificate[]): Way {
-  const { grid, heights, rules, contactsOnly } = job;
-  const after = () => heights.map((z, cell) => z + change.fillMm[cell]! - change.grindMm[cell]!);
-  const certificates = certified ?? rules.map((rule) => certify(grid, after(), rule, contactsOnly));
+/** Works a change of the floor out: patches, bags, cost, hours, drying, rise at each opening; with the certificates of what it leaves. */
+export function wayOf(job: LevellingJob, id: WayId, change: Change, certificates: Certificate[]): Way {
+  const { grid, contactsOnly } = job;
   const patches = patchesOf(grid, change.fillMm);
   const grinding = patchesOf(grid, change.grindMm).map((area, i) => ({ ...area, label: `G${i + 1}` }));
   const { fillL, grindL, touchedM2 } = amounts(grid, change.fillMm, change.grindMm);
@@ -85,7 +83,7 @@ export function wayOf(job: LevellingJob, id: WayId, change: Change, certified?: 
     deepestGrindMm: Math.max(0, ...grinding.map((p) => p.deepestMm)),
     needs,
     ...priced,
-    dryH: needs[0] ? job.figure('primer-dry-h') + coverHours(needs[0].compound, deepestFillMm) : 0,
+    dryH: needs[0] ? dryingHours(needs[0].compound, deepestFillMm, job.figure) : 0,
     rises: risesOf(job, change),
     predicted: predictedOf(job, change),
     certificates,

@@ -10,6 +10,7 @@ import {
   compoundFigures,
   compoundsOf,
   coverHours,
+  dryingHours,
   grindingTask,
   highsModels,
   mapAt,
@@ -25,6 +26,7 @@ import {
   type OpenModel,
   type Refusal,
 } from './index.ts';
+import { smallestFillWay } from './ways.ts';
 
 let open: OpenModel;
 beforeAll(async () => {
@@ -54,6 +56,10 @@ test('a job’s own figures change the product, and only what they name', () => 
 test('levelling compound 8 mm deep is covered 24 h and 8 h for each mm over five', () => {
   expect(coverHours(SHIPPED_COMPOUNDS[1]!, 4)).toBe(24);
   expect(coverHours(SHIPPED_COMPOUNDS[1]!, 8)).toBe(48);
+  // Two hours of primer before it; under 12 degrees all of it takes twice as long.
+  const at = (tempC: number) =>
+    dryingHours(SHIPPED_COMPOUNDS[1]!, 8, figuresOf([{ name: 'dry-temp-c', value: tempC, source: 'This job' }]));
+  expect([at(20), at(12), at(11.9), at(5)]).toEqual([50, 50, 100, 100]);
 });
 
 test('mixed is certified, inside its limits, adds up to its lines and costs no more than fill or grinding alone', () => {
@@ -133,7 +139,7 @@ test('a height asked for under a tray is a target over its mean there, and over 
 test('what a way does at an opening is the rise along it', () => {
   const { job } = inventedLevelling(inventedRoom(3000, 2400, { openings: [newOpening('d', 0, 500, 800)] }), () => 0);
   const fillMm = heightsFrom(job.grid, (_, y) => (y < 0.2 ? 4 : 0));
-  const way = wayOf(job, 'fill', { fillMm, grindMm: new Float64Array(fillMm.length) });
+  const way = wayOf(job, 'fill', { fillMm, grindMm: new Float64Array(fillMm.length) }, []);
   expect(readOut(way.rises)).toEqual([{ id: 'd', name: 'door in W1', leastMm: 0, mostMm: 4 }]);
 });
 
@@ -216,6 +222,27 @@ test('bays: width is rate times wet edge over ribbon, and their litres add up to
   expect(pourPlan(hall, plan, grid, depth, SHIPPED_COMPOUNDS[1]!, crew).bays).toHaveLength(1);
 });
 
+test('bays are as wide as their own depth lets them be, and leave alike of what that allows', () => {
+  const hall = inventedRoom(12_000, 8000);
+  const plan = planOf(hall);
+  const grid = gridOver(plan, 100);
+  // From 3 mm at one long wall to 19 mm at the other.
+  const depth = heightsFrom(grid, (_, yM) => 3 + 2 * yM);
+  const { bays } = pourPlan(hall, plan, grid, depth, SHIPPED_COMPOUNDS[1]!, figure);
+  expect(bays.length).toBeGreaterThan(2);
+  const widths = bays.map((bay) => (bay.areaM2 / 12) * 1000);
+  bays.forEach((bay, i) => {
+    // One mixer, 25 kg in 8 minutes at 1.7 kg/(m2 mm), ten minutes over half a metre.
+    expect(bay.widestMm).toBeCloseTo(((25 / (8 * 1.7 * bay.meanMm)) * 10 * 1000) / 0.5, 3);
+    expect(widths[i]!).toBeLessThanOrEqual(bay.widestMm + 1e-6);
+    expect(bay.massKg).toBeCloseTo(bay.areaM2 * bay.meanMm * 1.7 * 1.05, 3);
+  });
+  // Deeper bays are narrower, but for the last, which takes what is left.
+  for (let i = 1; i < bays.length - 1; i++) expect(widths[i]!).toBeLessThan(widths[i - 1]!);
+  expect(bays.reduce((sum, bay) => sum + bay.areaM2, 0)).toBeCloseTo(96, 6);
+  expect(bays.reduce((sum, bay) => sum + bay.volumeL, 0)).toBeCloseTo(96 * 11, 3);
+});
+
 test('passes, hours and dust of a place to take down; felt goes in whole steps', () => {
   const area = {
     label: 'G1',
@@ -231,4 +258,13 @@ test('passes, hours and dust of a place to take down; felt goes in whole steps',
   expect(readOut(grindingTask(area, true, figure))).toMatchObject({ words: 'Plane, then sand' });
   expect(shimSteps(3.4)).toEqual([1, 2, 3]);
   expect(shimSteps(0.4)).toEqual([]);
+});
+
+// A ridge rocks by 4 mm and has no gap: filled against gaps alone it is not touched, and what lies between the lines rocks as well.
+test('the smallest fill is looked at between its lines for rocking too, unless rocking is left out', () => {
+  const ridge = (x: number) => -4 * (x - 1.5) ** 2;
+  const between = (contactsOnly: boolean) =>
+    smallestFillWay(inventedLevelling(inventedRoom(3000, 2400, { contactsOnly }), ridge).job)!.certificates[0]!.between;
+  expect(between(false).worstCrownMm).toBeGreaterThan(3.5);
+  expect(between(true).worstCrownMm).toBe(0);
 });

@@ -1,4 +1,8 @@
+import { keptRuns } from '../flat/index.ts';
+import { mendBetween } from './between.ts';
+import { certify } from './certificate.ts';
 import { smallestFill } from './fill.ts';
+import { changeTo } from './finished.ts';
 import type { LevellingJob } from './job.ts';
 import { mixedChange, type MixedChange, type Pace } from './mixed.ts';
 import type { PlanLimits, ProgrammeOptions } from './programme.ts';
@@ -105,7 +109,18 @@ function whyNone(
 
 /** The smallest fill against gaps, at once: what fill alone does, whether or not an edge still rocks after it. */
 export function smallestFillWay(job: LevellingJob, shouldStop?: () => boolean): Way | null {
-  const { fillMm, settled } = smallestFill(job.grid, job.heights, job.rules, { shouldStop });
+  const { grid, heights, rules, contactsOnly } = job;
+  const kept = keptRuns(grid);
+  const { fillMm, settled } = smallestFill(grid, heights, rules, { shouldStop, kept });
   if (!settled && shouldStop?.()) return null;
-  return wayOf(job, 'fill', { fillMm, grindMm: new Float64Array(fillMm.length) });
+  const least = heights.map((z, cell) => z + fillMm[cell]!);
+  const mended = mendBetween(grid, least, rules, { contactsOnly: true, kept, shouldStop });
+  // Mended against gaps alone: where rocking counts, what lies between the lines is looked at with it.
+  const left = (r: number) => (contactsOnly ? { between: mended.left[r]! } : {});
+  return wayOf(
+    job,
+    'fill',
+    changeTo(grid, heights, mended.heights),
+    rules.map((rule, r) => certify(grid, mended.heights, rule, contactsOnly, { ...left(r), kept })),
+  );
 }

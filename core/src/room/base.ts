@@ -1,5 +1,5 @@
 import { say, type Said } from '../said/index.ts';
-import { group, list, oneOf, orNull, within, type Held } from '../fields/index.ts';
+import { group, list, mayLack, oneOf, orNull, within, type Held } from '../fields/index.ts';
 import { SIDE } from './lines.ts';
 
 /** What the planks will lie over. */
@@ -60,6 +60,7 @@ export const BASE_RANGES = {
   heatingDepthMm: { min: 0, max: 500, words: say('room.baseRangesHeatingDepthMm') },
   joistDeg: { min: 0, max: 179, words: say('room.baseRangesJoistDeg') },
   joistSpacingMm: { min: 150, max: 1500, words: say('room.baseRangesJoistSpacingMm') },
+  joistFirstMm: { min: 0, max: 1500, words: say('room.baseRangesJoistFirstMm') },
   panelLongMm: { min: 300, max: 6000, words: say('room.baseRangesPanelLongMm') },
   panelShortMm: { min: 200, max: 3000, words: say('room.baseRangesPanelShortMm') },
   seamXMm: { min: 0, max: 60_000, words: say('room.baseRangesSeamXmm') },
@@ -78,6 +79,8 @@ export const BASE = {
   /** Way the joists run: 0 along the first wall, 90 across it. */
   joistDeg: orNull(within(BASE_RANGES.joistDeg, 'deg')),
   joistSpacingMm: orNull(within(BASE_RANGES.joistSpacingMm, 'mm')),
+  /** The middle of the first joist from the first corner, across the joists, mm. */
+  joistFirstMm: mayLack(orNull(within(BASE_RANGES.joistFirstMm, 'mm'))),
   /** Panel seams across and along the joists: one seam's distance from the first corner, and the panel's size. */
   panelLongMm: orNull(within(BASE_RANGES.panelLongMm, 'mm')),
   panelShortMm: orNull(within(BASE_RANGES.panelShortMm, 'mm')),

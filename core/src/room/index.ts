@@ -1,3 +1,4 @@
+export { type Assumption, ASSUMPTIONS, openAssumptions } from './assumed.ts';
 export {
   BASE,
   BASE_KINDS,
@@ -16,7 +17,7 @@ export {
 } from './base.ts';
 export { type CutLine, cutPart, lineThrough } from './cut.ts';
 export { adjustToDiagonals, type Diagonal, DIAGONAL, diagonalProblem } from './diagonals.ts';
-export { moveCorner, moveWall, type Reshaped, snapMm } from './edit.ts';
+export { moveCorner, moveWall, type Reshaped, snapMm, turnedAsDrawn } from './edit.ts';
 export { BLANK_SHAPE, type RoomFacts } from './facts.ts';
 export {
   type Fixture,
@@ -30,6 +31,8 @@ export {
   FIXTURES,
   newFixture,
 } from './fixtures.ts';
+export { fixtureProblem } from './fixture-fit.ts';
+export { alongFirstWall, onSheet } from './frame.ts';
 export {
   areaM2,
   boundsMm,
@@ -44,6 +47,7 @@ export {
   type Polygon,
   SHEET_MM,
 } from './geometry.ts';
+export { type Joists, joistOffsetMm, joistsWithin } from './joist-offset.ts';
 export {
   type Area,
   areasOf,
@@ -108,5 +112,19 @@ export {
   type Shaped,
   shapeProblem,
 } from './room.ts';
+export {
+  FOUND_WORDS,
+  type Service,
+  SERVICE,
+  SERVICE_DEPTH_MM,
+  SERVICE_FOUND,
+  type ServiceFound,
+  SERVICE_KINDS,
+  type ServiceKind,
+  serviceSideMm,
+  SERVICE_WORDS,
+  sideDistanceMm,
+  type WorkedAt,
+} from './services.ts';
 export { walkOf } from './walk.ts';
-export { nearestWall, placeOnWall, setOnWall, type WallPlace } from './wall-place.ts';
+export { nearestWall, placeOnWall, setOnWall, tapedFromWall, type WallPlace } from './wall-place.ts';

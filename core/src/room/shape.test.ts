@@ -31,6 +31,7 @@ import {
   regionOf,
   renumberOpenings,
   setOnWall,
+  tapedFromWall,
   shapeProblem,
   walkOf,
   without,
@@ -197,6 +198,14 @@ describe('dividing lines', () => {
   });
 });
 
+test('a place by two tapes: along a wall from its start, and off it into the room', () => {
+  const at = corners(rectangleWalls(4000, 3000));
+  expect(tapedFromWall(at, { wall: 0, alongMm: 1200, offMm: 400 })).toEqual({ xMm: 1200, yMm: 400 });
+  // W2 runs up the sheet, W3 back along the top: off them is into the room.
+  expect(tapedFromWall(at, { wall: 1, alongMm: 1000, offMm: 250 })).toEqual({ xMm: 3750, yMm: 1000 });
+  expect(tapedFromWall(at, { wall: 2, alongMm: 500, offMm: 100 })).toEqual({ xMm: 3500, yMm: 2900 });
+});
+
 describe('walking the walls', () => {
   test('an L is closed for the user after four of its six walls', () => {
     const walls = [
@@ -206,9 +215,10 @@ describe('walking the walls', () => {
       { lengthMm: 1400, turnDeg: 90 },
     ];
     const { closing } = walkOf(walls);
+    // Nobody has taped them: they stand as drawn.
     expect(closing).toEqual([
-      { lengthMm: 2800, turnDeg: 90 },
-      { lengthMm: 3800, turnDeg: 90 },
+      { lengthMm: 2800, turnDeg: 90, drawn: true },
+      { lengthMm: 3800, turnDeg: 90, drawn: true },
     ]);
     const whole = outlineOf([...walls, ...closing!]);
     expect([whole.problem, whole.closingMm]).toEqual([null, 0]);

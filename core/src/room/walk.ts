@@ -32,12 +32,13 @@ export function walkOf(walls: readonly Wall[]): WalkState {
   const square = (deg: number) => ((((deg + 180) % 360) + 360) % 360) - 180;
   let closing: Wall[] | null = null;
   if (walls.length >= 2 && ahead > NEAR_MM) {
-    if (Math.abs(left) <= NEAR_MM) closing = [{ lengthMm: round(ahead), turnDeg: square(-headingDeg) }];
+    // Nobody has taped these: they are off the drawing until somebody has.
+    if (Math.abs(left) <= NEAR_MM) closing = [{ lengthMm: round(ahead), turnDeg: square(-headingDeg), drawn: true }];
     else {
       const turn = left > 0 ? 90 : -90;
       closing = [
-        { lengthMm: round(ahead), turnDeg: turn },
-        { lengthMm: round(Math.abs(left)), turnDeg: square(-headingDeg - turn) },
+        { lengthMm: round(ahead), turnDeg: turn, drawn: true },
+        { lengthMm: round(Math.abs(left)), turnDeg: square(-headingDeg - turn), drawn: true },
       ];
     }
     // A last turn that folds the wall back, or turns the room inside out, is no offer.

@@ -1,5 +1,5 @@
 import type { Fixture } from './fixtures.ts';
-import { distanceMm, distanceToSegmentMm, type Polygon } from './geometry.ts';
+import { distanceMm, distanceToSegmentMm, type PointMm, type Polygon } from './geometry.ts';
 
 /** Where a fixture is, as one tapes it: along a wall from its start, and off it. Round things to their middle, others to the near edge. */
 export interface WallPlace {
@@ -49,15 +49,20 @@ export function placeOnWall(corners: Polygon, fixture: Fixture, wall: number): W
   };
 }
 
+/** The point that lies so far along a wall from its start, and so far off it into the room, mm. */
+export function tapedFromWall(corners: Polygon, { wall, alongMm, offMm }: WallPlace): PointMm {
+  const { a, ux, uy } = wallFrame(corners, wall);
+  return {
+    xMm: Math.round((a.xMm + alongMm * ux - offMm * uy) * 10) / 10,
+    yMm: Math.round((a.yMm + alongMm * uy + offMm * ux) * 10) / 10,
+  };
+}
+
 /** The fixture set at a place taped from a wall; with `turned` its back is laid along that wall. */
 export function setOnWall(corners: Polygon, fixture: Fixture, place: WallPlace, turned = false): Fixture {
-  const { a, ux, uy, headingDeg } = wallFrame(corners, place.wall);
+  const { headingDeg } = wallFrame(corners, place.wall);
   const moved = turned && !fixture.round ? { ...fixture, turnDeg: Math.round(headingDeg * 1000) / 1000 } : fixture;
   const half = halves(moved, headingDeg);
-  const [along, off] = [place.alongMm + half.along, place.offMm + half.across];
-  return {
-    ...moved,
-    xMm: Math.round((a.xMm + along * ux - off * uy) * 10) / 10,
-    yMm: Math.round((a.yMm + along * uy + off * ux) * 10) / 10,
-  };
+  const middle = { wall: place.wall, alongMm: place.alongMm + half.along, offMm: place.offMm + half.across };
+  return { ...moved, ...tapedFromWall(corners, middle) };
 }

@@ -13,10 +13,18 @@ export function markLengthMm(mark: Mark): number | null {
   return mark.points.slice(1).reduce((sum, p, i) => sum + distanceMm(mark.points[i]!, p), 0);
 }
 
+/** Where a mark begins and ends along a direction (degrees from the first wall's way), mm from the sheet's own corner; null while it has no outline. */
+export function stretchAlong(mark: Mark, deg: number): readonly [fromMm: number, toMm: number] | null {
+  const [ux, uy] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+  const of = (p: { xMm: number; yMm: number }) => p.xMm * ux + p.yMm * uy;
+  if (mark.points.length < 2)
+    return mark.sizeMm === null ? null : [of(mark) - mark.sizeMm / 2, of(mark) + mark.sizeMm / 2];
+  const along = mark.points.map(of);
+  return [Math.min(...along), Math.max(...along)];
+}
+
 /** Extent of a mark along a direction (degrees from the first wall's way), mm; null while it has no outline. */
 export function extentAlongMm(mark: Mark, deg: number): number | null {
-  const [ux, uy] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
-  if (mark.points.length < 2) return mark.sizeMm;
-  const along = mark.points.map((p) => p.xMm * ux + p.yMm * uy);
-  return Math.max(...along) - Math.min(...along);
+  const stretch = stretchAlong(mark, deg);
+  return stretch && stretch[1] - stretch[0];
 }

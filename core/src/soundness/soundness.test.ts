@@ -75,6 +75,11 @@ test('screws are counted from joists and length: 1.2 m along, 0.9 m across, jois
   expect(quantities(area('squeak', 1200, 900), across)).toEqual({ Screws: 28 });
 });
 
+// Boards of 140 mm over 1200 along: 9. Three joists, two screws in each board on each: 54, at both edges.
+test('floorboards take two screws for each board on each joist', () => {
+  expect(quantities(area('squeak', 1200, 900), room({ baseKind: 'floorboards-on-joists' }))).toEqual({ Screws: 54 });
+});
+
 // Along 1.3 m every 150: nine fall on it, 100 mm are left, more than half a pitch: a tenth. 1.25 m leave 50: nine.
 test.each([
   [1300, 30],
@@ -83,6 +88,28 @@ test.each([
   [1275.6, 30],
 ])('a rest of more than half a pitch takes one more screw: %f mm along, %i in all', (along, screws) => {
   expect(quantities(area('squeak', along, 900))).toEqual({ Screws: screws });
+});
+
+// From 1000 to 1900 mm: of joists from 100 on at 400 that is 1300 and 1700, of joists from 300 on 1100, 1500 and 1900.
+test.each([
+  [0, 100, 2],
+  [0, 300, 3],
+  [90, 300, 3],
+  [90, 350, 2],
+])('joists at %i degrees, the first at %i mm: %i of them lie under the place', (joistDeg, joistFirstMm, joists) => {
+  const on = room({ base: { ...UNKNOWN_BASE, joistDeg, joistSpacingMm: 400, joistFirstMm } });
+  expect(quantities(area('squeak', 900, 900), on)).toEqual({ Screws: joists * 7 });
+  // The same room begun elsewhere on the sheet, with the mark in the same place of it.
+  const moved = { ...on, start: { xMm: 1300, yMm: -700, headingDeg: 0 } };
+  const shifted = area('squeak', 900, 900);
+  const points = shifted.points.map((p) => ({ xMm: p.xMm + 1300, yMm: p.yMm - 700 }));
+  expect(quantities({ ...shifted, points }, moved)).toEqual({ Screws: joists * 7 });
+});
+
+test('rot is cut back to the joists that are there, where it is known where they lie', () => {
+  // From 1000 to 1500 mm, joists at 750, 1150 and 1550: two bays, where an unknown place would be reckoned three.
+  const on = room({ base: { ...UNKNOWN_BASE, joistDeg: 0, joistSpacingMm: 400, joistFirstMm: 350 } });
+  expect(quantities(area('rot', 600, 500), on)['Blocks']).toBe(4);
 });
 
 test('rot is cut back to joist centres and blocked', () => {

@@ -43,7 +43,11 @@ export const layersAt = (points: readonly PointMm[], room: RoomFacts, layers: re
 export function treatmentOf(mark: Mark, room: RoomFacts, figure: FigureOf, under: Underfoot): Treatment {
   const usual = whole(usualTreatment(mark, room, figure));
   const points = mark.points.length > 0 ? mark.points : [mark];
-  const gate = mayDoAll(under.hazards, usual.does, { layers: layersAt(points, room, under.layers), base: true });
+  const gate = mayDoAll(under.hazards, usual.does, {
+    layers: layersAt(points, room, under.layers),
+    base: true,
+    at: { points, area: mark.shape === 'area', reachMm: mark.points.length > 0 ? 0 : (mark.sizeMm ?? 0) / 2 },
+  });
   const [first] = gate.stops;
   if (first)
     return {

@@ -1,5 +1,5 @@
 import { reach, say, type Said } from '../said/index.ts';
-import { boundsMm, contains, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
+import { boundsMm, joistOffsetMm, contains, isTimber, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
 import { mayDo, type Method, type Stop } from '../hazards/index.ts';
 import type { Check } from './facts.ts';
 import { layersAt, type Underfoot } from './treatment.ts';
@@ -68,8 +68,9 @@ export function walkPlaces(room: RoomFacts, plan: Plan, tapMm: number): Place[] 
   const reachMm = Math.hypot(box.maxX - box.minX, box.maxY - box.minY);
   const steps: Place[] = [];
   let n = 0;
-  // Lines start half a spacing from the corner of the sheet, as the joists are drawn there.
-  for (let off = -Math.ceil(reachMm / spacing) * spacing + spacing / 2; off <= reachMm; off += spacing)
+  // Lines run where the joists are drawn.
+  const offset = joistOffsetMm(plan, { deg, spacingMm: spacing, firstMm: timber ? room.base.joistFirstMm : null });
+  for (let off = offset - Math.ceil((reachMm + offset) / spacing) * spacing; off <= reachMm; off += spacing)
     for (const [from, to] of stretches(plan, deg, off)) {
       n++;
       steps.push(

@@ -19,24 +19,29 @@ export function stripContext(
     card,
     facts,
     hazards: hazardsOf(room, facts),
-    figure: figuresOf(facts.figures),
+    figure: figuresOf(facts.figures, room.units),
     areasM2: new Map(),
   };
 }
 
-const hazardsOf = (room: RoomFacts, facts: Pick<StripFacts, 'country' | 'samples' | 'answers'>): HazardFacts => ({
+const hazardsOf = (
+  room: RoomFacts,
+  facts: Pick<StripFacts, 'country' | 'samples' | 'answers' | 'figures'>,
+): HazardFacts => ({
   job: facts.country,
   samples: facts.samples,
   answers: facts.answers,
   baseKind: room.baseKind,
   base: room.base,
   second: room.secondBase,
+  services: room.services ?? [],
+  serviceClearMm: figuresOf(facts.figures, room.units)('services-clear-mm'),
 });
 
 /** What lies on the floor and in it as it is now, for whatever is to be done to it. */
 export const underfootOf = (
   room: RoomFacts,
-  facts: Pick<StripFacts, 'country' | 'samples' | 'answers' | 'layers' | 'ticks'>,
+  facts: Pick<StripFacts, 'country' | 'samples' | 'answers' | 'layers' | 'ticks' | 'figures'>,
 ): Underfoot => ({ hazards: hazardsOf(room, facts), layers: layersLeft(facts) });
 
 /** What the planks will lie over: the highest layer that stays, else the room's base. */

@@ -16,4 +16,5 @@ export type { CutPlan } from './pieces.ts';
 export { planStripOut, type StripPlan } from './plan.ts';
 export { type TapResult, tapResult } from './tile.ts';
 export type { TrimPiece } from './trim.ts';
-export { SCHOOL, SCHOOL_IDS, SCHOOLS } from './schools.ts';
+export type { Offer } from './ways-up.ts';
+export { SCHOOL, SCHOOL_IDS, SCHOOLS, SKIRTING_KIND } from './schools.ts';

@@ -3,21 +3,13 @@ import { LAYERS, fromTheTop, layerName, type Layer } from '../layers/index.ts';
 import { floorOf, mayOverlap, regionAt } from '../room/index.ts';
 import { roundTo } from '../units/index.ts';
 import type { StripContext } from './facts.ts';
-import type { StepAt } from './step-at.ts';
 import { tapResult } from './tile.ts';
 
 /** Families of layers a covering's sheet may allow beneath it. */
 const CARD_FAMILY = { tile: 'tile', resilient: 'resilient', wood: 'wood', panel: 'wood', mineral: 'mineral' } as const;
 
-function tooHigh(ctx: StripContext, steps: readonly StepAt[]): Said[] {
-  const most = ctx.figure('height-mm');
-  return steps
-    .filter((s) => s.stepMm !== null && s.stepMm > most)
-    .map((s) => say('stripout.tooHigh', { step: gap(s.stepMm!), opening: s.name, most: gap(most) }));
-}
-
 /** What stands against covering a layer whichever way, before its surface is looked at. */
-function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
+function common(ctx: StripContext, layer: Layer): Sayable[] {
   const spec = LAYERS[layer.kind];
   if (spec.family === 'soft') return [say('stripout.softBeneath', { layer: spec.words })];
   if (spec.family === 'floating') return [say('stripout.aFloatingFloorMustNotLie')];
@@ -46,7 +38,7 @@ function common(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Saya
   if (spec.family === 'tile') refusals.push(...tileRefusals(ctx, layer));
   if (layer.kind === 'adhesive-residue' && ctx.card.kind === 'glue-down-vinyl')
     refusals.push(say('stripout.oldAdhesiveUnderNewBondAnd'));
-  return [...refusals, ...tooHigh(ctx, steps)];
+  return refusals;
 }
 
 function tileRefusals(ctx: StripContext, layer: Layer): Said[] {
@@ -74,8 +66,8 @@ function lippageLimit(ctx: StripContext): number {
 }
 
 /** Why a layer may not be kept as it is. Empty: it may. */
-export function keepRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[]): Sayable[] {
-  const refusals = common(ctx, layer, steps);
+export function keepRefusals(ctx: StripContext, layer: Layer): Sayable[] {
+  const refusals = common(ctx, layer);
   const { family } = LAYERS[layer.kind];
   if (family === 'tile') {
     const wide = ctx.figure('tile-grout-mm');
@@ -101,7 +93,7 @@ export function keepRefusals(ctx: StripContext, layer: Layer, steps: readonly St
 }
 
 /** Why a layer may not be made good and covered. Empty: it may. */
-export function makeGoodRefusals(ctx: StripContext, layer: Layer, steps: readonly StepAt[], known: boolean): Sayable[] {
-  if (!known) return [...common(ctx, layer, steps), say('stripout.thereIsNoUsualWayTo')].slice(0, 2);
-  return common(ctx, layer, steps);
+export function makeGoodRefusals(ctx: StripContext, layer: Layer, known: boolean): Sayable[] {
+  if (!known) return [...common(ctx, layer), say('stripout.thereIsNoUsualWayTo')].slice(0, 2);
+  return common(ctx, layer);
 }

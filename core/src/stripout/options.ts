@@ -4,22 +4,13 @@ import { answerTo } from '../fields/index.ts';
 import { SCHOOL } from './schools.ts';
 import type { Method } from '../hazards/index.ts';
 import { LAYERS, fromTheTop, type Layer, type LayerSpec } from '../layers/index.ts';
-import {
-  FIXTURES,
-  fixtureOutline,
-  floorOf,
-  mayOverlap,
-  openingName,
-  regionAreaM2,
-  regionAt,
-  regionOf,
-  together,
-  without,
-  type Region,
-} from '../room/index.ts';
+import { mayOverlap, openingName } from '../room/index.ts';
+import { layerAreaM2, rateOf } from './layer-area.ts';
+import { removalHours, sumOfHours } from './removal-hours.ts';
 import { CHOICES, type Choice, type StripContext } from './facts.ts';
 import { keepRefusals, makeGoodRefusals } from './keep-rules.ts';
 import type { StepAt } from './step-at.ts';
+import { waysUp, type Offer } from './ways-up.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
 
 /** One of keep, make good, remove for one layer, with all that is compared. */
@@ -39,7 +30,10 @@ export interface Option {
   debrisKg: number;
   dust: 'none' | 'low' | 'wood' | 'silica';
   hireWords: Said[];
+  hireCost: number;
   cost: number;
+  /** Ways over a step up that is over the job's limit; the first of each opening is in the cost. */
+  offers: Offer[];
   risk: Said;
 }
 
@@ -55,25 +49,6 @@ export interface Comparison {
   /** What the plan works with: the choice, else the recommendation; taken up where a layer below it goes. */
   taken: Choice | null;
   forced: boolean;
-}
-
-/** Where a layer can be got at: its area less what stands on the floor. */
-export function layerRegion(ctx: StripContext, layer: Layer): Region {
-  return regionAt(floorOf(ctx.plan), ctx.room.lines, layer.where);
-}
-
-export function holesOf(ctx: StripContext, growMm: number): Region {
-  const holes = ctx.room.fixtures.filter((f) => FIXTURES[f.kind].standing === 'hole');
-  return together(holes.map((f) => regionOf(fixtureOutline(f, f.kind === 'pipe' ? growMm : 0))));
-}
-
-/** Area of a layer that can be got at, m2: what comes through it taken off. */
-export function layerAreaM2(ctx: StripContext, layer: Layer): number {
-  const held = ctx.areasM2.get(layer.id);
-  if (held !== undefined) return held;
-  const areaM2 = regionAreaM2(without(layerRegion(ctx, layer), holesOf(ctx, 0)));
-  ctx.areasM2.set(layer.id, areaM2);
-  return areaM2;
 }
 
 /** Whole days a tool is hired for so many hours of one person's work, shared by the crew. */
@@ -107,12 +82,6 @@ export const HIRE_WORDS = {
   'stripper-day': say('stripout.hireWordsStripperDay'),
 } as const;
 
-/** A rate of hours or kilograms for a kind of layer: the job's own where one is written, else the kind's. */
-export function rateOf(ctx: StripContext, layer: Layer, what: 'hours' | 'kg'): number {
-  const own = ctx.facts.figures.find((f) => f.name === `${what}/${layer.kind}`)?.value;
-  return own ?? (what === 'hours' ? LAYERS[layer.kind].hoursM2 : LAYERS[layer.kind].kgM2);
-}
-
 /** The dust that taking a layer up raises: of what it is made of, or of the base where what is done reaches that. */
 export function dustOf(ctx: StripContext, layer: Layer): LayerSpec['dust'] {
   return raisesSilica(ctx.hazards, removalOf(layer).methods, [layer]) ? 'silica' : LAYERS[layer.kind].dust;
@@ -129,9 +98,11 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
   if (choice === 'remove') {
     const removal = removalOf(layer);
     const gate = mayAll(ctx, removal.methods, layer);
-    const hours = areaM2 * rateOf(ctx, layer, 'hours');
+    const parts = removalHours(ctx, layer, gate.allowed);
+    const hours = sumOfHours(parts);
     const debrisKg = areaM2 * rateOf(ctx, layer, 'kg');
-    const hire = hireOf(ctx, removal.hire, hours);
+    // Behind a shut gate nothing is hired: how it would be taken up is not planned.
+    const hire = hireOf(ctx, gate.allowed ? removal.hire : [], parts.lift);
     return {
       ...base,
       allowed: gate.allowed,
@@ -143,7 +114,9 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
       debrisKg,
       dust: dustOf(ctx, layer),
       hireWords: hire.words,
+      hireCost: hire.cost,
       cost: hours * ctx.figure('labour-h') + debrisKg * ctx.figure('disposal-kg') + hire.cost,
+      offers: [],
       risk: spec.watch,
     };
   }
@@ -151,9 +124,14 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
   // A glued floor is stuck to what lies there, which has to be cleaned and primed for it: that disturbs, floating does not.
   const laid: Method = ctx.card.kind === 'glue-down-vinyl' ? 'prime' : 'cover-floating';
   const gate = mayAll(ctx, good ? good.methods : [laid], layer);
-  const unsuited =
-    choice === 'keep' ? keepRefusals(ctx, layer, steps) : makeGoodRefusals(ctx, layer, steps, good !== null);
-  const hours = good ? areaM2 * ctx.figure(good.hours) : 0;
+  const unsuited = choice === 'keep' ? keepRefusals(ctx, layer) : makeGoodRefusals(ctx, layer, good !== null);
+  const making = good ? { hours: areaM2 * ctx.figure(good.hours), cost: areaM2 * ctx.figure(good.cost) } : NO_WORK;
+  // A step that is too high is no reason against keeping: it is got over, and what that costs is part of keeping.
+  const offers = steps.flatMap(({ openingId, name, stepMm }) => {
+    if (stepMm === null || stepMm <= ctx.figure('height-mm')) return [];
+    const { widthMm } = ctx.room.openings.find((o) => o.id === openingId)!;
+    return waysUp(ctx, { openingId, name, stepMm, widthMm });
+  });
   return {
     ...base,
     allowed: gate.allowed && unsuited.length === 0,
@@ -161,11 +139,13 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
     refusals: [...gate.stops.map(stopSaid), ...unsuited],
     flat: good ? say('stripout.thenReadFlatnessOnIt', { good: good.words }) : say('stripout.readFlatnessOnItAsIt'),
     damp: DAMP[spec.family] ?? '',
-    hours,
+    hours: making.hours,
     debrisKg: 0,
     dust: good ? 'low' : 'none',
     hireWords: [],
-    cost: good ? hours * ctx.figure('labour-h') + areaM2 * ctx.figure(good.cost) : 0,
+    hireCost: 0,
+    cost: making.hours * ctx.figure('labour-h') + making.cost,
+    offers,
     risk:
       spec.family === 'tile'
         ? say('stripout.aTileThatLetsGoLater')
@@ -250,5 +230,27 @@ export function compareLayers(ctx: StripContext): Comparison[] {
       forced,
     });
   }
-  return done;
+  return done.map((comparison) => {
+    const layer = layers.find((l) => l.id === comparison.layerId)!;
+    const covered = layers.some(
+      (l) =>
+        l.rank < layer.rank &&
+        mayOverlap(l.where, layer.where) &&
+        done.find((d) => d.layerId === l.id)!.taken !== 'remove',
+    );
+    return { ...comparison, options: comparison.options.map((option) => withStep(option, covered)) };
+  });
 }
+
+/** What gets feet over a step up is reckoned with the layer that ends on top, and once. */
+function withStep(option: Option, covered: boolean): Option {
+  if (covered) return { ...option, offers: [] };
+  const first = option.offers.filter((offer) => offer.first);
+  return {
+    ...option,
+    hours: first.reduce((sum, offer) => sum + offer.hours, option.hours),
+    cost: first.reduce((sum, offer) => sum + offer.cost, option.cost),
+  };
+}
+
+const NO_WORK = { hours: 0, cost: 0 };

@@ -11,6 +11,9 @@ import {
   lineThrough,
   regionAreaM2,
   regionOf,
+  SERVICE_WORDS,
+  serviceSideMm,
+  sideDistanceMm,
   together,
   without,
   type Fixture,
@@ -20,7 +23,8 @@ import {
 import type { Cut, Guides, PieceLimits } from './cut-frame.ts';
 import { cutIntoPieces } from './cut-plan.ts';
 import type { StripContext } from './facts.ts';
-import { holesOf, layerRegion, rateOf } from './options.ts';
+import { holesOf, layerRegion, rateOf } from './layer-area.ts';
+import { undercutMmOf } from './removal-hours.ts';
 
 /** A piece to saw, lift and carry: numbered from the way in. */
 interface ShownPiece {
@@ -135,7 +139,7 @@ export function cutPlanOf(ctx: StripContext, layers: readonly Layer[]): CutPlan 
     cuts: [...sawing.cuts, ...undercut.cuts, ...fronts],
     sawMm: sawing.sawMm + undercut.sawMm + frontMmSum,
     seamMm: sawing.seamMm,
-    undercutMm: cabinets(ctx).reduce((sum, f) => sum + (sawn ? f.widthMm : 0), 0),
+    undercutMm: undercutMmOf(ctx, layer),
     areaM2: regionAreaM2(whole),
     heaviestKg: Math.max(0, ...all.map((piece) => piece.massKg)),
     limits,
@@ -185,7 +189,28 @@ export function sawDepthOf(ctx: StripContext, layers: readonly Layer[]): SawDept
         clear: gap(clear),
       });
   }
+  stop ??= overService(ctx, layers.at(-1)!, allowanceMm, clear);
   return { depthMm: layersMm + allowanceMm, layersMm, allowanceMm, warnings, stop };
+}
+
+/** A line under the layer whose depth is not known, or leaves the saw no room: the saw stays away until it is. */
+function overService(ctx: StripContext, layer: Layer, allowanceMm: number, clearMm: number): Said | null {
+  const region = layerRegion(ctx, layer);
+  const near = (ctx.room.services ?? []).find(
+    (service) =>
+      (service.found === 'supposed' || service.depthMm === null || service.depthMm - allowanceMm < clearMm) &&
+      region.some(([outer]) =>
+        outer
+          ? sideDistanceMm(service, { points: outer.map(([xMm, yMm]) => ({ xMm, yMm })), area: true }) <=
+            serviceSideMm(service)
+          : false,
+      ),
+  );
+  if (!near) return null;
+  const what = midSentence(SERVICE_WORDS[near.kind]);
+  return near.depthMm === null || near.found === 'supposed'
+    ? say('stripout.serviceNoDepth', { what })
+    : say('stripout.serviceUnderSaw', { what, depth: gap(near.depthMm), clear: gap(clearMm) });
 }
 
 /** Layers taken up together, as they are called within a sentence. */

@@ -110,10 +110,19 @@ describe('keep, make good or take up', () => {
       expect(readOut(option(lip, tile.id, 'keep').refusals).join()).toContain('2 mm stand');
     });
 
-    test('too high at a door it is refused, naming the door', () => {
+    test('too high at a door it is not refused: a ramp, or a lower build-up with a bar, each with its cost', () => {
       const door = { ...newOpening('d', 0, 100, 800), beyondLevelMm: -10 };
-      const ctx = contextOf({ layers: [tile], taps: taps([]) }, { openings: [door] });
-      expect(readOut(option(ctx, tile.id, 'keep').refusals).join()).toContain('18 mm up at the door in W1');
+      const level = { ...door, beyondLevelMm: 0 };
+      const keep = (opening: typeof door) =>
+        option(contextOf({ layers: [tile], taps: taps([]) }, { openings: [opening] }), tile.id, 'keep');
+      const up = keep(door);
+      expect(up.allowed).toBe(true);
+      // 18 mm at 1 in 12; 13 mm are left to a bevelled bar. 0.8 m of each at its price, and the hours at 42.
+      expect(readOut(up.offers.map((o) => [o.words, o.cost]))).toEqual([
+        ['18 mm up at the door in W1: a ramp of 216 mm, 1 in 12', 0.8 * 55 + 1.5 * 42],
+        ['A build-up 5 mm lower at the door in W1: a bevelled bar takes the 13 mm that are left', 0.8 * 18 + 0.4 * 42],
+      ]);
+      expect([keep(level).offers, up.cost - keep(level).cost]).toEqual([[], 0.8 * 55 + 1.5 * 42]);
     });
   });
 

@@ -1,15 +1,25 @@
 import { type Said, type Sayable } from '../said/index.ts';
-import { answerTo } from '../fields/index.ts';
-import { SCHOOL } from './schools.ts';
 import { gateOf, type LayerGate } from '../hazards/index.ts';
 import { LAYERS, fromTheTop, type Layer } from '../layers/index.ts';
 import type { StripContext } from './facts.ts';
 import { debrisOf, type DebrisTotal } from './debris.ts';
-import { compareLayers, dustOf, HIRE_WORDS, hireDaysOf, layerAreaM2, rateOf, type Comparison } from './options.ts';
+import { layerAreaM2, rateOf } from './layer-area.ts';
+import { compareLayers, dustOf, HIRE_WORDS, hireDaysOf, type Comparison, type Option } from './options.ts';
 import { cutPlanOf, packName, sawDepthOf } from './pieces.ts';
 import { dustPlan, fixturesOut, leftAtOpenings } from './prepare.ts';
+import { keptWork, skirtingOff } from './kept.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
-import { asSteps, cleanStep, clearing, mendStep, packSteps, trimSteps, type Pack, type Step } from './steps.ts';
+import {
+  asSteps,
+  cleanStep,
+  clearing,
+  mendStep,
+  packSteps,
+  stepUps,
+  trimSteps,
+  type Pack,
+  type Step,
+} from './steps.ts';
 import { trimPieces, type TrimPiece } from './trim.ts';
 
 /** The whole strip-out of a room, as the screen shows it. */
@@ -28,10 +38,38 @@ export interface StripPlan {
   hire: { words: Said; days: number; cost: number }[];
   tools: Said[];
   cost: { labour: number; disposal: number; hire: number; making: number; total: number };
+  /** The same totals as they come from the choices: the layers as compared, what the room asks for once, hire that layers share. */
+  together: Together;
   /** Layers that stay, for what the planks will lie over. */
   keptLayerIds: string[];
   /** Suspect materials that stay in place, for the hand-over. */
   leftInPlace: Said[];
+}
+
+interface Together {
+  layers: { hours: number; debrisKg: number; cost: number };
+  once: { hours: number; cost: number };
+  /** What hiring one tool for several layers saves; 0 or less. */
+  sharedHire: number;
+}
+
+/** Parts of the work that are the choices' own; everything else is done once, whatever lies there. */
+const OF_A_LAYER = (step: Step) =>
+  step.group === 'layer' || step.group === 'edges' || step.key.startsWith('kept/ramp/');
+
+function togetherOf(
+  ctx: StripContext,
+  options: readonly Option[],
+  steps: readonly Step[],
+  costs: { hire: number; onceMaterials: number },
+): Together {
+  const sum = (of: (option: Option) => number) => options.reduce((total, option) => total + of(option), 0);
+  const onceHours = steps.reduce((total, step) => total + (OF_A_LAYER(step) ? 0 : step.hours), 0);
+  return {
+    layers: { hours: sum((o) => o.hours), debrisKg: sum((o) => o.debrisKg), cost: sum((o) => o.cost) },
+    once: { hours: onceHours, cost: onceHours * ctx.figure('labour-h') + costs.onceMaterials },
+    sharedHire: costs.hire - sum((o) => o.hireCost),
+  };
 }
 
 /** Sheet or tile glued on an overlay panel that goes too comes up with the panel: one cut, one lift. */
@@ -80,7 +118,12 @@ export function planStripOut(ctx: StripContext): StripPlan {
   }));
   const dusty = going.some((l) => dustOf(ctx, l) !== 'low');
   const trim = trimPieces(ctx.room, ctx.plan, facts.trimFates);
-  const trimOff = (answerTo(facts.answers, SCHOOL['school/skirting']) ?? 'off') === 'off' && going.length > 0;
+  const decided = comparisons.every((c) => c.chosen !== null || c.forced);
+  const trimOff = skirtingOff(ctx) && (going.length > 0 || (decided && staying.length > 0));
+  // Where nothing is taken up there still is what a new floor on the old one asks for.
+  const options = comparisons.flatMap((c) => c.options.filter((o) => o.choice === c.taken));
+  const offers = options.flatMap((option) => option.offers);
+  const onTop = staying[0] && decided && going.length === 0 ? keptWork(ctx, addedOver(comparisons, staying[0])) : null;
   const done = new Map(facts.ticks.map((tick) => [tick.key, tick.doneAt]));
   const steps = [
     ...clearing(ctx, going),
@@ -89,6 +132,8 @@ export function planStripOut(ctx: StripContext): StripPlan {
     ...(trimOff ? trimSteps(ctx, trim) : []),
     ...packs.flatMap((pack) => packSteps(ctx, pack, going)),
     ...mending.map((layer) => mendStep(ctx, layer)),
+    ...(onTop?.steps ?? []),
+    ...stepUps(ctx, offers),
     ...(going.length > 0 ? [cleanStep(ctx, going)] : []),
   ].map((step) => ({ ...step, doneAt: done.get(step.key) ?? null }));
   const masses = going.map((layer) => ({ layer, massKg: layerAreaM2(ctx, layer) * rateOf(ctx, layer, 'kg') }));
@@ -96,7 +141,10 @@ export function planStripOut(ctx: StripContext): StripPlan {
   const hours = steps.reduce((sum, step) => sum + step.hours, 0);
   const days = hours / (figure('crew') * figure('hours-a-day'));
   const hire = hireDays(ctx, going);
-  const making = mending.reduce((sum, layer) => sum + layerAreaM2(ctx, layer) * figure(makeGoodOf(layer)!.cost), 0);
+  const making =
+    mending.reduce((sum, layer) => sum + layerAreaM2(ctx, layer) * figure(makeGoodOf(layer)!.cost), 0) +
+    offers.reduce((sum, offer) => sum + (offer.first ? offer.material : 0), 0) +
+    (onTop?.materials ?? 0);
   const cost = {
     labour: hours * figure('labour-h'),
     disposal: debris.massKg * figure('disposal-kg'),
@@ -116,6 +164,7 @@ export function planStripOut(ctx: StripContext): StripPlan {
     days,
     hire,
     tools: toolsOf(going),
+    together: togetherOf(ctx, options, steps, { hire: cost.hire, onceMaterials: onTop?.materials ?? 0 }),
     cost: { ...cost, total: cost.labour + cost.disposal + cost.hire + cost.making },
     keptLayerIds: staying.map((l) => l.id),
     leftInPlace: gates
@@ -124,6 +173,12 @@ export function planStripOut(ctx: StripContext): StripPlan {
         gate.materials.filter((m) => m.state === 'positive' || m.state === 'shut').map((m) => m.words),
       ),
   };
+}
+
+/** What the new floor adds over a layer that stays on top, mm. */
+function addedOver(comparisons: readonly Comparison[], { id }: Layer): number {
+  const { options, taken } = comparisons.find((c) => c.layerId === id)!;
+  return options.find((o) => o.choice === taken)!.levelMm;
 }
 
 /** Tools of every removal, each once, in the order they are first needed. */

@@ -39,6 +39,9 @@ export const SCHOOLS = {
 export type School = keyof typeof SCHOOLS;
 export const SCHOOL_IDS = Object.keys(SCHOOLS) as School[];
 
+/** What the skirting of this room is: what is of tile breaks when it is levered off, and its bed may be suspect. */
+export const SKIRTING_KIND = question('trim/kind', oneOf('wood', 'tile', 'none'));
+
 /** Which school this room follows, asked for each. */
 export const SCHOOL = {
   'school/vinyl': question('school/vinyl', oneOf('skim', 'remove')),

@@ -1,21 +1,21 @@
 import { allOf, gap, listed, lower, mass, midSentence, reach, say, type Said, type Sayable } from '../said/index.ts';
-import { answerTo } from '../fields/index.ts';
-import { SCHOOL } from './schools.ts';
 import { mayDo, type Caution, type Stop } from '../hazards/index.ts';
 import { layerName, type Layer } from '../layers/index.ts';
-import { perimeterMm } from '../room/index.ts';
 import { TAKEN_UP } from './context.ts';
 import type { StripContext } from './facts.ts';
-import { dustOf, layerAreaM2, rateOf } from './options.ts';
+import { layerAreaM2 } from './layer-area.ts';
+import { dustOf } from './options.ts';
 import type { CutPlan, SawDepth } from './pieces.ts';
 import type { Ask } from './prepare.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
+import { gripperMm, pullsStaples, removalHours } from './removal-hours.ts';
 import type { TrimPiece } from './trim.ts';
+import type { Offer } from './ways-up.ts';
 
 /** One step of the work, in the order it is done. */
 export interface Step {
   key: string;
-  group: 'clear' | 'dust' | 'fixtures' | 'trim' | 'layer' | 'edges' | 'clean';
+  group: 'clear' | 'dust' | 'fixtures' | 'trim' | 'layer' | 'edges' | 'clean' | 'kept';
   words: Sayable;
   lines: Said[];
   hours: number;
@@ -113,6 +113,7 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
   const sawStop = pack.saw?.stop
     ? [{ hazard: 'heating', words: pack.saw.stop, decides: say('stripout.sawStop1Decides') }]
     : [];
+  const parts = layers.map((layer, i) => removalHours(ctx, layer, gates[i]!.allowed));
   const lines: Said[] = [];
   if (!shut) {
     if (pack.saw) lines.push(say('stripout.sawSetTo', { depthMm: gap(pack.saw.depthMm) }));
@@ -128,41 +129,53 @@ export function packSteps(ctx: StripContext, pack: Pack, going: readonly Layer[]
       group: 'layer',
       words: say('stripout.takeUpPack', { pack: pack.words }),
       lines,
-      hours:
-        layers.reduce((sum, l) => sum + layerAreaM2(ctx, l) * rateOf(ctx, l, 'hours'), 0) +
-        ((pack.cut?.undercutMm ?? 0) / 1000) * ctx.figure('undercut-h-m'),
+      hours: parts.reduce((sum, { lift, undercut }) => sum + lift + undercut, 0),
       stops: [...(shut?.stops ?? []), ...sawStop],
       cautions: [...new Map(gates.flatMap((g) => g.cautions).map((c) => [c.id, c])).values()],
       layerIds: pack.layerIds,
     },
   ];
-  const openM = ctx.room.openings.reduce((sum, o) => sum + o.widthMm, 0) / 1000;
-  const roundM = perimeterMm(ctx.plan.corners) / 1000 - openM;
   if (lead.fixing === 'tacked' && !shut)
     steps.push({
       key: `edges/gripper/${pack.key}`,
       group: 'edges',
-      words: say('stripout.leverOfGripperOffAtIts', { roundM: reach(roundM * 1000) }),
+      words: say('stripout.leverOfGripperOffAtIts', { roundM: reach(gripperMm(ctx)) }),
       lines: [say('stripout.piecesIntoARigidBox'), say('stripout.staplesScrapedOrPulled')],
-      hours: roundM * ctx.figure('gripper-h-m'),
+      hours: parts.reduce((sum, { gripper }) => sum + gripper, 0),
       stops: [],
       cautions: gates[0]!.cautions.filter((c) => c.id === 'gripper'),
       layerIds: pack.layerIds,
     });
   if (layers.some((l) => l.fixing === 'stapled') && !shut) {
-    const pull = (answerTo(ctx.facts.answers, SCHOOL['school/staples']) ?? 'pull') === 'pull';
+    const pull = pullsStaples(ctx);
     steps.push({
       key: `edges/staples/${pack.key}`,
       group: 'edges',
       words: pull ? say('stripout.pullTheStaplesLeftBehindRocking') : say('stripout.sinkTheStaplesLeftBehind'),
       lines: pull ? [] : [say('stripout.onlyUnderAPanelOrA')],
-      hours: pack.areaM2 * ctx.figure(pull ? 'staples-h-m2' : 'sink-h-m2'),
+      hours: parts.reduce((sum, { staples }) => sum + staples, 0),
       stops: [],
       cautions: [],
       layerIds: pack.layerIds,
     });
   }
   return steps;
+}
+
+/** What gets feet over the steps up that the floor on top leads to. */
+export function stepUps(ctx: StripContext, offers: readonly Offer[]): Undone[] {
+  return offers
+    .filter((offer) => offer.first)
+    .map((offer) => ({
+      key: `kept/ramp/${offer.openingId}`,
+      group: 'kept',
+      words: offer.words,
+      lines: [],
+      hours: offer.hours,
+      stops: [],
+      cautions: [],
+      layerIds: [],
+    }));
 }
 
 /** Making a layer good so that it can be covered. */

@@ -16,3 +16,11 @@ export {
   unitLabel,
   type UnitSystem,
 } from './length.ts';
+export {
+  celsiusOf,
+  fahrenheit,
+  formatTemperature,
+  formatTemperatureSpan,
+  temperatureIn,
+  temperatureUnit,
+} from './temperature.ts';

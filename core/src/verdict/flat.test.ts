@@ -1,8 +1,9 @@
 import { readOut } from '@maquette/words';
+import { flatCriteria } from './index.ts';
 import { assessRoom, roomSet, type RoomSet } from '../index.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { stationsOf, type EdgeWalk, type FlatFacts } from '../flat/index.ts';
-import { factsAt, rectanglePlan } from '../flat/invented.ts';
+import { factsAt, heldEdges, rectanglePlan } from '../flat/invented.ts';
 import { BLANK_SHAPE, rectangleWalls, type RoomFacts } from '../room/index.ts';
 import type { Scan } from '../scan/index.ts';
 import { newMark, type Mark } from '../soundness/index.ts';
@@ -91,7 +92,11 @@ test('staffs in a line leave its lean open', () => {
 });
 
 test('a quiet scan of a good floor can lay; one whose noise alone would break the rule cannot', () => {
-  const flat = (noiseMm: number) => ({ ...staffs(level, HELD), scans: [scan(level, noiseMm)] });
+  const flat = (noiseMm: number) => ({
+    ...staffs(level, HELD),
+    scans: [scan(level, noiseMm)],
+    edgeWalks: heldEdges(),
+  });
   expect(criterion(flat(0.2), 'flat')!.verdict).toBe('lay');
   expect(readOut(criterion(flat(1.4), 'flat'))).toMatchObject({
     verdict: 'measure',
@@ -134,6 +139,7 @@ test('a short rule is judged by lips or by places walked with an edge of its own
     rocksMm: null,
     takenAt: '2026-05-04T12:00:00.000Z',
     note: '',
+    asked: false,
   });
   const flat = everywhere(level);
   expect(criterion(flat, 'lips', { marks }, short)!.verdict).toBe('measure');
@@ -173,7 +179,7 @@ test('a lip of 5 mm marked as a line breaks the surface there: the edge shows ne
 });
 
 test('without a benchmark read before and after no floor is flat: nobody knows whether the instrument stood still', () => {
-  const facts = everywhere(level);
+  const facts = { ...everywhere(level), edgeWalks: heldEdges() };
   const withBench = (open: number | null, close: number | null) => ({
     ...facts,
     setups: facts.setups.map((s) => ({ ...s, openRodMm: open, closeRodMm: close })),
@@ -204,4 +210,49 @@ test('over a stop nothing of the floor is planned: the stop is named first; no g
   expect(next({}).next).toMatch(/nothing may be ground here, so the flanks/);
   const wet = newMark('m', 'damp', { xMm: 900, yMm: 900 });
   expect(next({ room: unheated, marks: [wet] })).toEqual({ verdict: 'stop', next: 'First what is stopped: damage.' });
+});
+
+test('before it is laid, three placements that would best break it are named; a floor that may go either way is sent for an edge, not for compound', () => {
+  const sure = (floor: Floor) => {
+    const set = roomSet(ROOM, card, everywhere(floor));
+    const {
+      criteria,
+      chance,
+      flat: state,
+    } = assessRoom(set, '2026-05-05T08:00:00.000Z', {
+      parts: ['flat'],
+      chance: true,
+    });
+    return { chance: chance!, state, flat: criteria.find((c) => c.id === 'flat')! };
+  };
+  const calm = sure(level);
+  expect(calm.chance.breakers).toHaveLength(3);
+  expect(calm.flat.verdict).toBe('measure');
+  expect(readOut(calm.flat.next)).toMatch(/^Try to break it first: lay the 2 m edge .* 3 to go\.$/);
+  const deep = sure((x, y) => -9 * Math.exp(-((x - 1.8) ** 2 + (y - 1.2) ** 2) / 0.4));
+  // Over the rule as it was read; had twelve of twenty floors that fit been over it, an edge would settle it.
+  const either = { ...deep.chance, anyShare: 0.6 };
+  const [open] = flatCriteria(ROOM, plan, card, deep.state, undefined, either);
+  expect(open!.verdict).toBe('measure');
+  expect(readOut(open!.next)).toMatch(/^In 8 of 20 floors that fit the readings it keeps the rule: lay the 2 m edge /);
+  expect([deep.flat.verdict, deep.chance.anyShare]).toEqual(['work', 1]);
+});
+
+test('tried and sure, it says what trying showed; an asked edge over the rule is work however many others held', () => {
+  const sure = (edgeWalks: EdgeWalk[]) =>
+    readOut(
+      assessRoom(roomSet(ROOM, card, { ...everywhere(level), edgeWalks }), '2026-05-05T08:00:00.000Z', {
+        parts: ['flat'],
+        chance: true,
+      }).criteria,
+    );
+  expect(sure(heldEdges()).find(({ id }) => id === 'flat')).toMatchObject({
+    verdict: 'lay',
+    next: '3 edges laid to break it held, the worst at 0.2 mm.',
+  });
+  const nine = Array.from({ length: 9 }, (_, i) => ({ ...heldEdges()[i % 3]!, id: `n${i}`, takenAt: `z${i}` }));
+  const over = nine.map((walk, i) => (i === 4 ? { ...walk, gaps: [{ atMm: 1000, gapMm: 3.4 }] } : walk));
+  const criteria = sure(over);
+  expect(criteria.find(({ id }) => id === 'flat-edge')!.verdict).toBe('work');
+  expect(criteria.find(({ id }) => id === 'flat')!.verdict).not.toBe('lay');
 });

@@ -1,15 +1,19 @@
-import { gap, listed, say, type Said } from '../said/index.ts';
+import { gap, listed, reach, say, type Said } from '../said/index.ts';
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
 import {
   achievedOf,
   alongEdge,
   edgeLengthMm,
+  isOwnLength,
   joistEvidence,
   joistsOf,
   worstUnder,
   FAILURE_SHARE_MOST,
+  SETTLED_BY,
+  stationsMissing,
+  triedOn,
   SCAN_ALONE_SHARE,
-  type EdgeWalk,
+  type Breaker,
   type FailureChance,
   type FlatFacts,
   type FlatState,
@@ -18,15 +22,39 @@ import {
 import { ANCHORS_LEAST } from '../scan/index.ts';
 import { type Plan, type RoomFacts } from '../room/index.ts';
 import { formatGap, unitLabel } from '../units/index.ts';
-import { lipsOf, NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
+import { NO_SOUND_FACTS, type SoundFacts } from '../soundness/index.ts';
+import { lipCriterion } from './lips.ts';
 import { placeWords } from './place.ts';
-import { LIPS_CHECK } from './ticks.ts';
 import type { OwnCriterion, Verdict } from './words.ts';
 
 /** Share of the floor that must lie within reach of a reading before the map can say `lay`. */
-const FULL_COVER_SHARE = 0.99;
+export const FULL_COVER_SHARE = 0.99;
 
-function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureChance | null): OwnCriterion {
+/** With this share of the drawn floors over the rule the floor is over it; up to the other it is taken to keep it and is tried. */
+const SURELY_OVER = 0.9;
+const OPEN_SHARE = 0.5;
+
+/** Where the middle of an edge lies, in words. */
+const edgePlace = (room: RoomFacts, plan: Plan, { fromXMm, fromYMm, toXMm, toYMm }: Breaker) =>
+  placeWords(room, plan, [(fromXMm + toXMm) / 2, (fromYMm + toYMm) / 2]);
+
+/** How many stations are still wanted, and where the first is. */
+function readRest(room: RoomFacts, plan: Plan, state: FlatState): Said {
+  const missing = stationsMissing(plan, state);
+  const [first] = missing;
+  const share = Math.round(state.evidence.coveredShare * 100);
+  return first
+    ? say('verdict.readMore', { share, count: missing.length, place: placeWords(room, plan, [first.xMm, first.yMm]) })
+    : say('verdict.readRest', { share });
+}
+
+function mapped(
+  room: RoomFacts,
+  plan: Plan,
+  state: FlatState,
+  chance: FailureChance | null,
+  readings: FlatFacts['readings'],
+): OwnCriterion {
   const units = room.units;
   const deciding = state.rules[0]!;
   const { worst, rule, overMm } = deciding;
@@ -37,6 +65,11 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
   );
   const scan = scanShortfall(state, rule.gapMm, units);
   const short = state.evidence.coveredShare < FULL_COVER_SHARE;
+  const tried = triedOn(state, readings, rule);
+  const settled =
+    tried.laid >= tried.wanted &&
+    tried.worstMm <= rule.gapMm &&
+    (tried.laid >= SETTLED_BY || !chance || (chance.worstShare <= FAILURE_SHARE_MOST && chance.anyShare <= OPEN_SHARE));
   let verdict: Verdict;
   let margin: Said;
   let next: Said;
@@ -51,10 +84,22 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
       rule: ruleWords(rule),
     });
     next = worst.kind === 'crown' ? say('verdict.planLevellingOfHigh') : say('verdict.planLevelling');
+    // Readings that as good as leave it open send nobody for compound: the likeliest placement settles it.
+    if (chance && chance.anyShare < SURELY_OVER && chance.breakers[0]) {
+      verdict = 'measure';
+      next = say('verdict.openEitherWay', {
+        kept: Math.round((1 - chance.anyShare) * chance.draws),
+        draws: chance.draws,
+        edge: reach(rule.edgeMm),
+        place: edgePlace(room, plan, chance.breakers[0]),
+      });
+    }
   } else {
     margin = say('verdict.insideRule', { inside: gap(-overMm), rule: ruleWords(rule) });
     verdict = 'lay';
-    next = say('verdict.sureComing');
+    next = chance
+      ? say('verdict.heldEdges', { count: tried.laid, worst: gap(tried.worstMm) })
+      : say('verdict.sureComing');
   }
   // A scan drifts over metres: until staffs hold it, what it shows between far places is no evidence either way.
   if (scan && (verdict !== 'work' || scan.unanchored)) {
@@ -62,7 +107,7 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
     next = scan.next;
   } else if (short && verdict !== 'work') {
     verdict = 'measure';
-    next = say('verdict.readRest', { share: Math.round(state.evidence.coveredShare * 100) });
+    next = readRest(room, plan, state);
   } else if (suspects.length > 0 && verdict !== 'work') {
     verdict = 'measure';
     next = say('verdict.setUpDoesNotClose', {
@@ -77,20 +122,17 @@ function mapped(room: RoomFacts, plan: Plan, state: FlatState, chance: FailureCh
       unclosed.setup.openRodMm === null
         ? say('verdict.readBenchmark', { setUp: unclosed.setup.name })
         : say('verdict.closeSetUp');
-  } else if (verdict === 'lay' && chance && chance.worstShare > FAILURE_SHARE_MOST) {
+  } else if (verdict === 'lay' && !settled) {
     verdict = 'measure';
-    next = say('verdict.readUnsurePlace', {
-      place: placeWords(room, plan, chance.worstAt!),
-      times: timesWords(chance),
-    });
-  } else if (verdict === 'lay' && chance)
-    next =
-      chance.worstShare === 0
-        ? say('verdict.noFloorOver', { draws: chance.draws })
-        : say('verdict.fewFloorsOver', {
-            times: timesWords(chance),
-            share: FAILURE_SHARE_MOST * 100,
-          });
+    const [first] = chance?.breakers ?? [];
+    next = first
+      ? say('verdict.tryToBreak', {
+          edge: reach(rule.edgeMm),
+          place: edgePlace(room, plan, first),
+          left: Math.max(1, tried.wanted - tried.laid),
+        })
+      : say('verdict.breakersComing', { left: Math.max(1, tried.wanted - tried.laid), edge: reach(rule.edgeMm) });
+  }
   return { id: 'flat', title: say('verdict.flatTitle'), verdict, margin, next, at: worst?.at ?? null };
 }
 
@@ -122,10 +164,6 @@ function scanShortfall(
   };
 }
 
-/** `in 3 of 20 floors`. */
-const timesWords = ({ worstShare, draws }: FailureChance) =>
-  say('verdict.inFloors', { over: Math.round(worstShare * draws), draws });
-
 /** Criteria of flatness for a room, worst first. With nothing read the answer is `measure`. */
 export function flatCriteria(
   room: RoomFacts,
@@ -134,7 +172,7 @@ export function flatCriteria(
   state: FlatState | null,
   sound: SoundFacts = NO_SOUND_FACTS,
   chance: FailureChance | null = null,
-  { works = [] }: Pick<FlatFacts, 'works'> = {},
+  { works = [], readings = [] }: Partial<Pick<FlatFacts, 'works' | 'readings'>> = {},
 ): OwnCriterion[] {
   const criteria: OwnCriterion[] = [];
   if (!state) {
@@ -145,7 +183,7 @@ export function flatCriteria(
       margin: say('verdict.flatUnread'),
       next: say('verdict.setUpLaser'),
     });
-  } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance));
+  } else if (state.rules.length > 0) criteria.push(mapped(room, plan, state, chance, readings));
   const edge = edgeCriterion(room, plan, card, state);
   if (edge) criteria.push(edge);
   const levelled = levelledCriterion(works, state);
@@ -157,13 +195,6 @@ export function flatCriteria(
   return criteria;
 }
 
-/** A placement counts for a rule when its edge is the rule's own to within this share. */
-const OWN_LENGTH_SHARE = 0.03;
-const ownLength = (walk: EdgeWalk, edgeMm: number) => Math.abs(edgeLengthMm(walk) / edgeMm - 1) <= OWN_LENGTH_SHARE;
-
-/** Places walked with a short edge, over the worst-looking ones, that stand for a floor. */
-const SHORT_WALKS_ENOUGH = 5;
-
 /**
  * A gap read under an edge of the rule's own length judges that place by itself: no map overrules it. Null where no placement of
  * that length is over its rule.
@@ -172,7 +203,8 @@ function edgeCriterion(room: RoomFacts, plan: Plan, card: CoveringCard, state: F
   const { units } = room;
   const found = (state?.walks ?? []).flatMap((walk) =>
     card.rules
-      .filter((rule) => ownLength(walk, rule.edgeMm))
+      // One asked for is as long as fits there, and never longer than the rule's.
+      .filter((rule) => isOwnLength(walk, rule.edgeMm) || (walk.asked && edgeLengthMm(walk) < rule.edgeMm))
       .map((rule) => ({ walk, rule, worst: worstUnder(walk) }))
       .filter(({ worst }) => !(worst.rocks && room.contactsOnly)),
   );
@@ -228,67 +260,5 @@ function levelledCriterion(works: readonly LevellingWork[], state: FlatState | n
     verdict: 'measure',
     margin: say('verdict.levelledRead', { read, moved: read + waiting }),
     next: say('verdict.readMoved'),
-  };
-}
-
-/**
- * Lips are felt along joints and entered as marks: stations cannot see them. Judged against the step the card names; a lip on
- * record under a card that names none is told and left to the work on damage. Null where there is nothing to say.
- */
-function lipCriterion(
-  room: RoomFacts,
-  plan: Plan,
-  card: CoveringCard,
-  sound: SoundFacts,
-  /** Placements that count: none from before the floor was levelled. */
-  walks: readonly EdgeWalk[],
-): OwnCriterion | null {
-  const shortRules = card.rules.filter((rule) => rule.edgeMm < 500);
-  if (card.stepMm === null && shortRules.length === 0) return null;
-  const { units } = room;
-  const allowed = card.stepMm ?? Math.min(...card.rules.map((rule) => rule.gapMm));
-  const mm = (value: number) => `${formatGap(value, units)} ${unitLabel(units)}`;
-  // Lips are felt while the floor is gone over for damage.
-  const base = { id: 'lips', title: say('verdict.lipsTitle'), also: ['sound'] };
-  const [worst] = lipsOf(sound.marks);
-  if (!worst && sound.checks.some((check) => check.key === LIPS_CHECK && !check.found))
-    return {
-      ...base,
-      verdict: 'lay',
-      margin: say('verdict.noLip', { allowed: mm(allowed) }),
-      next: say('verdict.feelAgain'),
-    };
-  // A short rule may be walked with an edge of its own length instead: places over it are told by themselves.
-  const walked = walks.filter((walk) => shortRules.some((rule) => ownLength(walk, rule.edgeMm)));
-  const keeps = walked.every((walk) => worstUnder(walk).gapMm <= allowed);
-  if (!worst && card.stepMm === null && keeps && walked.length >= SHORT_WALKS_ENOUGH)
-    return {
-      ...base,
-      verdict: 'lay',
-      margin: say('verdict.shortEdgeWalked', {
-        count: walked.length,
-        most: mm(Math.max(...walked.map((walk) => worstUnder(walk).gapMm))),
-      }),
-      next: say('verdict.walkAgain'),
-    };
-  if (!worst)
-    return {
-      ...base,
-      verdict: 'measure',
-      margin: say('verdict.lipsUnknown', { allowed: mm(allowed) }),
-      next: say('verdict.feelJoints'),
-    };
-  const over = worst.stepMm! - allowed;
-  return {
-    ...base,
-    at: [worst.xMm, worst.yMm],
-    verdict: over > 0 ? 'work' : 'lay',
-    margin: say('verdict.lip', {
-      apart: mm(Math.abs(over)),
-      side: over > 0 ? say('verdict.wordOver') : say('verdict.wordInside'),
-      step: mm(worst.stepMm!),
-      place: placeWords(room, plan, [worst.xMm, worst.yMm]),
-    }),
-    next: over > 0 ? say('verdict.mendLip') : say('verdict.lipAllowed'),
   };
 }

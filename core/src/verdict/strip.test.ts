@@ -3,7 +3,7 @@ import { assessRoom, roomSet } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { FIGURES, figuresOf, isFigure, type FigureName } from '../figures/index.ts';
 import { LAYER_KINDS, LAYERS, newLayer, type Layer } from '../layers/index.ts';
-import { BLANK_SHAPE, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '../room/index.ts';
+import { BLANK_SHAPE, newFixture, rectangleWalls, UNKNOWN_BASE, type RoomFacts } from '../room/index.ts';
 import { type Choice, type StripFacts } from '../stripout/index.ts';
 
 const card = SHIPPED_CARDS.find((c) => c.id === 'shipped-laminate')!;
@@ -56,6 +56,15 @@ test('suspect and kept undisturbed: the gate is not in the way any more, the cov
   expect(kept).toMatchObject({ verdict: 'measure', strip: [], laidOver: 'existing-resilient' });
   // Nothing that stays there may be ground or primed: the one predicate answers levelling too.
   expect([kept.surfaceGates.grind.allowed, kept.surfaceGates.prime.allowed]).toEqual([false, false]);
+});
+
+test('a toilet on a floor that stays is in the way until it is lifted', () => {
+  const toilet = newFixture('wc', 'toilet', { xMm: 1000, yMm: 1000 }, 0);
+  const kept = { layers: [vinyl(late)], layerChoices: [chose('l', 'keep')] };
+  expect(judge(kept, { fixtures: [toilet] }).strip).toEqual([['strip-work', 'work']]);
+  const ticks = [{ id: 't', key: 'lift/wc', doneAt: '2026-05-04T10:00:00Z', note: '' }];
+  expect(judge({ ...kept, ticks }, { fixtures: [toilet] }).strip).toEqual([]);
+  expect(judge(kept).strip).toEqual([]);
 });
 
 test('suspect and chosen to be taken up: stop until a laboratory has answered', () => {

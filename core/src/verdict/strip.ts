@@ -49,7 +49,14 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
       }),
       next: say('verdict.choose'),
     });
-  const toDo = plan.steps.filter((step) => step.doneAt === null && (step.group === 'layer' || step.group === 'edges'));
+  // What stands on a floor that stays is in the way of planks; jambs, skirting and beads are done while they are laid.
+  const toDo = plan.steps.filter(
+    (step) =>
+      step.doneAt === null &&
+      (step.group === 'layer' ||
+        step.group === 'edges' ||
+        (step.group === 'kept' && undecided.length === 0 && step.key.startsWith('lift/') && standsOn(ctx, step.key))),
+  );
   if (toDo.length > 0)
     criteria.push({
       id: 'strip-work',
@@ -60,6 +67,10 @@ export function stripCriteria(ctx: StripContext, plan: StripPlan): OwnCriterion[
     });
   return criteria;
 }
+
+/** Whether a step lifts what stands on the floor, and not a bar or a cover. */
+const standsOn = (ctx: StripContext, key: string): boolean =>
+  ctx.room.fixtures.some((f) => key === `lift/${f.id}` && (f.kind === 'toilet' || f.kind === 'appliance'));
 
 function nameOf(ctx: StripContext, layerId: string): Sayable {
   const layer = ctx.facts.layers.find((l) => l.id === layerId);

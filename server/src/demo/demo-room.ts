@@ -40,6 +40,8 @@ export interface DemoRoom {
   levelled?: { low: Bump; product: string; batch: string; bagsPlanned: number; bagsUsed: number };
   /** It was scanned: noise of a cell, how far the scanner drifted over the room, and a chest that hid some floor. */
   scan?: { noiseMm: number; driftMm: number; turnDeg: number; chest: { xMm: number; yMm: number; sideMm: number } };
+  /** Edges laid to break its verdict: from, to, and the largest gap with its place along the edge, mm. */
+  tried?: { from: [number, number]; to: [number, number]; atMm: number; gapMm: number }[];
   /** Share of the walk that has been read. */
   readShare: number;
   setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];

@@ -70,6 +70,11 @@ export const SCENARIO: readonly DemoJob[] = [
           bagsPlanned: 1,
           bagsUsed: 1,
         },
+        tried: [
+          { from: [450, 1625], to: [2450, 1625], atMm: 400, gapMm: 0.6 },
+          { from: [740, 320], to: [2155, 1735], atMm: 1750, gapMm: 0.8 },
+          { from: [1375, 125], to: [1375, 2125], atMm: 1500, gapMm: 0.5 },
+        ],
         readShare: 1,
         setups: [{ name: 'A', fromShare: 0, benchMm: 1176.8, closingMm: -0.2 }],
       },

@@ -1,6 +1,10 @@
 import { assessRoom, roomSet } from '@maquette/core';
 import { achievedOf, type Achieved } from '@maquette/core/flat';
 import { findCard } from '@maquette/core/coverings';
+import { evidenceOf } from '@maquette/core/formats/evidence';
+import type { Said } from '@maquette/core/said';
+import { inWords } from '@maquette/words';
+import '@maquette/words/rest';
 import { normal, seeded } from '@maquette/core/units';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -45,6 +49,31 @@ test('the demo’s rooms stand where the story says: one inside the rule, one to
   expect(staffs['Landing']).toBeLessThan(12);
   expect(covered['Hall']).toBeLessThan(0.7);
   expect(covered['Reading room']).toBeGreaterThan(0.99);
+});
+
+/** Everything that is said anywhere in a structure, in words. */
+function sayings(value: unknown): string[] {
+  if (typeof value !== 'object' || value === null || ArrayBuffer.isView(value)) return [];
+  if ('code' in value && 'values' in value) return [inWords(value as Said, 'metric')];
+  return [...(Array.isArray(value) || value instanceof Map ? value.values() : Object.values(value))].flatMap(sayings);
+}
+
+test('no sentence about the demo’s rooms shows a time as a machine writes it', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'maquette-'));
+  const store = await openStore(folder, join(__dirname, '../../migrations'));
+  await seedDemo(store, async () => true);
+  const said: string[] = [];
+  for (const room of (await readBook(store.db)).rooms) {
+    const facts = (await readRoomFacts(store.db, room.id))!;
+    const parts = ['strip', 'damp', 'sound', 'flat'] as const;
+    const assessment = assessRoom(roomSet(room, findCard([], room.cardId)!, facts), '2026-05-04T12:00:00Z', { parts });
+    const lines = evidenceOf({ facts, results: assessment.damp!.results, versions: new Map() });
+    said.push(...sayings(assessment), ...sayings(lines));
+  }
+  store.close();
+  rmSync(folder, { recursive: true, force: true });
+  expect(said.length).toBeGreaterThan(200);
+  expect(said.filter((words) => /\dT\d\d:/.test(words))).toEqual([]);
 });
 
 test('chance is the same at every run and spread as it should be', () => {

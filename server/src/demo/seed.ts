@@ -121,4 +121,20 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
       });
     }
   }
+  // An hour later, with everything read.
+  const triedAt = new Date(STARTED + (rank * 90 + 60) * 60_000).toISOString();
+  for (const [n, { from, to, atMm, gapMm }] of (room.tried ?? []).entries())
+    await put('edgeWalks', `${id}-edge-${n + 1}`, id, {
+      fromXMm: from[0],
+      fromYMm: from[1],
+      toXMm: to[0],
+      toYMm: to[1],
+      tool: 'straightedge',
+      contactsMm: [0, Math.round(Math.hypot(to[0] - from[0], to[1] - from[1]))],
+      gaps: [{ atMm, gapMm }],
+      rocksMm: null,
+      takenAt: triedAt,
+      note: '',
+      asked: true,
+    });
 }

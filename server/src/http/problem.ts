@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Problem, SaidProblem } from '@maquette/facts';
+import '@maquette/words/rest';
 import { inWords } from '@maquette/words';
 
 /** Answers with an RFC 9457 problem document. */

@@ -20,7 +20,10 @@ const snake = (name: string) => name.replace(/[A-Z]/g, (letter) => `_${letter.to
 /** The column that keeps a field. Lists and groups are kept as JSON. */
 function columnOf(name: string, { spec, orNull, mayLack }: Field) {
   // What a write leaves out stays as it was; in what is new it is empty.
-  if (mayLack) return text(snake(name)).notNull().default('');
+  if (mayLack)
+    return spec.type === 'list'
+      ? text(snake(name), { mode: 'json' }).notNull().default([])
+      : text(snake(name)).notNull().default('');
   const whole = (spec.type === 'figure' && spec.whole) || (spec.type === 'choice' && typeof spec.of[0] === 'number');
   const column = columnFor(snake(name), whole ? 'whole' : spec.type);
   // An answer may be nothing where its question takes that.

@@ -69,7 +69,9 @@ async function put({ kind, id, roomId, body }: Invented, baseVersion: number, de
 /** A fact’s body with what was left out: it is kept as empty. */
 const asKept = ({ kind, body }: { kind: FactKind; body: Record<string, unknown> }) => ({
   ...Object.fromEntries(
-    Object.entries(KINDS[kind].fields).flatMap(([name, { mayLack }]) => (mayLack ? [[name, '']] : [])),
+    Object.entries(KINDS[kind].fields).flatMap(([name, { mayLack, spec }]) =>
+      mayLack ? [[name, spec.type === 'list' ? [] : '']] : [],
+    ),
   ),
   ...body,
 });

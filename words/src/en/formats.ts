@@ -43,6 +43,8 @@ export const formats = {
   'formats.humidityIsNoNumber': 'humidity “{text}” is no number',
   'formats.temperatureOutOfRange': 'temperature is {t}: {min} to {max} is taken',
   'formats.humidityOutOfRange': 'humidity is {rh}: {min} to {max} % is taken',
+  'formats.serviceKindUnknown': '“{text}” is no kind of line: drain, water, gas, cable, heating, tendon or other',
+  'formats.serviceOnePoint': 'Line {name} has one point: a line needs two',
   'formats.aHeader': 'a header',
   'formats.thePlaceIsNoNumber': 'the place is no number',
   'formats.liesOutside': '{xMm}, {yMm} lies outside the room',
@@ -57,7 +59,7 @@ export const formats = {
   'formats.rodApart': 'rod {rodMm} is {off} {what} the rest of set-up {setup}',
   'formats.station': 'station {station}',
   'formats.certificateHoldsFormula':
-    'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, holds',
+    'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, between those lines {betweenMm} mm, holds',
   'formats.certificateFailsFormula':
-    'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, does not hold',
+    'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, between those lines {betweenMm} mm, does not hold',
 };

@@ -12,6 +12,18 @@ export const hazards = {
   'hazards.cutOffsNl': 'Netherlands',
   'hazards.cutOffsNz': 'New Zealand',
   'hazards.cutOffsUs': 'United States',
+  'hazards.plumber': 'the plumber',
+  'hazards.gasTrade': 'the licensed gas trade',
+  'hazards.electrician': 'the electrician',
+  'hazards.whoeverLaidIt': 'whoever laid it, or a survey',
+  'hazards.rightUnderIt': 'right under it',
+  'hazards.besideIt': '{apart} beside it',
+  'hazards.serviceSupposed':
+    'A {what} may lie {where}: nobody has located it. Have it found before anything goes into the floor',
+  'hazards.serviceAtNoDepth': 'A {what} lies {where}, and how deep is not known',
+  'hazards.serviceTooNear': 'A {what} lies {where} at {depth}: work stays {clear} over it',
+  'hazards.keepClearOf':
+    'Lies in the floor: {what}. Keep {side} clear to either side of every line drawn on the sheet.',
   'hazards.laboratory': 'a licensed contractor and a laboratory',
   'hazards.noPowerSandingFlameOrHeat': '{m}: no power sanding, flame or heat gun',
   'hazards.whetherTheSlabIsPostTensioned': 'Whether the slab is post-tensioned is not known',

@@ -31,6 +31,7 @@ export const levelling = {
   'levelling.limitWordsFixture': 'a flange or register that must stay clear',
   'levelling.limitWordsHeating': 'the cover that heating pipes or cable need',
   'levelling.limitWordsLoad': 'the weight a suspended timber floor may be given',
+  'levelling.limitWordsService': 'a pipe, drain or cable in the floor',
   'levelling.limitWordsGate': 'a hazard that forbids it',
   'levelling.costLines2': 'Primer',
   'levelling.ratedPrimer': 'Primer rated for calcium sulfate',

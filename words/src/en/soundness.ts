@@ -82,8 +82,11 @@ export const soundness = {
   'soundness.outlineOfTheLoosePart': 'Outline of the loose part',
   'soundness.screws': 'Screws',
   'soundness.assumed': ', assumed',
+  'soundness.joistsKnown': ', from where the first one lies',
   'soundness.screwsFormula':
     '{joists} joists ({across} across, every {spacing}{what}) × {screws} ({along}, every {pitch})',
+  'soundness.boardScrewsFormula':
+    '{joists} joists ({across} across, every {spacing}{what}) × {boards} boards of {width} × {each}',
   'soundness.words2': 'Find the leak first. Cut back to sound wood and to joist centres, block, glue and screw.',
   'soundness.outlineOfTheRot': 'Outline of the rot',
   'soundness.rotInAJoistStopStructural': 'Rot in a joist: stop, structural engineer.',

@@ -3,7 +3,6 @@ export const stripout = {
   'stripout.choiceWordsKeep': 'Keep and cover',
   'stripout.choiceWordsMakeGood': 'Make good and cover',
   'stripout.choiceWordsRemove': 'Take up',
-  'stripout.tooHigh': '{step} up at the {opening}: over {most}',
   'stripout.softBeneath': '{layer} is never covered: a floor on something soft works its joints loose',
   'stripout.aFloatingFloorMustNotLie': 'A floating floor must not lie on another',
   'stripout.looseFillCarriesNothing': 'Loose fill carries nothing',
@@ -60,6 +59,8 @@ export const stripout = {
   'stripout.theDepthOfTheHeatingIs': 'The depth of the heating is not recorded: no saw until it is',
   'stripout.heatingUnderTheBaseTheSaw':
     'Heating {heatingDepthMm} under the base: the saw would come within {clear} of it',
+  'stripout.serviceNoDepth': 'Under it lies a {what}, and how deep is not known: no saw until it has been found',
+  'stripout.serviceUnderSaw': 'Under it lies a {what} at {depth}: the saw would come within {clear} of it',
   'stripout.closeAndTapeThe': 'Close and tape the {openingName}',
   'stripout.hangSheetingWithAZipIn': 'Hang sheeting with a zip in the {openingName}',
   'stripout.leaveOneDoorAsTheWay': 'Leave one door as the way out, with an overlap flap',
@@ -85,6 +86,24 @@ export const stripout = {
   'stripout.sewage':
     'Sewage at the flange: gloves, eye cover, wash before eating; after a flood a specialist cleans first.',
   'stripout.sewageDecides': 'the local code',
+  'stripout.flangeNotMeasured':
+    'The new floor adds {added} round the flange: measure its top to see whether it needs a spacer ring',
+  'stripout.flangeRing': 'Its flange ends up too low: set a spacer ring of {ring} under the new seal',
+  'stripout.flangeTooHigh':
+    'Its flange ends up {over} over the new floor, more than {most}: have it lowered by the plumber',
+  'stripout.flangeSitsRight': 'Its flange ends up {over} over the new floor: a new seal is enough',
+  'stripout.bayNotMeasured': 'The new floor adds {added}: measure the height of the bay',
+  'stripout.bayLeft':
+    'The bay keeps {left}: an appliance of up to {most} with its feet wound in still goes in and comes out',
+  'stripout.undercutJambs': 'Undercut jambs and architraves at the {opening} at {height}',
+  'stripout.undercutFormula': 'All that is added, {added}, and {clear} clear; any underlay on top of that',
+  'stripout.undercutOnAnOffcut':
+    'The saw lies on an offcut of the plank and its underlay, and never cuts into the floor that stays',
+  'stripout.beadBefore': 'Bead before the skirting that stays: {length}',
+  'stripout.beadCovers': 'Skirting and bead together have to cover the {gap} left at the wall',
+  'stripout.tileSkirtingStays': 'Skirting of tile breaks when it is levered off, and its bed may be suspect: it stays',
+  'stripout.rampUp': '{step} up at the {opening}: a ramp of {length}, 1 in 12',
+  'stripout.lowerBuildUp': 'A build-up {by} lower at the {opening}: a bevelled bar takes the {most} that are left',
   'stripout.takeUpTheBarAtThe': 'Take up the bar at the {openingName}',
   'stripout.sheet': 'sheet',
   'stripout.staysBeyond': 'At the {opening} the {what} stays beyond: cut {over} long on the far side, tuck later',

@@ -54,15 +54,20 @@ export const verdict = {
   'verdict.insideRule': '{inside} inside at the worst place measured. Allowed {rule}.',
   'verdict.sureComing':
     'How sure this is, is being worked out. It says what the readings show, not what lies between them.',
+  'verdict.readMore':
+    'Read {count, plural, one {# more station} other {# more stations}}, the first {place}: {share} % of the floor is within reach of a reading.',
+  'verdict.tryToBreak':
+    'Try to break it first: lay the {edge} edge {place}, where it would most likely show over the rule. {left} to go.',
+  'verdict.breakersComing':
+    'Try to break it first: lay the {edge} edge in {left, plural, one {# place} other {# places}} that the room names.',
+  'verdict.heldEdges': '{count, plural, one {# edge} other {# edges}} laid to break it held, the worst at {worst}.',
+  'verdict.openEitherWay':
+    'In {kept} of {draws} floors that fit the readings it keeps the rule: lay the {edge} edge {place} before anything is bought.',
   'verdict.readRest': 'Read the rest: {share} % of the floor is within reach of a reading.',
   'verdict.setUpDoesNotClose': 'Read set-up {suspects} again: it does not close within 1 mm.',
   'verdict.readBenchmark':
     'Set-up {setUp} has no benchmark: read one before and after, so that it is known to have stood still.',
   'verdict.closeSetUp': 'Read the benchmark again to close the set-up.',
-  'verdict.readUnsurePlace': 'Take one more reading, {place}: {times} that fit the readings it is over the rule there.',
-  'verdict.noFloorOver': 'Of {draws} floors that fit the readings none is over the rule.',
-  'verdict.fewFloorsOver':
-    'At the least certain place it is over the rule {times} that fit the readings; up to {share} % is taken.',
   'verdict.flatTitle': 'Flatness',
   'verdict.scanLean':
     'Read one more station on the scan, away from the line the others stand in: its lean is not known yet.',
@@ -70,7 +75,6 @@ export const verdict = {
     'Read {more, plural, one {# more station} other {# more stations}} on the scan, far apart: a scan drifts until staffs hold it.',
   'verdict.scanLoud':
     'The scan’s own noise would show {noise} under an edge: read stations or lay an edge to pass this rule.',
-  'verdict.inFloors': 'in {over} of {draws} floors',
   'verdict.flatUnread': 'Nothing has been read yet.',
   'verdict.setUpLaser': 'Set up the laser and read the benchmark.',
   'verdict.sparePlank': 'a spare plank',
@@ -127,6 +131,15 @@ export const verdict = {
   'verdict.siteTitle': 'Hazard in the room',
   'verdict.gateTitle': 'Hazard gate',
   'verdict.gateDecided': 'Leave what is suspect alone. It is for {who} to decide.',
+  'verdict.assumedBaseTitle': 'The base',
+  'verdict.assumedBase': 'Taken to be {base}: nobody has confirmed it.',
+  'verdict.assumedBaseNext': 'Look at it, and confirm it or change it under Room.',
+  'verdict.assumedPlaceTitle': 'What is beneath',
+  'verdict.assumedPlace': 'Whether the floor lies below, on or above the ground, and over what, is not recorded.',
+  'verdict.assumedPlaceNext': 'Say it under Room.',
+  'verdict.assumedLayersTitle': 'What lies on the floor',
+  'verdict.assumedLayers': 'Taken to be bare: nobody has confirmed that nothing lies on it.',
+  'verdict.assumedLayersNext': 'Confirm that it is bare, or enter what lies on it under Strip.',
   'verdict.choiceTitle': 'Keep or take up',
   'verdict.undecided': '{count, plural, one {# layer is} other {# layers are}} not decided yet: {layers}.',
   'verdict.choose': 'Compare keeping it, making it good and taking it up, and choose.',

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { max, mean, min } from 'd3-array';
 import type { AirBands, AirHistory, AirSample } from '@maquette/core/air';
+import { temperatureIn, temperatureUnit, type UnitSystem } from '@maquette/core/units';
 import { Chart } from '../../chart/chart.tsx';
 import { Gaps, LimitLine, Series, Wash } from '../../chart/marks.tsx';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
@@ -12,7 +13,7 @@ const HEIGHT = 118;
 const POINTS = 240;
 
 /** Temperature and humidity over time, each over its band. */
-export function AirChart({ history, bands }: { history: AirHistory; bands: AirBands }) {
+export function AirChart({ history, bands, units }: { history: AirHistory; bands: AirBands; units: UnitSystem }) {
   const samples = thinned(history.samples);
   if (samples.length < 2) return null;
   const gaps = history.gaps.map(({ from, to }) => ({ from: Date.parse(from), to: Date.parse(to) }));
@@ -29,9 +30,9 @@ export function AirChart({ history, bands }: { history: AirHistory; bands: AirBa
       <Curve
         samples={samples}
         gaps={gaps}
-        of={(s) => s.tempC}
-        band={[bands.airMinC, bands.airMaxC]}
-        unit="°C"
+        of={(s) => temperatureIn(s.tempC, units)}
+        band={[temperatureIn(bands.airMinC, units), temperatureIn(bands.airMaxC, units)]}
+        unit={temperatureUnit(units)}
         label="Temperature"
         days
       />

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { formatTemperature, formatTemperatureSpan } from '@maquette/core/units';
 import { airHistory, bandClock, dewPointC, equilibriumMcPercent, inBand } from '@maquette/core/air';
 import { surfaceMarginC, type DampContext, BOXES_IN } from '@maquette/core/damp';
 import type { ClimateFile } from '@maquette/core/formats';
@@ -44,17 +45,18 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
     .findLast((r) => r.surfaceC !== null);
   const margin = surface ? surfaceMarginC(surface) : null;
   const need = ctx.figure('dew-margin-c');
+  const { units } = ctx.room;
   return (
     <View style={styles.box}>
       {last ? (
         <>
           <Words size="large" bold figure testID="air-now">
-            {`${last.tempC.toFixed(1)} °C   ${last.rhPercent.toFixed(0)} %RH`}
+            {`${formatTemperature(last.tempC, units)}   ${last.rhPercent.toFixed(0)} %RH`}
           </Words>
           <Words size="small">
-            {`${localTime(last.at)}. Dew point ${dewPointC(last.tempC, last.rhPercent).toFixed(1)} °C. Wood in this air comes to ${equilibriumMcPercent(last.tempC, last.rhPercent).toFixed(1)} %.`}
+            {`${localTime(last.at)}. Dew point ${formatTemperature(dewPointC(last.tempC, last.rhPercent), units)}. Wood in this air comes to ${equilibriumMcPercent(last.tempC, last.rhPercent).toFixed(1)} %.`}
           </Words>
-          <AirChart history={history} bands={ctx.card} />
+          <AirChart history={history} bands={ctx.card} units={units} />
           <Words>{clockWords('Service conditions', service, history.lastInBand, times)}</Words>
           {boxesIn ? (
             <Words testID="acclimatising">
@@ -64,8 +66,8 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
           {margin !== null ? (
             <Words color={margin < need ? palette.verdict.stop : palette.ink}>
               {margin < need
-                ? `Surface ${margin.toFixed(1)} °C over the dew point: under ${need} °C nothing is primed, poured or sealed.`
-                : `Surface ${margin.toFixed(1)} °C over the dew point, ${need} °C needed for priming, pouring and sealing.`}
+                ? `Surface ${formatTemperatureSpan(margin, units)} over the dew point: under ${formatTemperatureSpan(need, units, 0)} nothing is primed, poured or sealed.`
+                : `Surface ${formatTemperatureSpan(margin, units)} over the dew point, ${formatTemperatureSpan(need, units, 0)} needed for priming, pouring and sealing.`}
             </Words>
           ) : null}
         </>
@@ -84,7 +86,7 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
         <Fold title="Excursions and gaps" aside={`${history.excursions.length + history.gaps.length}`}>
           {history.excursions.slice(-20).map((e) => (
             <Words key={e.from} size="small">
-              {`${localTime(e.from)} to ${e.to ? localTime(e.to) : 'now'}: ${say(e.words)}, worst ${e.worst.tempC.toFixed(1)} °C, ${e.worst.rhPercent.toFixed(0)} %RH. The clocks start again.`}
+              {`${localTime(e.from)} to ${e.to ? localTime(e.to) : 'now'}: ${say(e.words)}, worst ${formatTemperature(e.worst.tempC, units)}, ${e.worst.rhPercent.toFixed(0)} %RH. The clocks start again.`}
             </Words>
           ))}
           {history.gaps.slice(-20).map((g) => (
@@ -96,7 +98,7 @@ export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
       ) : null}
       <Fold title="Why these bands">
         <Words size="small">
-          {`${ctx.card.airMinC} to ${ctx.card.airMaxC} °C and ${ctx.card.airMinRh} to ${ctx.card.airMaxRh} %RH. Card: ${ctx.card.name}. ${ctx.card.source}`}
+          {`${formatTemperature(ctx.card.airMinC, units, 0)} to ${formatTemperature(ctx.card.airMaxC, units, 0)} and ${ctx.card.airMinRh} to ${ctx.card.airMaxRh} %RH. Card: ${ctx.card.name}. ${ctx.card.source}`}
         </Words>
         <Words size="small">
           Dew point by the Magnus formula; the moisture wood comes to by Hailwood and Horrobin. Time is counted up to
@@ -157,7 +159,9 @@ function HandReading({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {
         name="hygrometer"
         words="the hygrometer"
         room={ctx.room}
-        shows={(percent, there) => `${there === null ? '' : `${there.toFixed(1)} °C, `}${percent.toFixed(1)} %RH`}
+        shows={(percent, there) =>
+          `${there === null ? '' : `${formatTemperature(there, ctx.room.units)}, `}${percent.toFixed(1)} %RH`
+        }
         onHold={(percent, there) => {
           void form.put('rhPercent', percent);
           if (there !== null) void form.put('tempC', there);

@@ -1,7 +1,10 @@
 import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { METHOD_SPECS, methodsFor, testGate, type DampMethod } from '@maquette/core/damp';
+import type { Gate } from '@maquette/core/hazards';
 import { boundsMm, type Polygon } from '@maquette/core/room';
 import type { Action } from '../../room/actions.tsx';
+import { TapePlace } from '../../room/tape-place.tsx';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { DampLayer, SurveyLayer } from '../../sheet/damp-layer.tsx';
 import { DecidedLayer } from '../../sheet/decided-layer.tsx';
@@ -10,6 +13,8 @@ import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import { fetched } from '../../ui/fetched.tsx';
 import { tabParts } from '../../ui/tabs.tsx';
 import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
+import { SPACE } from '../../theme/theme.tsx';
+import { GateAlert } from '../gate-alert.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { pinsOf } from './pins.ts';
 import { setTest } from './set-test.ts';
@@ -43,6 +48,7 @@ export function DampStage(props: StageProps) {
   const [asked, setMethod] = useState<DampMethod | null>(null);
   const [open, setOpen] = useState<string | null>(null);
   const [placing, setPlacing] = useState(false);
+  const [closed, setClosed] = useState<Gate | null>(null);
   const methods = methodsFor(room.baseKind);
   const method = asked && methods.includes(asked) ? asked : (damp?.state.chosen ?? methods[0]!);
   const gate = damp ? testGate(damp.ctx, method) : null;
@@ -57,7 +63,11 @@ export function DampStage(props: StageProps) {
   const places = tab === 'tests' && allowed ? (state?.places ?? []) : [];
   const add = (xMm: number, yMm: number) => {
     setPlacing(false);
-    if (damp) void setTest(damp.ctx, method, { xMm, yMm }).then(setOpen);
+    if (!damp) return;
+    // What is drawn in the base may close this place, though the floor is open elsewhere.
+    const here = testGate(damp.ctx, method, { xMm, yMm });
+    setClosed(here.allowed ? null : here);
+    if (here.allowed) void setTest(damp.ctx, method, { xMm, yMm }).then(setOpen);
   };
   const tap = (view: SheetView, xPx: number, yPx: number) => {
     const [x, y] = toMmPoint(view, xPx, yPx);
@@ -118,6 +128,14 @@ export function DampStage(props: StageProps) {
           {tab === 'tests' || tab === 'air' ? (
             <CriteriaList criteria={criteria.filter((c) => tab === 'tests' || c.id === 'damp-air')} />
           ) : null}
+          {tab === 'tests' && placing ? (
+            <View style={styles.tape}>
+              <TapePlace room={room} what="the test" onPlace={(at) => add(at.xMm, at.yMm)} />
+            </View>
+          ) : null}
+          {tab === 'tests' && closed ? (
+            <GateAlert shown={shown} room={room} gate={closed} title="Not at this place" />
+          ) : null}
           {tab === 'tests' ? (
             <TestsTab
               shown={shown}
@@ -141,3 +159,5 @@ export function DampStage(props: StageProps) {
     </RoomFrame>
   );
 }
+
+const styles = StyleSheet.create({ tape: { paddingHorizontal: SPACE.edge } });

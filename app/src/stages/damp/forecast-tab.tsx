@@ -11,6 +11,7 @@ import {
   type DampState,
   WAY_OUT,
 } from '@maquette/core/damp';
+import { celsiusOf, temperatureIn, temperatureUnit } from '@maquette/core/units';
 import type { DryingPlan } from '@maquette/core/drying';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { useBook, type ShownRoom } from '../../data/use-facts.ts';
@@ -98,12 +99,12 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
             <Fold title="What if" aside={whatIf || limit !== null ? 'changed' : 'as it is'} open>
               <Stepper
                 label="Room temperature from now on"
-                value={plan.roomC}
-                unit="°C"
+                value={Math.round(temperatureIn(plan.roomC, damp.ctx.room.units))}
+                unit={temperatureUnit(damp.ctx.room.units)}
                 step={1}
-                min={5}
-                max={35}
-                onChange={(roomC) => setWhatIf({ ...plan, roomC })}
+                min={Math.round(temperatureIn(5, damp.ctx.room.units))}
+                max={Math.round(temperatureIn(35, damp.ctx.room.units))}
+                onChange={(to) => setWhatIf({ ...plan, roomC: damp.ctx.room.units === 'metric' ? to : celsiusOf(to) })}
               />
               <Stepper
                 label="Room humidity from now on"
@@ -188,7 +189,7 @@ export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: Da
               <Button
                 label={way.chosen ? 'Chosen' : `Choose: ${say(WAY_WORDS[way.way]).toLowerCase()}`}
                 selected={way.chosen}
-                disabled={!way.allowed}
+                off={way.allowed ? null : say(way.why)}
                 onPress={() => void answers.set(WAY_OUT, way.way, `Way out: ${say(WAY_WORDS[way.way]).toLowerCase()}`)}
               />
             </View>

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DampContext, DampState } from '@maquette/core/damp';
+import type { Sayable } from '@maquette/core/said';
 import { evidenceOf, type EvidenceLine } from '@maquette/core/formats/evidence';
 import { factPath, ROOM_FACT_KINDS } from '@maquette/facts';
 import { api } from '../../data/api.ts';
@@ -52,7 +53,7 @@ export function LogTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampCon
       <ButtonRow>
         <Button
           label="Save the evidence (CSV)"
-          disabled={lines.length === 0}
+          off={lines.length === 0 ? 'Nothing is recorded yet.' : null}
           onPress={() =>
             save(`${shown.room!.name} evidence.csv`, 'text/csv', ({ evidenceCsv }) => evidenceCsv(lines, say))
           }
@@ -129,19 +130,17 @@ function Details({ line, roomId }: { line: EvidenceLine; roomId: string }) {
       ) : null}
       {older?.map((old) => (
         <Words key={old.version} size="small" figure>
-          {`Version ${old.version}, ${localTime(old.updatedAt)}: ${words(old.body)}`}
+          {`Version ${old.version}, ${localTime(old.updatedAt)}: ${replaced(line, old.body).map(say).join(', ')}`}
         </Words>
       ))}
     </View>
   );
 }
 
-/** The fields of an earlier version that say something. */
-function words(body: Record<string, unknown>): string {
-  return Object.entries(body)
-    .filter(([, value]) => typeof value === 'number' || (typeof value === 'string' && value !== ''))
-    .map(([key, value]) => `${key} ${String(value)}`)
-    .join(', ');
+/** What an earlier version said, as its own line of the log would have. */
+function replaced({ fact, id }: EvidenceLine, body: Record<string, unknown>): Sayable[] {
+  const [line] = evidenceOf({ facts: { [fact]: [{ ...body, id }] }, results: [], versions: new Map() });
+  return line ? [line.what, line.value, line.conditions, line.instrument, line.who, line.note].filter(Boolean) : [];
 }
 
 const styles = StyleSheet.create({

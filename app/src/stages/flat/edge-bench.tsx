@@ -8,6 +8,7 @@ import { Keypad } from '../../bench/keypad.tsx';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
+import { TapePlace } from '../../room/tape-place.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -32,7 +33,7 @@ export function EdgeBench({ shown, room, edges }: { shown: ShownRoom; room: Room
     return (
       <View style={styles.box}>
         <Words bold size="large">
-          Every proposed place is laid
+          {edges.breaking ? 'Working out where it would best break' : 'Every proposed place is laid'}
         </Words>
         <Words>Touch the sheet twice to lay the edge anywhere else, or see the verdict.</Words>
         <EdgesFold shown={shown} room={room} edges={edges} />
@@ -49,7 +50,9 @@ export function EdgeBench({ shown, room, edges }: { shown: ShownRoom; room: Room
       .join(', ');
   const lines = [
     `From ${place(current.fromXMm, current.fromYMm)}`,
-    edges.started ? 'Touch where it points to.' : `to ${place(current.toXMm, current.toYMm)} · ${edges.left} to lay`,
+    edges.started
+      ? 'Touch where it points to.'
+      : `to ${place(current.toXMm, current.toYMm)} · ${edges.breaking ? 'it would best break the verdict' : `${edges.left} to lay`}`,
   ];
   const ask = asked.what;
   return (
@@ -68,6 +71,7 @@ export function EdgeBench({ shown, room, edges }: { shown: ShownRoom; room: Room
         }
         lines={ask === 'where' ? ['Along the edge, from its first end.'] : lines}
         lastMm={ask === 'where' ? Math.round(length / 2) : null}
+        lastWords="the middle"
         range={ask === 'where' ? { min: 0, max: Math.round(length) } : EDGE_RANGES.gapMm}
         take="Take"
         onTake={(mm) => {
@@ -141,7 +145,7 @@ function EdgesFold({ shown, room, edges }: { shown: ShownRoom; room: RoomFacts; 
           onChange={edges.setTool}
         />
         {edges.tool === 'plank' ? (
-          <Words size="small">A plank bends and may be bowed: it is recorded as the poorer witness.</Words>
+          <Words size="small">A plank may be bowed: it is the poorer witness, and no try at a verdict.</Words>
         ) : null}
         <OneField
           of={EDGE_LENGTH}
@@ -151,7 +155,12 @@ function EdgesFold({ shown, room, edges }: { shown: ShownRoom; room: RoomFacts; 
           onTaken={edges.setEdgeMm}
           hint="The length of the rule judges a place by itself; shorter ones fill in the map."
         />
+        <Words size="small">
+          A quick pass lays it both ways, every second line first: it sees what lies between stations, but not how level
+          the floor is. Then three edges try to break what it says.
+        </Words>
         <Words size="small">Touch the sheet twice to lay it anywhere: where it starts, and where it points to.</Words>
+        <TapePlace room={room} what={edges.started ? 'where it points to' : 'its start'} onPlace={edges.point} />
       </Fold>
       <Fold title="Edges laid" aside={`${newest.length}`}>
         {newest.map((walk) => {

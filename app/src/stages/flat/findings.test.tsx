@@ -3,32 +3,43 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { assessRoom, pictureOf, roomSet } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { underEachSchool } from '@maquette/core/flat';
+import { underEachSchool, type EdgeWalk } from '@maquette/core/flat';
 import { Actions } from '../../room/actions.tsx';
 import { Findings } from './findings.tsx';
 import { nextActions } from './next-actions.ts';
-import { INVENTED_ROOM as room, inventedDip } from '../../data/invented-room.ts';
+import { HELD_EDGES, INVENTED_ROOM as room, inventedDip } from '../../data/invented-room.ts';
 import { shownIn } from '../../ui/invented-units.tsx';
 
 const card = SHIPPED_CARDS[0]!;
 
-function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
+function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric', edgeWalks: EdgeWalk[] = []) {
   const own = { ...room, units };
-  const assessment = assessRoom(roomSet(own, card, inventedDip(depthMm)), '2026-05-04T12:00:00.000Z', {
-    parts: ['strip', 'flat'],
-  });
+  const assessment = assessRoom(
+    roomSet(own, card, { ...inventedDip(depthMm), edgeWalks }),
+    '2026-05-04T12:00:00.000Z',
+    {
+      parts: ['strip', 'flat'],
+    },
+  );
   return { own, picture: pictureOf(assessment, own), schools: underEachSchool(assessment.flat!, card.rules, false) };
 }
 
-function show(depthMm: number, units: 'metric' | 'imperial' = 'metric') {
-  const { own, picture, schools } = judged(depthMm, units);
+function show(depthMm: number, units: 'metric' | 'imperial' = 'metric', edgeWalks: EdgeWalk[] = []) {
+  const { own, picture, schools } = judged(depthMm, units, edgeWalks);
   const onShow = jest.fn();
   const onSet = jest.fn();
   const onPlan = jest.fn();
   render(
     <>
       <Findings room={own} card={card} picture={picture} schools={schools} shown={0} onShow={onShow} onSet={onSet} />
-      <Actions actions={nextActions(picture, () => undefined, onPlan)} />
+      <Actions
+        actions={nextActions(
+          picture,
+          () => undefined,
+          onPlan,
+          () => undefined,
+        )}
+      />
     </>,
     shownIn(units),
   );
@@ -47,8 +58,14 @@ test('over the rule: word, margin, place, rule, section, low by name, and the wa
   expect(onPlan).toHaveBeenCalled();
 });
 
-test('inside the rule: lay, and what that does not say', () => {
+test('inside the rule it is tried before it is laid', () => {
   show(0.5);
+  expect(screen.getByTestId('verdict')).toHaveTextContent('Measure');
+  expect(screen.getByText(/Try to break it first: lay the 2 m edge in 3 places/)).toBeInTheDocument();
+});
+
+test('inside the rule and tried: lay, and what that does not say', () => {
+  show(0.5, 'metric', HELD_EDGES);
   expect(screen.getByTestId('verdict')).toHaveTextContent('Lay');
   expect(screen.getByTestId('margin')).toHaveTextContent('inside');
   expect(screen.getByText(/It says what the readings show, not what lies between/)).toBeInTheDocument();

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { CoveringCard } from '@maquette/core/coverings';
-import type { Rings } from '@maquette/core/flat';
+import type { ProposedEdge, Rings } from '@maquette/core/flat';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { EdgeLayer, ExtremesLayer } from '../../sheet/edge-layer.tsx';
 import { LevelLayer } from '../../sheet/level-layer.tsx';
@@ -41,7 +41,7 @@ export function FlatStage(props: StageProps) {
   const [showing, setShowing] = useState(0);
   const stations = useMemo(() => picture?.stations ?? [], [picture]);
   const run = useRun(shown, stations);
-  const { placing, setPlacing, tap } = usePlacing(shown, stations, run, () => setMode('read'));
+  const { placing, setPlacing, placeAt, tap } = usePlacing(shown, stations, run, () => setMode('read'));
   const levels = useMemo(() => new Map((picture?.levels ?? []).map((l) => [l.stationKey, l.levelMm])), [picture]);
   // A floor that is fully read opens on its verdict; one that is not opens where the reading goes on.
   const closed = run.setup !== null && (run.setup.openRodMm === null || run.setup.closeRodMm !== null);
@@ -52,9 +52,12 @@ export function FlatStage(props: StageProps) {
   const scanning = useScan(shown, room, picture);
   const scans = shownMode === 'scan';
   const rule = picture?.rules[0];
-  const edges = useEdges(shown, room, longestEdge(shown.card));
-  const placement = rule?.placements[showing] ?? rule?.placements[0];
   const flatCriterion = picture?.criteria.find((c) => c.id === 'flat');
+  // Edges are laid to break it while the verdict is open; afterwards one goes wherever it is wanted.
+  const open = flatCriterion?.verdict === 'measure' && (picture?.coveredShare ?? 0) >= 0.99;
+  const breakers = open ? (picture?.failure?.breakers ?? null) : NO_EDGES;
+  const edges = useEdges(shown, room, longestEdge(shown.card), breakers);
+  const placement = rule?.placements[showing] ?? rule?.placements[0];
   const sheet = (
     <Sheet
       room={room}
@@ -94,6 +97,9 @@ export function FlatStage(props: StageProps) {
             {picture ? (
               <UnsureLayer unsure={picture.failure?.unsure ?? NO_RINGS} breaks={picture.breaks} view={view} />
             ) : null}
+            {breakers && breakers.length > 0 ? (
+              <WalksLayer proposed={breakers} laid={[]} current={null} started={null} view={view} units={room.units} />
+            ) : null}
             {placement ? <EdgeLayer shown={placement} view={view} /> : null}
             {rule ? <ExtremesLayer extremes={rule.extremes} view={view} /> : null}
           </>
@@ -107,6 +113,7 @@ export function FlatStage(props: StageProps) {
           picture,
           () => setMode('read'),
           () => go('level'),
+          () => setMode('edge'),
         )
       : [];
   return (
@@ -128,6 +135,10 @@ export function FlatStage(props: StageProps) {
           room={room}
           run={run}
           total={stations.length}
+          edges={edges.left}
+          onQuick={() => setMode('edge')}
+          onScan={() => setMode('scan')}
+          begun={shown.setups.length > 0 || edges.laid.length > 0 || (shown.plain.scans ?? []).length > 0}
           onKeyed={() => setMode('read')}
           onFindings={() => setMode('verdict')}
         />
@@ -159,6 +170,7 @@ export function FlatStage(props: StageProps) {
           current={run.current}
           placing={placing}
           onPlacing={setPlacing}
+          onPlace={placeAt}
         />
       ) : null}
     </RoomFrame>
@@ -166,6 +178,7 @@ export function FlatStage(props: StageProps) {
 }
 
 const NO_RINGS: Rings = [];
+const NO_EDGES: readonly ProposedEdge[] = [];
 
 /** The longest edge a card's rules ask for, mm; two metres where none is chosen. */
 function longestEdge(card: CoveringCard | null): number {

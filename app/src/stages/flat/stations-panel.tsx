@@ -4,13 +4,14 @@ import { useRouter } from 'expo-router';
 import type { RoomPicture } from '@maquette/core';
 import { defaultSpacingMm, type CoveringCard } from '@maquette/core/coverings';
 import type { Station } from '@maquette/core/flat';
-import type { RoomFacts } from '@maquette/core/room';
+import { planOf, type PointMm, type RoomFacts } from '@maquette/core/room';
 import { formatReach, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { bodyOf, KINDS } from '@maquette/facts';
 import { readingsInOrder } from '../../data/read-twice.ts';
 import { write } from '../../data/write.ts';
 import { useSaveFile } from '../../files/use-save-file.ts';
+import { TapePlace } from '../../room/tape-place.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -29,10 +30,12 @@ interface Props {
   current: Station | null;
   placing: Placing;
   onPlacing: (placing: Placing) => void;
+  /** A place keyed by tape, in place of a touch. */
+  onPlace: (at: PointMm) => void;
 }
 
 /** Setting the stations, files in and out, and all readings as a table. */
-export function StationsPanel({ shown, room, card, picture, current, placing, onPlacing }: Props) {
+export function StationsPanel({ shown, room, card, picture, current, placing, onPlacing, onPlace }: Props) {
   const { save, failed } = useSaveFile();
   const router = useRouter();
   const { units } = room;
@@ -82,15 +85,16 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
           <Button
             label={placing === 'move' ? 'Tap the sheet …' : `Move station ${current?.number ?? ''}`}
             selected={placing === 'move'}
-            disabled={!current || Boolean(read)}
+            off={!current ? 'Choose a station first.' : read ? 'It has been read: remove its reading first.' : null}
             onPress={() => onPlacing(placing === 'move' ? 'none' : 'move')}
           />
           <Button
             label={read ? `Remove reading ${current?.number ?? ''}` : `Drop station ${current?.number ?? ''}`}
-            disabled={!current}
+            off={current ? null : 'Choose a station first.'}
             onPress={drop}
           />
         </ButtonRow>
+        {placing === 'none' ? null : <TapePlace room={room} what="the station" onPlace={onPlace} />}
         <Choice
           label="Rocking"
           inline
@@ -113,10 +117,10 @@ export function StationsPanel({ shown, room, card, picture, current, placing, on
           <Button label="Bring in readings" onPress={() => router.push(`/rooms/${room.id}/import`)} />
           <Button
             label="Save readings (CSV)"
-            disabled={shown.readings.length === 0}
+            off={shown.readings.length === 0 ? 'Nothing is read yet.' : null}
             onPress={() =>
               save(`${room.name.toLowerCase().replace(/\W+/g, '-')}-readings.csv`, 'text/csv', ({ rodCsv }) =>
-                rodCsv(shown.plain, picture.stations),
+                rodCsv(shown.plain, picture.stations, planOf(room)),
               )
             }
           />

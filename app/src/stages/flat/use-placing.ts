@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Station } from '@maquette/core/flat';
+import type { PointMm } from '@maquette/core/room';
 import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
@@ -14,9 +15,9 @@ const TAP_REACH_PX = 28;
 /** What a tap on the sheet means on the flat stage: set a new station, move the current one, or choose the nearest. */
 export function usePlacing(shown: ShownRoom, stations: readonly Station[], run: Run, onChosen: () => void) {
   const [placing, setPlacing] = useState<Placing>('none');
-  const tap = (view: SheetView, xPx: number, yPx: number) => {
-    const [x, y] = toMmPoint(view, xPx, yPx);
-    const at = { xMm: Math.round(x), yMm: Math.round(y), dropped: false };
+  /** Sets a new station, or the current one, at a place. */
+  const placeAt = (point: PointMm) => {
+    const at = { ...point, dropped: false };
     if (placing === 'add') {
       const id = newId();
       void write('Station added', [
@@ -29,6 +30,11 @@ export function usePlacing(shown: ShownRoom, stations: readonly Station[], run: 
       void write(`Station ${run.current.number} moved`, [stationChange(shown, run.current, at)]);
       return setPlacing('none');
     }
+    return undefined;
+  };
+  const tap = (view: SheetView, xPx: number, yPx: number) => {
+    const [x, y] = toMmPoint(view, xPx, yPx);
+    if (placing !== 'none') return placeAt({ xMm: Math.round(x), yMm: Math.round(y) });
     let nearest: Station | null = null;
     let least = TAP_REACH_PX;
     for (const station of stations) {
@@ -40,5 +46,5 @@ export function usePlacing(shown: ShownRoom, stations: readonly Station[], run: 
     run.choose(nearest.key);
     return onChosen();
   };
-  return { placing, setPlacing, tap };
+  return { placing, setPlacing, placeAt, tap };
 }

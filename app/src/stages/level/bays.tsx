@@ -31,7 +31,7 @@ export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
                     figure
                   >{`${counted(bay.bags, 'bag')}, ${formatVolume(bay.waterL, units)} water, ${Math.round(bay.minutes)} min`}</Words>
                   <Words size="small" quiet figure>
-                    {`${formatArea(bay.areaM2, units)} · ${formatVolume(bay.volumeL, units)}${bay.stopEndMm > 0 ? ` · then a stop-end of ${formatReach(bay.stopEndMm, units)}` : ''}`}
+                    {`${formatArea(bay.areaM2, units)} · mean ${formatGap(bay.meanMm, units)} ${unitLabel(units)} · ${formatVolume(bay.volumeL, units)}${bay.stopEndMm > 0 ? ` · then a stop-end of ${formatReach(bay.stopEndMm, units)}` : ''}`}
                   </Words>
                 </View>
               </View>
@@ -48,7 +48,7 @@ export function Bays({ room, plane }: { room: RoomFacts; plane: PlaneChoice }) {
           <Words size="small">{`Each batch is poured within ${pour.potLifeMin} minutes of its water. Keep doors and windows shut; primer dry first.`}</Words>
           <Fold title="Why so many bays" aside={`${pour.bays.length}`}>
             <Words>
-              {`The crew lays ${formatArea(pour.rateM2PerMin, units)} a minute: mixers × bag ÷ (minutes a bag × mass for each area). A ribbon must be met before its edge sets, so a bay is at most ${formatReach(pour.widestMm, units)} wide: rate × wet edge ÷ ribbon. Change the crew under Ways, Rates.`}
+              {`Where it is deepest the crew lays ${formatArea(pour.rateM2PerMin, units)} a minute: mixers × bag ÷ (minutes a bag × mass for each area). A ribbon must be met before its edge sets, so the deepest bay is at most ${formatReach(pour.widestMm, units)} wide: rate × wet edge ÷ ribbon. Each bay is reckoned with its own mean depth. Change the crew under Ways, Rates.`}
             </Words>
           </Fold>
         </>

@@ -3,6 +3,7 @@ import type { ChalkPoint } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatReach } from '@maquette/core/units';
 import { bodyOf } from '@maquette/facts';
+import { spokenPlace, useSpoken } from '../../bench/speak.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write, type Change } from '../../data/write.ts';
@@ -24,11 +25,20 @@ export function ChalkTab({ shown, room, points, at, onAt }: Props) {
   const say = useSay();
   const palette = usePalette();
   const point = points[at];
+  useSpoken(
+    point
+      ? spokenPlace(
+          `${point.label}, point ${point.number}`,
+          point.tapes.map(({ distanceMm, name }) => ({ distanceMm, name: say(name) })),
+          room.units,
+        )
+      : null,
+  );
   const chalked = points.filter((p) => isChalked(shown, p)).length;
   if (!point)
     return (
       <View style={styles.box}>
-        <Words bold>No outlines to chalk: this way works the whole floor, or none of it.</Words>
+        <Words bold>This way is done over the whole floor: there is no place to chalk by itself.</Words>
       </View>
     );
   const done = isChalked(shown, point);
@@ -56,8 +66,12 @@ export function ChalkTab({ shown, room, points, at, onAt }: Props) {
       ))}
       <Button kind="main" label={done ? 'Chalked: take the tick back' : 'Chalked'} onPress={tick} />
       <ButtonRow>
-        <Button label="Back" disabled={at === 0} onPress={() => onAt(at - 1)} />
-        <Button label="Skip" disabled={at === points.length - 1} onPress={() => onAt(at + 1)} />
+        <Button label="Back" off={at === 0 ? 'This is the first point.' : null} onPress={() => onAt(at - 1)} />
+        <Button
+          label="Skip"
+          off={at === points.length - 1 ? 'This is the last point.' : null}
+          onPress={() => onAt(at + 1)}
+        />
       </ButtonRow>
       <Words size="small" quiet>
         Tapes square off each wall, to the centimetre. Join the points of one letter in their order.

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { RoomPicture } from '@maquette/core';
 import type { Achieved } from '@maquette/core/flat';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatGap, roundTo, unitLabel } from '@maquette/core/units';
+import { formatGap, roundTo, temperatureIn, temperatureUnit, unitLabel } from '@maquette/core/units';
 import { newId, nowUtc } from '../../data/ids.ts';
 import { only } from '@maquette/core/fields';
 import { bodyOf, KINDS } from '@maquette/facts';
@@ -157,7 +157,7 @@ function WorkDone({
         {[
           work.product && `${work.product}${work.batch ? `, batch ${work.batch}` : ''}`,
           work.product && bags,
-          work.tempC === null ? '' : `${roundTo(work.tempC, 0.1)} °C`,
+          work.tempC === null ? '' : `${roundTo(temperatureIn(work.tempC, units), 0.1)} ${temperatureUnit(units)}`,
           work.rhPercent === null ? '' : `${roundTo(work.rhPercent, 1)} %RH`,
           work.note,
         ]

@@ -70,10 +70,14 @@ export function FilesFold({ shown, room, picture, planned, way, points }: Props)
         <Button
           label="Readings CSV"
           onPress={() =>
-            save(`${name}-readings.csv`, 'text/csv', ({ rodCsv }) => rodCsv(shown.plain, picture.stations))
+            save(`${name}-readings.csv`, 'text/csv', ({ rodCsv }) => rodCsv(shown.plain, picture.stations, sheet.plan))
           }
         />
-        <Button label="Heights grid" disabled={planned.working !== null} onPress={grid} />
+        <Button
+          label="Heights grid"
+          off={planned.working === null ? null : 'It comes once the ways are worked out.'}
+          onPress={grid}
+        />
       </ButtonRow>
       {(failed ?? gridFailed) ? <Words role="alert">{failed ?? gridFailed}</Words> : null}
     </Fold>

@@ -1,7 +1,9 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { chalkPoints, PLANE_CHOSEN, WAY_CHOSEN } from '@maquette/core/levelling';
+import { ruleWords } from '@maquette/core/coverings';
+import { chalkPoints, PLANE_CHOSEN, WAY_CHOSEN, type LevellingPlan } from '@maquette/core/levelling';
 import { entryPoint, isTimber, planOf } from '@maquette/core/room';
+import { gapWords, type UnitSystem } from '@maquette/core/units';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { AchievedLayer } from '../../sheet/achieved-layer.tsx';
 import { BaysLayer } from '../../sheet/bays-layer.tsx';
@@ -25,6 +27,7 @@ import { WAY_WORDS, type ChoiceId } from './way-words.ts';
 import { WaysTab } from './ways-tab.tsx';
 import { WorkTab } from './work-tab.tsx';
 import { counted } from '../../ui/counted.ts';
+import { useSay } from '../../ui/shown-in.tsx';
 import { SPACE } from '../../theme/theme.tsx';
 
 const DoneTab = fetched(() => import('./done-tab.tsx').then((tab) => tab.DoneTab));
@@ -126,7 +129,7 @@ export function LevelStage(props: StageProps) {
       <LevelSide planned={planned} none={!read} onRead={() => go('flat')}>
         {plan && nothing ? (
           <>
-            <NothingToDo provisional={plan.provisional} />
+            <NothingToDo plan={plan} units={room.units} />
             {picture && picture.achieved.length > 0 ? (
               <DoneTab shown={shown} room={room} way={null} picture={picture} onRead={() => go('flat')} />
             ) : null}
@@ -172,7 +175,9 @@ export function LevelStage(props: StageProps) {
   );
 }
 
-function NothingToDo({ provisional }: { provisional: boolean }) {
+function NothingToDo({ plan, units }: { plan: LevellingPlan; units: UnitSystem }) {
+  const say = useSay();
+  const { provisional, untouched } = plan;
   return (
     <View style={styles.box}>
       <View style={styles.line}>
@@ -186,6 +191,13 @@ function NothingToDo({ provisional }: { provisional: boolean }) {
           ? 'So far. The readings do not cover the floor yet.'
           : 'What has been read keeps the rule as it is.'}
       </Words>
+      {provisional
+        ? null
+        : untouched.map(({ rule, worstMm, mostMm }) => (
+            <Words key={say(ruleWords(rule))} size="small" figure>
+              {`${say(ruleWords(rule))}: ${gapWords(worstMm, units)} at worst along the lines that were looked along; between them, by how much the floor bends from cell to cell, at most ${gapWords(mostMm, units)}.`}
+            </Words>
+          ))}
     </View>
   );
 }

@@ -95,7 +95,7 @@ test('the work says what to buy first, and of each place how deep, how much and 
   const [patch] = way.way!.patches;
   const row = screen.getByRole('button', { name: 'Patch A' });
   expect(row).toHaveTextContent(new RegExp(`Fill up to ${patch!.deepestMm.toFixed(1).replace('.0', '')} mm`));
-  expect(row).toHaveTextContent(/m² · [\d.]+ l, [\d.]+ kg · deepest .+ from/);
+  expect(row).toHaveTextContent(/m², [\d.]+ l, [\d.]+ kg\s*Deepest .+ from/);
   expect(within(screen.getByRole('list', { name: 'Bags by product' })).getAllByRole('listitem').length).toBeGreaterThan(
     1,
   );

@@ -1,8 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import type { RoomPicture } from '@maquette/core';
-import type { LevellingPlan } from '@maquette/core/levelling';
+import { figuresOf } from '@maquette/core/figures';
+import { COLD_C, driesCold, type LevellingPlan } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatGap, unitLabel } from '@maquette/core/units';
+import { formatGap, formatTemperature, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -92,6 +93,7 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
       {way.id === 'plane' && plan.planes.length > 1 ? (
         <PlaneCurve curve={plan.planes} chosen={planeAt} onChoose={onPlane} units={units} />
       ) : null}
+      <ColdNote shown={shown} room={room} />
       <Proof room={room} way={way} planned={planned} currency={currency} />
       <PlanksFold shown={shown} room={room} planned={planned} way={way} />
       <RulesFold room={room} planned={planned} currency={currency} />
@@ -105,6 +107,26 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
       </Fold>
       <FiguresFold shown={shown} figures={levelFigures(room)} />
     </View>
+  );
+}
+
+/** Drying in the cold is told, and asked about where the air that was logged is colder than what is reckoned with. */
+function ColdNote({ shown, room }: { shown: ShownRoom; room: RoomFacts }) {
+  const figure = figuresOf(shown.plain.figures, room.units);
+  const air = shown.plain.airReadings.reduce<(typeof shown.plain.airReadings)[number] | null>(
+    (last, reading) => (last === null || reading.takenAt > last.takenAt ? reading : last),
+    null,
+  );
+  const cold = formatTemperature(COLD_C, room.units, 0);
+  if (driesCold(figure))
+    return (
+      <Words size="small">{`Reckoned as under ${cold} while it dries: primer and compound take twice as long.`}</Words>
+    );
+  if (!air || !driesCold(() => air.tempC)) return null;
+  return (
+    <Words size="small">
+      {`The air was ${formatTemperature(air.tempC, room.units)} when it was last logged: under ${cold} primer and compound take twice as long. If it stays so, set it under Rates.`}
+    </Words>
   );
 }
 
@@ -126,19 +148,18 @@ function WayRow({
   const palette = usePalette();
   const off = way.refused !== null;
   const ink = off ? palette.quiet : palette.ink;
-  const note = way.refused
-    ? `Not possible: ${way.refused}`
+  const notes = way.refused
+    ? [`Not possible: ${way.refused}`]
     : way.cost === null
-      ? way.working
-        ? 'being worked out …'
-        : 'not worked out'
+      ? [way.working ? 'being worked out …' : 'not worked out']
       : [
-          ...(way.bags === null ? [] : [counted(way.bags, 'bag')]),
-          hoursWords(way.hours),
-          way.dryH > 0 ? `cover after ${Math.round(way.dryH)} h` : 'nothing to dry',
-          riseWords(way.riseMm, room.units),
-          way.dust,
-        ].join(' · ');
+          [...(way.bags === null ? ['no compound'] : [counted(way.bags, 'bag')]), hoursWords(way.hours), way.dust],
+          [
+            way.dryH > 0 ? `cover after ${Math.round(way.dryH)} h` : 'nothing to dry',
+            riseWords(way.riseMm, room.units),
+          ],
+        ].map((line) => line.join(', '));
+  const note = notes.join('; ');
   const warning =
     !off && way.cost !== null && !way.holds
       ? way.id === 'panel'
@@ -172,9 +193,11 @@ function WayRow({
           </Words>
         )}
       </View>
-      <Words size="small" color={palette.quiet}>
-        {note}
-      </Words>
+      {notes.map((line) => (
+        <Words key={line} size="small" color={palette.quiet}>
+          {line[0]!.toUpperCase() + line.slice(1)}
+        </Words>
+      ))}
       {warning ? (
         <Words size="small" bold color={palette.verdict.work}>
           {warning}

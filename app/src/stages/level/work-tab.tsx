@@ -42,7 +42,7 @@ interface Props {
 /** The chosen way as work: what to fill and to grind and how deep, bags, water, and a pour in its bays. */
 export function WorkTab({ shown, room, timber, way, caution, chosen, onChoose, children }: Props) {
   const say = useSay();
-  const figure = figuresOf(shown.plain.figures);
+  const figure = figuresOf(shown.plain.figures, room.units);
   const { units } = room;
   const areas = areasOf(way);
   const places = areas.filter(({ area }) => !isSpot(area));
@@ -55,6 +55,9 @@ export function WorkTab({ shown, room, timber, way, caution, chosen, onChoose, c
       <Words bold size="large">
         {lead ? `${way.words}: buy ${counted(lead.bags, 'bag')}` : way.words}
       </Words>
+      {way.id === 'panel' ? (
+        <Words>{`Panels over the whole floor, ${hoursWords(way.hours)}: it comes up ${formatGap(way.riseMm, units)} ${unitLabel(units)}. Read it again after.`}</Words>
+      ) : null}
       {way.plane ? <Bays room={room} plane={way.plane} /> : null}
       <View role="list" accessibilityLabel="Places to work on" style={styles.list}>
         {places.map(({ area, what }) => (
@@ -150,12 +153,13 @@ function AreaRow({
           <Words
             bold
           >{`${say(verb)} up to ${formatGap(area.deepestMm, units)} ${unitLabel(units)}, mean ${formatGap(area.meanMm, units)}`}</Words>
-          <Words
-            size="small"
-            quiet
-            figure
-          >{`${formatArea(area.areaM2, units)} · ${more} · deepest ${say(placeWords(room, planOf(room), area.deepestAt))}`}</Words>
-          {area.classes.length > 1 ? (
+          <Words size="small" quiet figure>
+            {`${formatArea(area.areaM2, units)}, ${more}`}
+          </Words>
+          <Words size="small" quiet figure>
+            {`Deepest ${say(placeWords(room, planOf(room), area.deepestAt))}`}
+          </Words>
+          {chosen && area.classes.length > 1 ? (
             <Words size="small" quiet figure>
               {`By depth: ${area.classes.map((c) => `${formatGap(c.fromMm, units)}–${formatGap(Math.min(c.toMm, area.deepestMm), units)} ${unitLabel(units)} ${formatArea(c.areaM2, units)}`).join(', ')}`}
             </Words>

@@ -38,7 +38,12 @@ export function BaseEditor({ room, change }: { room: RoomFacts; change: RoomChan
         label="What the planks will lie over"
         value={baseKind}
         options={BASE_KINDS.map((kind) => ({ value: kind, label: say(BASE_WORDS[kind]) }))}
-        onChange={(kind) => void change('Base changed', { baseKind: kind })}
+        onChange={(kind) =>
+          void change('Base changed', {
+            baseKind: kind,
+            assumed: (room.assumed ?? []).filter((one) => one !== 'base'),
+          })
+        }
       />
       <Details
         kind={baseKind}
@@ -107,6 +112,7 @@ const LENGTHS = only(
   'slabMm',
   'heatingDepthMm',
   'joistSpacingMm',
+  'joistFirstMm',
   'panelLongMm',
   'panelShortMm',
   'seamXMm',
@@ -176,6 +182,7 @@ function Details({
             onChange={(way) => onTaken({ joistDeg: way === 'unknown' ? null : way === 'along' ? 0 : 90 })}
           />
           {field('joistSpacingMm')}
+          {base.joistDeg === null || base.joistSpacingMm === null ? null : field('joistFirstMm')}
         </>
       ) : null}
       {kind === 'panels-on-joists' ? (

@@ -62,8 +62,8 @@ test('walls are walked by length and turn, and the rest is offered once it follo
   expect(done).toHaveBeenCalledWith([
     { lengthMm: 4000, turnDeg: 90 },
     { lengthMm: 3000, turnDeg: 90 },
-    { lengthMm: 4000, turnDeg: 90 },
-    { lengthMm: 3000, turnDeg: 90 },
+    { lengthMm: 4000, turnDeg: 90, drawn: true },
+    { lengthMm: 3000, turnDeg: 90, drawn: true },
   ]);
 });
 

@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { figure, only } from '@maquette/core/fields';
 import {
   FIXTURE,
   FIXTURE_KINDS,
   fixtureName,
+  fixtureProblem,
   FIXTURES,
   nearestWall,
   newFixture,
@@ -18,7 +20,7 @@ import { newId } from '../../data/ids.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { FactField } from '../../form/fact-field.tsx';
-import { useFactForm } from '../../form/fact-form.ts';
+import { isRefused, refused, useFactForm } from '../../form/fact-form.ts';
 import { Words } from '../../ui/text.tsx';
 import type { RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -32,6 +34,7 @@ interface Props {
   onChoose: (id: string | null) => void;
 }
 
+const WHERE = ['xMm', 'yMm', 'widthMm', 'depthMm', 'turnDeg', 'round'] as const;
 const OWN = only(FIXTURE, 'name', 'widthMm', 'depthMm', 'heightMm', 'toeKickMm');
 /** As it is taped: a thing may stand before the wall’s start, or beyond the wall. */
 const TAPED = { alongMm: figure(-2000, 60_000, 'mm'), offMm: figure(-2000, 60_000, 'mm') };
@@ -76,12 +79,16 @@ export function FixturesEditor({ room, change, chosen, onChoose }: Props) {
           key={fixture.id}
           fixture={fixture}
           room={room}
-          onTaken={(next, words) =>
-            put(
+          onTaken={(next, words) => {
+            // A name or a height is taken wherever it stands: only where and how large it is can be asked back.
+            const moved = WHERE.some((name) => next[name] !== fixture[name]);
+            const wrong = moved ? fixtureProblem(corners, walls, next) : null;
+            if (wrong) return refused(say(wrong));
+            return put(
               fixtures.map((f) => (f.id === next.id ? next : f)),
               words,
-            )
-          }
+            );
+          }}
           onRemove={() =>
             void put(
               fixtures.filter((f) => f.id !== fixture.id),
@@ -124,6 +131,13 @@ function FixtureFields({
   const spec = FIXTURES[fixture.kind];
   const place = placeOnWall(corners, fixture, nearestWall(corners, fixture.xMm, fixture.yMm));
   const words = `${say(fixtureName(fixture))} changed`;
+  const standing = fixtureProblem(corners, walls, fixture);
+  const [asked, setAsked] = useState<string | null>(null);
+  /** What is chosen by a key has no field beside which it could be asked back: it is asked here. */
+  const choose = async (next: Fixture) => {
+    const taken = await onTaken(next, words);
+    setAsked(isRefused(taken) ? taken.problems.map(({ message }) => message).join('; ') : null);
+  };
   const own = useFactForm(OWN, fixture, units, (part) => {
     const round = fixture.round && part.widthMm !== undefined ? { depthMm: part.widthMm } : {};
     const grown = { ...fixture, ...part, ...round };
@@ -138,12 +152,13 @@ function FixtureFields({
   return (
     <View style={{ gap: SPACE.part }}>
       <Words bold>{say(fixtureName(fixture))}</Words>
+      {asked || standing ? <Words role="alert">{asked ?? say(standing!)}</Words> : null}
       <Choice
         label="Taped from wall"
         inline
         value={String(place.wall)}
         options={walls.map((_, i) => ({ value: String(i), label: wallName(walls, i) }))}
-        onChange={(value) => onTaken(setOnWall(corners, fixture, { ...place, wall: Number(value) }, true), words)}
+        onChange={(value) => void choose(setOnWall(corners, fixture, { ...place, wall: Number(value) }, true))}
       />
       <FactField form={taped} name="alongMm" label={`Along ${wallName(walls, place.wall)} to its ${to}`} />
       <FactField form={taped} name="offMm" label={`Off the wall to its ${to}`} />
@@ -168,7 +183,7 @@ function FixtureFields({
             { value: 'square', label: 'Square' },
             { value: 'round', label: 'Round' },
           ]}
-          onChange={(shape) => onTaken({ ...fixture, round: shape === 'round', depthMm: fixture.widthMm }, words)}
+          onChange={(shape) => void choose({ ...fixture, round: shape === 'round', depthMm: fixture.widthMm })}
         />
       ) : null}
       <FactField form={own} name="name" label="Called (if anything)" />
@@ -176,7 +191,7 @@ function FixtureFields({
         {!fixture.round ? (
           <Button
             label="Turn a quarter"
-            onPress={() => onTaken({ ...fixture, turnDeg: ((fixture.turnDeg + 90 + 180) % 360) - 180 }, words)}
+            onPress={() => void choose({ ...fixture, turnDeg: ((fixture.turnDeg + 90 + 180) % 360) - 180 })}
           />
         ) : null}
         <Button label="Take it out" onPress={onRemove} />

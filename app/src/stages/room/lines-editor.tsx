@@ -140,16 +140,29 @@ export function LinesEditor({
             ))}
             <Button
               label={`Take ${line.name} out`}
-              disabled={inUse.includes(line.id) || (room.secondBase?.where.some((w) => w.lineId === line.id) ?? false)}
-              hint={inUse.includes(line.id) ? 'Layers end at it: change them first' : ''}
+              off={
+                inUse.includes(line.id)
+                  ? 'Layers end at it: change them first.'
+                  : room.secondBase?.where.some((w) => w.lineId === line.id)
+                    ? 'The second base ends at it: change that first.'
+                    : null
+              }
               onPress={() => void change('Dividing line taken out', { lines: lines.filter((l) => l.id !== line.id) })}
             />
           </View>
         );
       })}
       <ButtonRow>
-        <Button label="Line across" disabled={lines.length >= 8} onPress={() => add(true)} />
-        <Button label="Line along" disabled={lines.length >= 8} onPress={() => add(false)} />
+        <Button
+          label="Line across"
+          off={lines.length >= 8 ? 'A room takes 8 lines.' : null}
+          onPress={() => add(true)}
+        />
+        <Button
+          label="Line along"
+          off={lines.length >= 8 ? 'A room takes 8 lines.' : null}
+          onPress={() => add(false)}
+        />
       </ButtonRow>
     </View>
   );

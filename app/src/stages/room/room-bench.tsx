@@ -1,7 +1,16 @@
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { ruleWords, SHIPPED_CARDS, type CoveringCard } from '@maquette/core/coverings';
-import { areaM2, BASE_WORDS, perimeterMm, rectangleWalls, WALL, type RoomFacts, type Wall } from '@maquette/core/room';
+import {
+  areaM2,
+  BASE_WORDS,
+  perimeterMm,
+  rectangleWalls,
+  WALL,
+  type PointMm,
+  type RoomFacts,
+  type Wall,
+} from '@maquette/core/room';
 import { formatArea, formatReach } from '@maquette/core/units';
 import { filled } from '@maquette/core/fields';
 import { bodyOf, KINDS } from '@maquette/facts';
@@ -15,11 +24,13 @@ import { FactField } from '../../form/fact-field.tsx';
 import { useFactForm } from '../../form/fact-form.ts';
 import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
+import { Assumed } from './assumed.tsx';
 import { BaseEditor } from './base-editor.tsx';
 import { FixturesEditor } from './fixtures-editor.tsx';
 import { DiagonalsEditor, LinesEditor } from './lines-editor.tsx';
 import { OpeningsEditor } from './openings-editor.tsx';
 import { onWalls, type Renumber, type RoomChange } from './room-change.ts';
+import { ServicesEditor } from './services-editor.tsx';
 import { WallsEditor } from './walls-editor.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
@@ -36,19 +47,36 @@ interface Props {
   onDraft: (walls: Wall[] | null) => void;
   onWalk: () => void;
   onNext: () => void;
+  /** Points of a pipe or cable touched on the sheet; null while none is drawn. */
+  drawing: readonly PointMm[] | null;
+  onDrawing: (points: readonly PointMm[] | null) => void;
 }
 
 const NAME = filled(KINDS.rooms.fields.name);
 const SIDES_TAPED = { along: WALL.lengthMm, across: WALL.lengthMm };
 
 /** What the room is: outline, openings, fixtures, base, covering, units. */
-export function RoomBench({ shown, room, card, change, problem, chosen, onChoose, onDraft, onWalk, onNext }: Props) {
+export function RoomBench({
+  shown,
+  room,
+  card,
+  change,
+  problem,
+  chosen,
+  onChoose,
+  onDraft,
+  onWalk,
+  onNext,
+  drawing,
+  onDrawing,
+}: Props) {
   const say = useSay();
   const palette = usePalette();
   const router = useRouter();
   const book = useBook();
   const { units, walls } = room;
   const plan = usePlan(room);
+  const services = room.services?.length ?? 0;
   const cards = [...book.cards, ...SHIPPED_CARDS];
   const takeWalls = (next: Wall[], words: string, renumber?: Renumber) => {
     const changed = onWalls(room, words, { walls: next, keepDiagonals: true, ...(renumber ? { renumber } : {}) });
@@ -85,6 +113,7 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
           <FactField form={sides} name="across" label="W2, across it" />
         </View>
       ) : null}
+      <Assumed room={room} layers={shown.layers.length} change={change} onLayers={onNext} />
       <ButtonRow>
         <Button label="Walk the walls" hint="Key every wall anew, by length and turn" onPress={onWalk} />
         <Button kind="main" label="What lies on the floor" onPress={onNext} />
@@ -113,6 +142,18 @@ export function RoomBench({ shown, room, card, change, problem, chosen, onChoose
       </Fold>
       <Fold title="Dividing lines" aside={room.lines.length === 0 ? 'none' : String(room.lines.length)}>
         <LinesEditor room={room} change={change} inUse={shown.layers.flatMap((l) => l.where.map((w) => w.lineId))} />
+      </Fold>
+      <Fold
+        title="Pipes, drains and cables"
+        aside={services === 0 ? 'none drawn' : String(services)}
+        open={drawing !== null}
+      >
+        <ServicesEditor
+          room={room}
+          change={change}
+          on={drawing !== null}
+          drawing={{ points: drawing ?? [], onPoints: onDrawing }}
+        />
       </Fold>
       <Fold title="Covering" aside={card?.name ?? 'choose one'} open={!card}>
         <Choice

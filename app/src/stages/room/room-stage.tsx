@@ -7,6 +7,7 @@ import {
   pointOnWall,
   walkOf,
   type Fixture,
+  type PointMm,
   type Reshaped,
   type Wall,
 } from '@maquette/core/room';
@@ -14,7 +15,8 @@ import { RoomFrame } from '../../room/room-frame.tsx';
 import { BaseLayer } from '../../sheet/base-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import type { ShapeEdits } from '../../sheet/use-shape-drag.ts';
-import { toPx, type SheetView } from '../../sheet/view.ts';
+import { DrawnLine } from '../../sheet/drawn-line.tsx';
+import { toMmPoint, toPx, type SheetView } from '../../sheet/view.ts';
 import type { StageProps } from '../stage-props.ts';
 import { RoomBench } from './room-bench.tsx';
 import { onWalls, useRoomChange } from './room-change.ts';
@@ -22,6 +24,8 @@ import { WalkClosing, WalkWalls } from './walk-walls.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 
 const REACH_PX = 26;
+/** A finger on the sheet is no finer, mm. */
+const TOUCH_MM = 10;
 
 /** The room as it is: drawn, pulled and keyed. */
 export function RoomStage(props: StageProps) {
@@ -31,11 +35,12 @@ export function RoomStage(props: StageProps) {
   const [draft, setDraft] = useState<Wall[] | null>(null);
   const [walk, setWalk] = useState<Wall[] | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [drawing, setDrawing] = useState<readonly PointMm[] | null>(null);
   const drawn = useMemo(() => (draft ? { ...room, walls: draft, diagonals: [], openings: [] } : room), [draft, room]);
   const trail = useMemo(() => (walk ? walkOf(walk).corners : null), [walk]);
   const edits = useMemo<ShapeEdits | null>(
     () =>
-      walk || draft
+      walk || draft || drawing
         ? null
         : {
             onReshape: (shape: Reshaped, words: string) => {
@@ -47,10 +52,17 @@ export function RoomStage(props: StageProps) {
                 fixtures: room.fixtures.map((f) => (f.id === fixture.id ? fixture : f)),
               }),
           },
-    [walk, draft, change, room, say],
+    [walk, draft, drawing, change, room, say],
   );
   const tap = useCallback(
     (view: SheetView, xPx: number, yPx: number) => {
+      if (drawing) {
+        const [x, y] = toMmPoint(view, xPx, yPx);
+        return setDrawing([
+          ...drawing,
+          { xMm: Math.round(x / TOUCH_MM) * TOUCH_MM, yMm: Math.round(y / TOUCH_MM) * TOUCH_MM },
+        ]);
+      }
       const { corners } = planOf(room);
       const apart = (xMm: number, yMm: number) => {
         const [x, y] = toPx(view, xMm, yMm);
@@ -68,7 +80,7 @@ export function RoomStage(props: StageProps) {
       });
       setChosen(fixture?.id ?? opening?.id ?? null);
     },
-    [room],
+    [room, drawing],
   );
   const takeWalk = (walls: Wall[]) => {
     setWalk(null);
@@ -86,6 +98,7 @@ export function RoomStage(props: StageProps) {
       onTap={tap}
       chosenOpening={chosen}
       chosenFixture={chosen}
+      over={(view) => (drawing ? <DrawnLine points={drawing} view={view} /> : null)}
     />
   );
   return (
@@ -112,6 +125,8 @@ export function RoomStage(props: StageProps) {
           onDraft={setDraft}
           onWalk={() => setWalk([])}
           onNext={() => go('strip')}
+          drawing={drawing}
+          onDrawing={setDrawing}
         />
       )}
     </RoomFrame>

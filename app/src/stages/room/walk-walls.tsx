@@ -88,6 +88,7 @@ export function WalkWalls({ units, walls, onWalls, onLeave }: Props) {
         title={`Wall W${walls.length + 1}`}
         lines={lines}
         lastMm={meter.lengthMm}
+        lastWords="by the meter"
         range={WALL_LENGTH_MM}
         take="Take"
         onTake={setLength}
@@ -96,7 +97,11 @@ export function WalkWalls({ units, walls, onWalls, onLeave }: Props) {
             ? { label: 'From meter', onPress: () => setLength(Math.round(meter.lengthMm! * 10) / 10) }
             : { label: metering ? 'Meter off' : 'Meter', onPress: () => setMetering(!metering) },
           walls.length > 0
-            ? { label: 'Back', onPress: back, disabled: walls.length >= WALL_COUNT.max }
+            ? {
+                label: 'Back',
+                onPress: back,
+                off: walls.length >= WALL_COUNT.max ? `A room takes ${WALL_COUNT.max} walls.` : null,
+              }
             : { label: 'Leave', onPress: onLeave },
         ]}
       />

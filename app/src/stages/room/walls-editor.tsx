@@ -78,8 +78,8 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
     edit(
       [
         ...shown.slice(0, index),
-        { ...wall, lengthMm: half, turnDeg: 0 },
-        { lengthMm: half, turnDeg: wall.turnDeg },
+        { ...wall, lengthMm: half, turnDeg: 0, drawn: true },
+        { lengthMm: half, turnDeg: wall.turnDeg, drawn: true },
         ...shown.slice(index + 1),
       ],
       `${wallName(shown, index)} divided`,
@@ -100,7 +100,7 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
       { lengthMm: wall.lengthMm - 2 * third, turnDeg: back },
       { lengthMm: 500, turnDeg: first },
       { ...wall, lengthMm: third },
-    ];
+    ].map((part) => ({ ...part, drawn: true }));
     edit(
       [...shown.slice(0, index), ...parts, ...shown.slice(index + 1)],
       out ? 'Alcove added' : 'Breast added',
@@ -118,10 +118,10 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
     edit(
       [
         { lengthMm: a, turnDeg: 90 },
-        { lengthMm: Math.round(b / 2), turnDeg: 90 },
-        { lengthMm: Math.round(a / 2), turnDeg: -90 },
-        { lengthMm: b - Math.round(b / 2), turnDeg: 90 },
-        { lengthMm: a - Math.round(a / 2), turnDeg: 90 },
+        { lengthMm: Math.round(b / 2), turnDeg: 90, drawn: true },
+        { lengthMm: Math.round(a / 2), turnDeg: -90, drawn: true },
+        { lengthMm: b - Math.round(b / 2), turnDeg: 90, drawn: true },
+        { lengthMm: a - Math.round(a / 2), turnDeg: 90, drawn: true },
         { lengthMm: b, turnDeg: 90 },
       ],
       'L shape',
@@ -144,13 +144,17 @@ export function WallsEditor({ walls, start, units, onTaken, onDraft }: Props) {
       </View>
       <WallFields key={index} wall={wall} name={wallName(shown, index)} units={units} change={change} />
       <ButtonRow>
-        <Button label="Divide wall" disabled={shown.length >= WALL_COUNT.max} onPress={add} />
+        <Button
+          label="Divide wall"
+          off={shown.length >= WALL_COUNT.max ? `A room takes ${WALL_COUNT.max} walls.` : null}
+          onPress={add}
+        />
         <Button label="Alcove" onPress={() => alcove(true)} />
         <Button label="Breast" onPress={() => alcove(false)} />
         {shown.length === 4 ? <Button label="Make it an L" onPress={lShape} /> : null}
         <Button
           label="Take wall out"
-          disabled={shown.length <= WALL_COUNT.min}
+          off={shown.length <= WALL_COUNT.min ? `A room needs ${WALL_COUNT.min} walls.` : null}
           onPress={() =>
             edit(
               shown.filter((_, i) => i !== index),

@@ -151,7 +151,9 @@ export function MarkCard({ shown, room, mark, figure, under, open, onOpen }: Pro
               label={tick ? 'Not done after all' : 'Done'}
               hint={say(name)}
               selected={Boolean(tick)}
-              disabled={treatment.verdict === 'stop' && !tick}
+              off={
+                treatment.verdict === 'stop' && !tick ? 'It is stopped: whoever decides about it comes first.' : null
+              }
               onPress={() =>
                 void write(tick ? `${say(name)}: not done` : `${say(name)}: done`, [
                   tick

@@ -7,6 +7,7 @@ import { underfootOf } from '@maquette/core/stripout';
 import { newId } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import { write } from '../../data/write.ts';
+import { TapePlace } from '../../room/tape-place.tsx';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { BaseLayer } from '../../sheet/base-layer.tsx';
 import { DecidedLayer } from '../../sheet/decided-layer.tsx';
@@ -31,7 +32,7 @@ export function SoundStage(props: StageProps) {
   const say = useSay();
   const { shown, room, picture, go } = props;
   const { marks, checks } = shown.plain;
-  const figure = useMemo(() => figuresOf(shown.plain.figures), [shown.plain.figures]);
+  const figure = useMemo(() => figuresOf(shown.plain.figures, room.units), [shown.plain.figures, room.units]);
   const plan = usePlan(room);
   const criteria = criteriaOf(picture, 'sound');
   const under = useMemo(() => underfootOf(room, shown.plain), [room, shown.plain]);
@@ -72,12 +73,13 @@ export function SoundStage(props: StageProps) {
       { kind: 'marks', id, roomId: room.id, body: bodyOf(mark) },
     ]);
   };
+  const pointAt = (at: PointMm) => {
+    const points = [...drawing, at];
+    return shape === 'point' ? finish(points) : setDrawing(points);
+  };
   const tap = (view: SheetView, xPx: number, yPx: number) => {
     const [x, y] = toMmPoint(view, xPx, yPx);
-    if (kind) {
-      const points = [...drawing, { xMm: Math.round(x), yMm: Math.round(y) }];
-      return shape === 'point' ? finish(points) : setDrawing(points);
-    }
+    if (kind) return pointAt({ xMm: Math.round(x), yMm: Math.round(y) });
     const near = marks.find((m) => {
       const [px, py] = toPx(view, m.xMm, m.yMm);
       return Math.hypot(px - xPx, py - yPx) < REACH_PX;
@@ -123,7 +125,12 @@ export function SoundStage(props: StageProps) {
       actions={
         kind
           ? [
-              { label: drawn, act: () => finish(drawing), main: true, disabled: drawing.length === 0 },
+              {
+                label: drawn,
+                act: () => finish(drawing),
+                main: true,
+                off: drawing.length === 0 ? 'Touch the sheet first, or place it by tape.' : null,
+              },
               { label: 'Not now', act: () => begin(null) },
             ]
           : [{ label: 'Read the floor’s levels', act: () => go('flat'), main: true }]
@@ -131,6 +138,9 @@ export function SoundStage(props: StageProps) {
     >
       <CriteriaList criteria={criteria} />
       <View style={styles.box}>
+        {kind ? (
+          <TapePlace room={room} what={shape === 'point' ? 'it' : `corner ${drawing.length + 1}`} onPlace={pointAt} />
+        ) : null}
         {tab === 'walk' ? <WalkTab shown={shown} room={room} steps={steps} step={step} onStep={setStep} /> : null}
         <MarkKinds room={room} kind={kind} onKind={begin} />
         {tab === 'walk'

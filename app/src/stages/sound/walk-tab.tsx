@@ -43,6 +43,7 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
       },
     ]);
   };
+  const closed = step && step.closedBy.length > 0 ? 'The floor is closed to it: the reason stands above.' : null;
   const lips = shown.checks.find((c) => c.key === LIPS_CHECK);
   return (
     <View style={styles.box} testID="walk">
@@ -57,16 +58,11 @@ export function WalkTab({ shown, room, steps, step, onStep }: Props) {
             <Words>{HOW[step.kind]}</Words>
           )}
           <ButtonRow>
-            <Button
-              kind="main"
-              label="Nothing found"
-              disabled={step.closedBy.length > 0}
-              onPress={() => void record(step.key, false)}
-            />
+            <Button kind="main" label="Nothing found" off={closed} onPress={() => void record(step.key, false)} />
             <Button
               label="Something found"
               hint="Then mark what it is on the sheet"
-              disabled={step.closedBy.length > 0}
+              off={closed}
               onPress={() => void record(step.key, true)}
             />
           </ButtonRow>

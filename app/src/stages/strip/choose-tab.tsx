@@ -10,6 +10,7 @@ import {
   type Choice as Decision,
   type Comparison,
   type Option,
+  type StripPlan,
 } from '@maquette/core/stripout';
 import { formatArea, formatGap, formatMass, unitLabel } from '@maquette/core/units';
 import type { Question } from '@maquette/core/fields';
@@ -31,14 +32,15 @@ import { useSay } from '../../ui/shown-in.tsx';
 interface Props {
   shown: ShownRoom;
   room: RoomFacts;
-  comparisons: readonly Comparison[];
+  plan: StripPlan;
 }
 
 /** Keep, make good or take up, layer by layer, side by side. */
-export function ChooseTab({ shown, room, comparisons }: Props) {
+export function ChooseTab({ shown, room, plan }: Props) {
   const say = useSay();
   const answers = useAnswers(shown);
   const { layers } = shown.plain;
+  const { comparisons } = plan;
   return (
     <View style={styles.box}>
       {comparisons.length === 0 ? <Words>Nothing lies on the base, so there is nothing to decide.</Words> : null}
@@ -48,6 +50,7 @@ export function ChooseTab({ shown, room, comparisons }: Props) {
           <LayerChoice key={layer.id} shown={shown} room={room} layer={layer} comparison={comparison} />
         ) : null;
       })}
+      {comparisons.length > 0 ? <Together plan={plan} room={room} currency={shown.job?.currency ?? ''} /> : null}
       <Fold title="Where practitioners differ" aside="schools">
         {SCHOOL_IDS.map((school) => {
           const { words, options, why } = SCHOOLS[school];
@@ -67,6 +70,26 @@ export function ChooseTab({ shown, room, comparisons }: Props) {
           );
         })}
       </Fold>
+    </View>
+  );
+}
+
+/** What the choices come to, in the very figures the work is told in. */
+function Together({ plan, room, currency }: { plan: StripPlan; room: RoomFacts; currency: string }) {
+  const { layers, once, sharedHire } = plan.together;
+  return (
+    <View testID="together">
+      <Words bold figure>
+        {`Together: ${hoursWords(plan.hours)}, ${formatMass(plan.debris.massKg, room.units)} of debris, ${moneyWords(plan.cost.total, currency)}`}
+      </Words>
+      <Words size="small" quiet figure>
+        {[
+          `The layers as compared ${hoursWords(layers.hours)}, ${moneyWords(layers.cost, currency)}`,
+          `once for the room (dust, fixtures, skirting, cleaning) ${hoursWords(once.hours)}, ${moneyWords(once.cost, currency)}`,
+          ...(sharedHire < 0 ? [`hire shared by layers −${moneyWords(-sharedHire, currency)}`] : []),
+        ].join('; ')}
+        .
+      </Words>
     </View>
   );
 }
@@ -132,9 +155,10 @@ function LayerChoice({
             <OptionBlock
               key={option.choice}
               option={option}
+              currency={shown.job?.currency ?? ''}
               chosen={comparison.chosen === option.choice}
               suggested={comparison.recommended === option.choice}
-              disabled={comparison.forced}
+              off={comparison.forced ? 'A layer under it goes, so it goes too.' : null}
               onChoose={() => choose(option.choice)}
             />
           ))}
@@ -223,15 +247,17 @@ const SHORT: Record<Decision, string> = { keep: 'Keep', 'make-good': 'Make good'
 /** One of the three in words, and the way to choose it. */
 function OptionBlock({
   option,
+  currency,
   chosen,
   suggested,
-  disabled,
+  off,
   onChoose,
 }: {
   option: Option;
+  currency: string;
   chosen: boolean;
   suggested: boolean;
-  disabled: boolean;
+  off: string | null;
   onChoose: () => void;
 }) {
   const say = useSay();
@@ -253,10 +279,17 @@ function OptionBlock({
         </Words>
       ))}
       {option.allowed ? <Words size="small">{words.map(say).join(' ')}</Words> : null}
+      {option.allowed
+        ? option.offers.map((offer) => (
+            <Words key={say(offer.words)} size="small">
+              {`${offer.first ? '' : 'Or: '}${say(offer.words)}, ${moneyWords(offer.cost, currency)}${offer.first ? ' (in the cost)' : ''}.`}
+            </Words>
+          ))
+        : null}
       <Button
         label={`${chosen ? 'Chosen: ' : ''}${say(CHOICE_WORDS[option.choice])}${suggested && !chosen ? ' (suggested)' : ''}`}
         selected={chosen}
-        disabled={disabled || !option.allowed}
+        off={off ?? (option.allowed ? null : say(option.refusals[0] ?? ''))}
         onPress={onChoose}
       />
     </View>

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { BASE_KINDS, BASE_WORDS, type RoomFacts } from '@maquette/core/room';
+import { BASE_KINDS, BASE_WORDS, type PointMm, type RoomFacts } from '@maquette/core/room';
 import { LAYER_KINDS, LAYERS, newLayer, type LayerKind } from '@maquette/core/layers';
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@maquette/core/soundness';
 import { useState } from 'react';
@@ -7,6 +7,7 @@ import { newId } from '../../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
+import { TapePlace } from '../../room/tape-place.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -20,11 +21,12 @@ interface Props {
   shown: ShownRoom;
   room: RoomFacts;
   marking: boolean;
+  onMark: (at: PointMm) => void;
   onMarking: (on: boolean) => void;
 }
 
 /** Surprises: another layer than thought, damage, another base. What was found is what later stages work from. */
-export function Found({ shown, room, marking, onMarking }: Props) {
+export function Found({ shown, room, marking, onMarking, onMark }: Props) {
   const say = useSay();
   const [adding, setAdding] = useState(false);
   const addLayer = (kind: LayerKind) => {
@@ -66,6 +68,7 @@ export function Found({ shown, room, marking, onMarking }: Props) {
         label={marking ? 'Touch the sheet where it is' : 'Mark damage on the sheet'}
         onPress={() => onMarking(!marking)}
       />
+      {marking ? <TapePlace room={room} what="the mark" onPlace={onMark} /> : null}
       {shown.marks.map((mark, i) => (
         <View key={mark.id} style={styles.list}>
           <Choice

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
-import { BASE_WORDS, type BaseKind, type RoomFacts } from '@maquette/core/room';
-import type { Pack, StripPlan, TrimPiece, TrimFate } from '@maquette/core/stripout';
+import { BASE_WORDS, type BaseKind, type PointMm, type RoomFacts } from '@maquette/core/room';
+import { SKIRTING_KIND, type Pack, type StripPlan, type TrimPiece, type TrimFate } from '@maquette/core/stripout';
 import {
   formatBulk,
   formatGap,
@@ -24,6 +24,8 @@ import { FiguresFold } from '../figures-fold.tsx';
 import { Steps } from './steps.tsx';
 import { stripFigures } from './strip-figures.ts';
 import { Found } from './found.tsx';
+import { useAnswers } from '../use-answers.ts';
+import { capital } from '../../ui/capital.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 
@@ -38,12 +40,13 @@ interface Props {
   onShow: (what: 'cuts' | 'trim') => void;
   marking: boolean;
   onMarking: (on: boolean) => void;
+  onMark: (at: PointMm) => void;
 }
 
 /** Strip-out as work: what it takes, the steps in order, cuts, edges, debris; and what was found. */
 export function PlanTab(props: Props) {
   const say = useSay();
-  const { shown, room, plan, laidOver, pack, onPack, onSheet, onShow, marking, onMarking } = props;
+  const { shown, room, plan, laidOver, pack, onPack, onSheet, onShow, marking, onMarking, onMark } = props;
   const palette = usePalette();
   const { units } = room;
   const currency = shown.job?.currency ?? '';
@@ -61,7 +64,7 @@ export function PlanTab(props: Props) {
             ? `${undecided} layer${undecided === 1 ? ' is' : 's are'} not decided: compare keeping, making good and taking up under Decide.`
             : `The planks will lie over: ${say(BASE_WORDS[laidOver]).toLowerCase()}.`}
         </Words>
-        <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
+        <Found shown={shown} room={room} marking={marking} onMarking={onMarking} onMark={onMark} />
         <FiguresFold shown={shown} figures={stripFigures(shown.plain.layers)} />
       </View>
     );
@@ -110,6 +113,7 @@ export function PlanTab(props: Props) {
           <CutWords pack={shownPack} units={units} />
         </View>
       ) : null}
+      {plan.comparisons.length > 0 ? <SkirtingKind shown={shown} /> : null}
       <Steps shown={shown} plan={plan} />
       {plan.left.map((l) => (
         <Words key={l.key}>{`${say(l.words)}.`}</Words>
@@ -149,13 +153,13 @@ export function PlanTab(props: Props) {
         <Words figure>{`Labour ${hoursWords(plan.hours)}: ${moneyWords(plan.cost.labour, currency)}`}</Words>
         <Words figure>{`Disposal: ${moneyWords(plan.cost.disposal, currency)}`}</Words>
         <Words figure>{`Hire: ${moneyWords(plan.cost.hire, currency)}`}</Words>
-        <Words figure>{`Making good: ${moneyWords(plan.cost.making, currency)}`}</Words>
+        <Words figure>{`Making good, bars and beads: ${moneyWords(plan.cost.making, currency)}`}</Words>
         <Words size="small" quiet>
           Hours: each step’s area or length by its rate, one person; days divide them by the crew and the working day.
           Labour: hours by the hour’s price. Every rate and price stands below with where it comes from.
         </Words>
       </Fold>
-      <Found shown={shown} room={room} marking={marking} onMarking={onMarking} />
+      <Found shown={shown} room={room} marking={marking} onMarking={onMarking} onMark={onMark} />
       <Words>{`The planks will lie over: ${say(BASE_WORDS[laidOver]).toLowerCase()}.`}</Words>
       <FiguresFold shown={shown} figures={stripFigures(shown.plain.layers)} />
     </View>
@@ -203,6 +207,25 @@ function CutWords({ pack, units }: { pack: Pack; units: UnitSystem }) {
         {`No side over ${side}${cut.limits.shortMm < cut.limits.longMm ? ` by ${formatReach(cut.limits.shortMm, units)}` : ''}, no piece over ${formatMass(cut.limits.massKg, units)} at ${formatMassPerArea(cut.limits.kgPerM2, units)}. Nothing stays threaded on a pipe.`}
       </Words>
     </View>
+  );
+}
+
+const SKIRTING_WORDS = { wood: 'wood or board', tile: 'tile', none: 'none' } as const;
+
+/** What the skirting is of decides whether it can be levered off. */
+function SkirtingKind({ shown }: { shown: ShownRoom }) {
+  const answers = useAnswers(shown);
+  return (
+    <Choice
+      label="Skirting here"
+      inline
+      value={answers.to(SKIRTING_KIND) ?? 'wood'}
+      options={(Object.keys(SKIRTING_WORDS) as (keyof typeof SKIRTING_WORDS)[]).map((value) => ({
+        value,
+        label: capital(SKIRTING_WORDS[value]),
+      }))}
+      onChange={(kind) => void answers.set(SKIRTING_KIND, kind, `Skirting: ${SKIRTING_WORDS[kind]}`)}
+    />
   );
 }
 

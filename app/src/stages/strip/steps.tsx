@@ -23,6 +23,7 @@ const GROUPS: Record<Step['group'], string> = {
   layer: 'Layers, from the top',
   edges: 'Edges and fixings',
   clean: 'Clean',
+  kept: 'For planks over what stays',
 };
 
 /** The steps in their order, each ticked with its time; a step that is stopped says why and cannot be ticked. */

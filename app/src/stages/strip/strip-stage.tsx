@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { areaStacks } from '@maquette/core/layers';
 import { figuresOf } from '@maquette/core/figures';
-import { floorOf, inRegion, regionAt } from '@maquette/core/room';
+import { floorOf, type PointMm, inRegion, regionAt } from '@maquette/core/room';
 import { MARK_WORDS, newMark } from '@maquette/core/soundness';
 import { tapResult } from '@maquette/core/stripout';
 import { newId } from '../../data/ids.ts';
@@ -53,7 +53,7 @@ export function StripStage(props: StageProps) {
   const plan = usePlan(room);
   const stacks = useMemo(() => areaStacks(floorOf(plan), room.lines, layers), [plan, room.lines, layers]);
   const tapped = layers.find((l) => l.id === open);
-  const spacing = figuresOf(shown.plain.figures)('tap-mm');
+  const spacing = figuresOf(shown.plain.figures, room.units)('tap-mm');
   const taps = useMemo(
     () =>
       tapping && tapped
@@ -63,6 +63,12 @@ export function StripStage(props: StageProps) {
   );
   const strip = picture?.strip ?? null;
   const cutPack = strip?.packs.find((p) => p.key === pack) ?? strip?.packs.find((p) => p.cut) ?? null;
+  const markAt = (at: PointMm) => {
+    setMarking(false);
+    void write(`Mark: ${say(MARK_WORDS.other).toLowerCase()}`, [
+      { kind: 'marks', id: newId(), roomId: room.id, body: bodyOf(newMark('new', 'other', at)) },
+    ]);
+  };
   const tap = (view: SheetView, xPx: number, yPx: number) => {
     const [x, y] = toMmPoint(view, xPx, yPx);
     const photo = shown.photos.find((p) => p.id === placing);
@@ -77,17 +83,7 @@ export function StripStage(props: StageProps) {
         },
       ]);
     }
-    if (marking) {
-      setMarking(false);
-      return void write(`Mark: ${say(MARK_WORDS.other).toLowerCase()}`, [
-        {
-          kind: 'marks',
-          id: newId(),
-          roomId: room.id,
-          body: bodyOf(newMark('new', 'other', { xMm: Math.round(x), yMm: Math.round(y) })),
-        },
-      ]);
-    }
+    if (marking) return markAt({ xMm: Math.round(x), yMm: Math.round(y) });
     if (taps && tapped) {
       const near = taps.grid.find((point) => {
         const [px, py] = toPx(view, point.xMm, point.yMm);
@@ -131,11 +127,24 @@ export function StripStage(props: StageProps) {
       )}
     />
   );
+  /** Whoever goes on past an empty list has said that nothing lies there. */
+  const bare = () => {
+    const assumed = room.assumed ?? [];
+    if (assumed.includes('layers'))
+      void write('Bare base confirmed', [
+        {
+          kind: 'rooms',
+          id: room.id,
+          body: { ...bodyOf(shown.room!), assumed: assumed.filter((one) => one !== 'layers') },
+        },
+      ]);
+    go('damp');
+  };
   const next: Record<Tab, { label: string; act: () => void }> = {
     layers:
       layers.length > 0
         ? { label: 'Check hazards', act: () => setTab('hazards') }
-        : { label: 'Bare base: is it dry?', act: () => go('damp') },
+        : { label: 'Bare base: is it dry?', act: bare },
     hazards: { label: 'Decide what stays', act: () => setTab('choose') },
     choose: { label: 'See the work', act: () => setTab('work') },
     work: { label: 'Is it dry?', act: () => go('damp') },
@@ -168,7 +177,7 @@ export function StripStage(props: StageProps) {
           />
         ) : null}
         {strip && tab === 'hazards' ? <HazardsTab shown={shown} room={room} gates={strip.gates} /> : null}
-        {strip && tab === 'choose' ? <ChooseTab shown={shown} room={room} comparisons={strip.comparisons} /> : null}
+        {strip && tab === 'choose' ? <ChooseTab shown={shown} room={room} plan={strip} /> : null}
         {strip && picture && tab === 'work' ? (
           <PlanTab
             shown={shown}
@@ -183,6 +192,7 @@ export function StripStage(props: StageProps) {
             onSheet={onSheet}
             onShow={setOnSheet}
             marking={marking}
+            onMark={markAt}
             onMarking={setMarking}
           />
         ) : null}

@@ -1,0 +1,1 @@
+ALTER TABLE `edge_walks` ADD `asked` integer DEFAULT false NOT NULL;

@@ -1,0 +1,24 @@
+import { damp } from './damp.ts';
+import { figures } from './figures.ts';
+import { flat } from './flat.ts';
+import { hazards } from './hazards.ts';
+import { layers } from './layers.ts';
+import { levelling } from './levelling.ts';
+import { scan } from './scan.ts';
+import { soundness } from './soundness.ts';
+import { stripout } from './stripout.ts';
+import { verdict } from './verdict.ts';
+
+/** What the stages of a room say: most of the catalogue, which the first screen does without. */
+export const rest = {
+  ...damp,
+  ...figures,
+  ...flat,
+  ...hazards,
+  ...layers,
+  ...levelling,
+  ...scan,
+  ...soundness,
+  ...stripout,
+  ...verdict,
+};
