@@ -23,6 +23,7 @@ const CORE_PARTS = {
   flat: ['units', 'room', 'coverings', 'scan'],
   levelling: ['units', 'figures', 'room', 'coverings', 'flat'],
   planks: ['units', 'figures', 'room', 'coverings', 'flat'],
+  heights: ['units', 'room', 'coverings'],
   verdict: [
     'units',
     'figures',

@@ -1,0 +1,60 @@
+export {
+  accessAt,
+  type AccessRule,
+  type BarChoice,
+  type BarKind,
+  type BarLimits,
+  capReachMm,
+  chooseBar,
+  type OpeningStep,
+  underAccess,
+  USUAL_ACCESS,
+  USUAL_BAR_LIMITS,
+} from './bar.ts';
+export { BAY_AIR_MM, type BayRoom, bayRoom } from './bay.ts';
+export {
+  type BuildUp,
+  buildUpMm,
+  FLOOR_AGES,
+  type FloorAge,
+  pressedMm,
+  type Underlay,
+  USUAL_SET_SHARE,
+} from './build-up.ts';
+export { ABOUT_RIM_MM, type FlangeVerdict, judgeFlange, RINGS_MM } from './flange.ts';
+export { type LeafClearance, leafClearance, type LeafNeed, type LeafSwing, type LevelUnder } from './leaf.ts';
+export { type LeafCut, parallelCut, taperedCut } from './leaf-cut.ts';
+export {
+  clearanceWanted,
+  judgeLeaf,
+  LEAF_KINDS,
+  type LeafFacts,
+  type LeafKind,
+  type LeafVerdict,
+  type LeafWants,
+  USUAL_LEAF,
+} from './leaf-verdict.ts';
+export { type MadeRamp, madeRamp, rampAtMm } from './made-ramp.ts';
+export {
+  gapBeneath,
+  type GapAtWall,
+  gapsAtWall,
+  judgeSkirting,
+  SKIRTING_MM,
+  type SkirtingVerdict,
+} from './skirting.ts';
+export { bestTread, evenRisers, type FlightAfter, flightAfter, type StairCode, USUAL_STAIR } from './stair.ts';
+export { placesAlong, type StepAt, stepProfile, type StepProfile } from './step-profile.ts';
+export { deepenMm, type Packing, packingUnder, tiltDeg, type TrackBar } from './tilted-base.ts';
+export { combined, READ_BY_MM, type ReadBy } from './uncertain.ts';
+export {
+  FRAME_KINDS,
+  type FrameKind,
+  FRAME_PARTS,
+  type FramePart,
+  frameTreatment,
+  type Undercut,
+  undercut,
+  UNDERCUT_AIR_MM,
+} from './undercut.ts';
+export { clearWidthMm, type Exit, type Machine, type WayOut, wayOut } from './way-out.ts';
