@@ -109,8 +109,8 @@ await shot('conflict-phone', PHONE, '/rooms/demo-parlour/room', async (page) => 
   await page.getByRole('button', { name: /what waits/ }).click();
   await page.getByRole('button', { name: /what waits/ }).click();
 });
-await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat');
-await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat');
+await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat', button('Verdict'));
+await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat', button('Verdict'));
 await shot('scan-phone', PHONE, '/rooms/demo-landing/flat', async (page) => {
   await button('Scan')(page);
   const chooser = page.waitForEvent('filechooser');
@@ -125,6 +125,7 @@ await shot('level-phone', PHONE, '/rooms/demo-parlour/level', async (page) => {
 await shot('level-wide', WIDE, '/rooms/demo-parlour/level', async (page) => {
   await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
   await page.getByRole('radio', { name: /^Grind only, Not possible/ }).waitFor();
+  await page.getByText('being worked out').waitFor({ state: 'hidden', timeout: 90_000 });
 });
 await shot('card-wide', WIDE, '/cards/shipped-glue-vinyl');
 await browser.close();

@@ -6,6 +6,7 @@ import {
   gapWords,
   formatInches,
   formatRod,
+  formatReach,
   formatSpan,
   parseLength,
   toMm,
@@ -71,4 +72,15 @@ test('amounts in both systems: an inch is 25.4 mm, a foot 304.8 mm, a pound 0.45
   // 1 m3 is 35.3147 ft3; 100 kg/m2 is 20.4816 lb/ft2.
   expect([formatBulk(1, 'metric'), formatBulk(1, 'imperial')]).toEqual(['1 m³', '35.3 ft³']);
   expect([formatMassPerArea(100, 'metric'), formatMassPerArea(100, 'imperial')]).toEqual(['100 kg/m²', '20.5 lb/ft²']);
+});
+
+test('a tape length comes in round figures: the centimetre and the half inch, and whole feet as feet', () => {
+  const both = [124, 623, 1501, 1828.8, 3050].map((mm) => [formatReach(mm, 'metric'), formatReach(mm, 'imperial')]);
+  expect(both).toEqual([
+    ['124 mm', '4 7/8 in'],
+    ['0.62 m', `2' 1/2"`],
+    ['1.5 m', `4' 11"`],
+    ['1.83 m', '6 ft'],
+    ['3.05 m', '10 ft'],
+  ]);
 });

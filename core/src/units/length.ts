@@ -134,13 +134,12 @@ export function formatRod(mm: number, units: UnitSystem): string {
   return `${rounded < 0 ? '\u2212' : ''}${grouped(whole!)}${part ? `.${part}` : ''}`;
 }
 
-/** Edge or tape length in words: `2 m`, `1.83 m`, `600 mm`, `6 ft`, `9 in`. */
+/** Edge or tape length in words: `2 m`, `1.83 m`, `600 mm`, `6 ft`, `4' 7 1/2"`, `9 in`. From a foot on to the half inch, as from half a metre on to the centimetre. */
 export function formatReach(mm: number, units: UnitSystem): string {
   if (units === 'imperial') {
-    const inches = mm / MM_PER_INCH;
-    const feet = roundTo(inches / 12, 0.01);
-    if (inches < 12) return `${formatInches(mm, 8)} in`;
-    return Number.isInteger(feet) ? `${feet} ft` : `${formatSpan(mm, units)}`;
+    if (mm < 12 * MM_PER_INCH) return `${formatInches(mm, 8)} in`;
+    const inches = roundTo(mm / MM_PER_INCH, 0.5);
+    return inches % 12 === 0 ? `${inches / 12} ft` : formatSpan(inches * MM_PER_INCH, units);
   }
   return mm < 500 ? `${roundTo(mm, 1)} mm` : `${roundTo(mm / 1000, 0.01)} m`;
 }

@@ -21,6 +21,6 @@ test('a place is told by two tapes, in the room’s units', () => {
     '0.81 m from the door wall, 0.84 m from W2',
   );
   expect(readOut(placeWords(room as never, planOf(room), [4160, 810]), 'imperial')).toContain(
-    `2' 7 7/8" from the door wall`,
+    `2' 8" from the door wall`,
   );
 });
