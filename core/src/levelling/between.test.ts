@@ -86,7 +86,7 @@ test('filled by its own lines alone a low corner is over the rule between them, 
   expect(searched(grid, filled).gapMm).toBeGreaterThan(RULE.gapMm + 0.3);
   expect(certify(grid, filled, RULE, true)).toMatchObject({ gapHolds: true, holds: false });
   const mended = mendBetween(grid, filled, [RULE], { contactsOnly: true, kept });
-  // Across a corner every turn is a line of its own: there a tenth is what two fresh looks leave.
+  // Across a corner every turn is a line of its own: there a tenth is what three fresh looks leave.
   expect(searched(grid, mended.heights).gapMm).toBeLessThanOrEqual(RULE.gapMm + 0.1);
   expect(certify(grid, mended.heights, RULE, true, { between: mended.left[0]! }).holds).toBe(true);
   const litres = (to: Float64Array) => to.reduce((sum, z, cell) => sum + z - heights[cell]!, 0);
@@ -113,7 +113,7 @@ test('a floor nobody touches is looked at and left alone', () => {
   expect(between.worstGapMm).toBeLessThanOrEqual(4 + 1e-6);
 });
 
-test('stopped before two looks found nothing, nothing is proved: the certificate does not hold', () => {
+test('stopped before its last looks found nothing, nothing is proved: the certificate does not hold', () => {
   const grid = gridOver(rectanglePlan(2600, 2100), 50);
   const heights = heightsFrom(grid, lowCorner);
   const { fillMm } = smallestFill(grid, heights, [RULE]);

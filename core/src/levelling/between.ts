@@ -18,11 +18,11 @@ import { smallestFill } from './fill.ts';
 
 /** What lines that nobody mended by show of a floor under one rule: the certificate between its own lines. */
 export interface BetweenLines {
-  /** Looks turned and shifted against one another; after the last two nothing was changed. */
+  /** Looks turned and shifted against one another; after the last of them nothing was changed. */
   passes: number;
-  /** False when it was stopped before two looks had found nothing: then nothing is proved. */
+  /** False when it was stopped before as many looks as are wanted had found nothing: then nothing is proved. */
   sure: boolean;
-  /** The worst gap and rocking in the last two looks and on lines across corners, mm. */
+  /** The worst gap and rocking in the last looks, which found nothing, and on lines across corners, mm. */
   worstGapMm: number;
   worstCrownMm: number;
 }
@@ -39,9 +39,9 @@ interface MendOptions {
 const LET_PASS_MM = 0.03;
 /** What is mended comes to this much under the rule, mm. */
 const AIM_UNDER_MM = 0.02;
-const MOST_PASSES = 16;
+const MOST_PASSES = 40;
 /** Looks without a change after which a floor is taken as sure. */
-const QUIET_PASSES = 2;
+const QUIET_PASSES = 3;
 const MOST_ROUNDS = 60;
 
 /**

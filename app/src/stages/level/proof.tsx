@@ -78,7 +78,7 @@ export function Proof({ room, way, planned, currency }: Props) {
           Every straightedge of the rule is laid at 36 directions on every 5 cm cell. Each that would leave more than
           the allowed gap, or rock by more, becomes one condition; the cheapest fill and grinding that meets them all is
           a linear programme. Its answer is then checked again from nothing, and mended along lines that lie between
-          those until two fresh looks find nothing more. The bound on the price is for what is laid out on the nodes.
+          those until three fresh looks find nothing more. The bound on the price is for what is laid out on the nodes.
         </Words>
         <Words>
           Fill alone: raise every cell by what its gap is over the rule until no edge asks for more. Fill against gaps
