@@ -1,8 +1,9 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { G, Path } from 'react-native-svg';
 import { isSpot, type Patch } from '@maquette/core/levelling';
 import { usePalette } from '../theme/theme.tsx';
 import { Letter } from './letter.tsx';
+import { LETTER_HALF_PX, letterHalfWidth, letterStands } from './letter-stands.ts';
 import { planTransform, ringsPath, toPx, type SheetView } from './view.ts';
 
 /** A spot's letter stands this far beside it, px: over it, the chalk point would hide it. */
@@ -19,6 +20,17 @@ export const PatchesLayer = memo(function PatchesLayer({
   chosen: string | null;
 }) {
   const palette = usePalette();
+  const stands = useMemo(
+    () =>
+      letterStands(
+        areas.map(({ area }) => {
+          const [x, y] = toPx(view, ...area.deepestAt);
+          const halfWidth = letterHalfWidth(area.label);
+          return { x: isSpot(area) ? x - BESIDE_PX : x, y, halfWidth, halfHeight: LETTER_HALF_PX };
+        }),
+      ),
+    [areas, view],
+  );
   return (
     <G>
       <G transform={planTransform(view)}>
@@ -50,17 +62,14 @@ export const PatchesLayer = memo(function PatchesLayer({
             )),
           )}
       </G>
-      {areas.map(({ area, what }) => {
-        const [x, y] = toPx(view, ...area.deepestAt);
-        return (
-          <Letter
-            key={area.label}
-            at={[isSpot(area) ? x - BESIDE_PX : x, y]}
-            text={area.label}
-            fill={what === 'fill' ? palette.low : palette.high}
-          />
-        );
-      })}
+      {areas.map(({ area, what }, k) => (
+        <Letter
+          key={area.label}
+          at={stands[k]!}
+          text={area.label}
+          fill={what === 'fill' ? palette.low : palette.high}
+        />
+      ))}
     </G>
   );
 });
