@@ -58,3 +58,23 @@ export {
   UNDERCUT_AIR_MM,
 } from './undercut.ts';
 export { clearWidthMm, type Exit, type Machine, type WayOut, wayOut } from './way-out.ts';
+export { INSIDE_MM, leafOf, OPENS_DEG, type PlaceAtOpening, placesAt } from './at-opening.ts';
+export { beyondAt, type BeyondLevel, beyondToRead, MIDDLE_OVER_MM, type StepAlong, stepAlong } from './step-along.ts';
+export {
+  type HeightLeaf,
+  type HeightLimit,
+  type HeightOpening,
+  type HeightRoom,
+  type HeightsChoice,
+  type HeightsJob,
+  type HeightSample,
+  type HeightSystem,
+  leastSteps,
+  type MixedProgramme,
+  type MixedRow,
+  type Pour,
+  type SolveMixed,
+  type StepClass,
+  USUAL_STEP_CLASSES,
+} from './least-steps.ts';
+export { highsMixed } from './mixed-solver.ts';
