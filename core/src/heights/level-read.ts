@@ -1,0 +1,58 @@
+import { combined, READ_BY_MM, type ReadBy } from './uncertain.ts';
+
+/** What a level is of: the floor beyond an opening, a leaf, a flange, the underside over a bay, a sill, a worktop, a skirting. */
+export const LEVEL_OF = ['beyond', 'leaf', 'flange', 'underside', 'sill', 'worktop', 'skirting', 'guard'] as const;
+export type LevelOf = (typeof LEVEL_OF)[number];
+
+/**
+ * A level as it was read. By staff: from a set-up, with the rod. By tape or by eye: so much over what lay there then, which was
+ * turned into a level over the datum when it was entered, so that taking up the old floor does not move it.
+ */
+export interface LevelRead {
+  id: string;
+  of: LevelOf;
+  /** The opening or fixture, and how far along it, mm. */
+  aboutId: string;
+  alongMm: number;
+  readBy: ReadBy;
+  setupId: string | null;
+  rodMm: number | null;
+  /** Over what lay there, mm, and the level over the datum that made; null while the floor there was not read yet. */
+  overMm: number | null;
+  datumMm: number | null;
+}
+
+export interface Level {
+  levelMm: number;
+  /** How far off it may be, mm. */
+  offMm: number;
+}
+
+/** The level something has over the room's datum; null where its set-up is not tied, or the floor was not read when it was taped. */
+export function levelFrom(read: LevelRead, sightMm: ReadonlyMap<string, number>): Level | null {
+  const offMm = READ_BY_MM[read.readBy];
+  if (read.readBy === 'staff') {
+    const sight = read.setupId === null ? undefined : sightMm.get(read.setupId);
+    return sight === undefined || read.rodMm === null ? null : { levelMm: sight - read.rodMm, offMm };
+  }
+  return read.datumMm === null ? null : { levelMm: read.datumMm, offMm };
+}
+
+/** The surface a tape stood on, as far as it is known. */
+export interface Underfoot {
+  /** Base along the edge the tape stood at, mm over the datum; places that are not read are left out. */
+  baseMm: readonly number[];
+  /** What lay over the base there, by what is recorded, mm. */
+  lyingMm: number;
+}
+
+/**
+ * A figure taken over what lies there, as a level over the datum, when it is entered: the mean of the base along the edge, what
+ * lies on it, and the figure. Over an old floor it is off by what the recorded thicknesses may be.
+ */
+export function datumLevel(overMm: number, { baseMm, lyingMm }: Underfoot, readBy: ReadBy): Level | null {
+  if (baseMm.length === 0) return null;
+  const surfaceMm = baseMm.reduce((sum, mm) => sum + mm, 0) / baseMm.length + lyingMm;
+  const surfaceOffMm = lyingMm > 0 ? READ_BY_MM.eye : READ_BY_MM.staff;
+  return { levelMm: surfaceMm + overMm, offMm: combined(READ_BY_MM[readBy], surfaceOffMm) };
+}
