@@ -23,6 +23,7 @@ for (const name of [
   'scan',
   'strip',
   'drying',
+  'heights',
   'api',
   'redraw',
   'drag',
@@ -47,8 +48,11 @@ for (const name of [
 await bench('core');
 await bench('truth');
 await bench('levelling');
+await bench('between');
+await bench('critic');
 await bench('strip');
 await bench('drying');
+await bench('heights');
 const data = mkdtempSync(join(tmpdir(), 'maquette-bench-'));
 const server = spawn(
   process.execPath,

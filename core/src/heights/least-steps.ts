@@ -48,13 +48,15 @@ export interface HeightOpening {
 export interface StepClass {
   mostMm: number;
   cost: number;
+  /** No bar takes it: whatever it costs, the fewest openings there can be come to it. */
+  avoided?: boolean;
 }
 /** Flat bar, tilted bar or ramp bar, reducer, made ramp or threshold. */
 export const USUAL_STEP_CLASSES: readonly StepClass[] = [
   { mostMm: 2, cost: 15 },
   { mostMm: 6, cost: 45 },
   { mostMm: 15, cost: 95 },
-  { mostMm: 400, cost: 320 },
+  { mostMm: 400, cost: 320, avoided: true },
 ];
 
 /** A leaf over the floor at some places: kept clear, or trimmed for it. */
@@ -117,11 +119,22 @@ const SHOWN = 3;
 
 /**
  * The cheapest ways to lay the whole job, steps and trims counted, at most three that differ in what lies in some room or in
- * whether it is poured. Exact: a mixed-integer programme with one variable a room, system and treatment, one a class of step
+ * whether it is poured; among those with the fewest steps that no bar takes. Exact: a mixed-integer programme with one variable a room, system and treatment, one a class of step
  * and opening, and the pours' levels free. Empty where the limits leave nothing.
  */
 export function leastSteps(job: HeightsJob, solve: SolveMixed): HeightsChoice[] {
   const built = programmeOf(job);
+  if (built.avoidColumns.length > 0) {
+    const cost = built.programme.cost.map((_, column) => (built.avoidColumns.includes(column) ? 1 : 0));
+    const fewest = solve({ ...built.programme, cost });
+    if (!fewest) return [];
+    built.programme.rows.push({
+      columns: built.avoidColumns,
+      weights: built.avoidColumns.map(() => 1),
+      lower: -Infinity,
+      upper: Math.round(fewest.cost),
+    });
+  }
   const choices: HeightsChoice[] = [];
   while (choices.length < SHOWN) {
     const found = solve(built.programme);
@@ -180,6 +193,7 @@ function programmeOf(job: HeightsJob) {
     [...terms].reduce((sum, [column, weight]) => sum + weight * values[column]!, 0);
   return {
     programme,
+    avoidColumns: openings.flatMap(({ classes }) => classes.filter((_, c) => job.classes[c]!.avoided)),
     choiceColumns: [...rooms.values()].flatMap(({ choices }) => choices.map(({ column }) => column)),
     read: ({ values, cost, bound }: { values: Float64Array; cost: number; bound: number }): HeightsChoice => ({
       cost,

@@ -1,0 +1,111 @@
+import { seeded } from '../units/index.ts';
+import { USUAL_STEP_CLASSES, type HeightRoom, type HeightsJob } from './least-steps.ts';
+
+/** Litres a pour takes by its curve. */
+const litresAt = (room: HeightRoom, levelMm: number) =>
+  Math.max(0, ...room.pour!.pieces.map(({ perMm, litres }) => perMm * levelMm + litres));
+
+export interface Tried {
+  systemId: string;
+  pourMm: number | null;
+}
+
+/** Openings that come to a step no bar takes, and what it all costs. */
+export interface Plain {
+  avoided: number;
+  cost: number;
+}
+export const REFUSED: Plain = { avoided: Infinity, cost: Infinity };
+/** Fewer steps that no bar takes come before any cost. */
+export const isLess = (a: Plain, b: Plain): boolean =>
+  a.avoided < b.avoided || (a.avoided === b.avoided && a.cost < b.cost);
+
+/** What a choice comes to by adding it up plainly; refused where a limit refuses it. Shares nothing with the programme. */
+export function plainCost(job: HeightsJob, tried: ReadonlyMap<string, Tried>): Plain {
+  const roomOf = (id: string) => job.rooms.find((room) => room.id === id)!;
+  const systemOf = (id: string) => roomOf(id).systems.find((s) => s.id === tried.get(id)!.systemId)!;
+  const level = ({ roomId, keptMm }: { roomId: string; keptMm: number }) =>
+    (tried.get(roomId)!.pourMm ?? keptMm) + systemOf(roomId).buildUpMm;
+  let [cost, avoided] = [0, 0];
+  for (const room of job.rooms) {
+    const { pourMm } = tried.get(room.id)!;
+    const system = systemOf(room.id);
+    const litres = pourMm === null ? 0 : litresAt(room, pourMm);
+    cost += system.cost + (pourMm === null ? room.keepCost : room.pour!.cost + litres * room.pour!.costPerL);
+    const kg = system.kgM2 + (pourMm === null ? 0 : (litres * room.pour!.kgPerL) / room.areaM2);
+    if (room.mostKgM2 !== null && kg > room.mostKgM2 + 1e-6) return REFUSED;
+  }
+  for (const { samples } of job.openings) {
+    const step = Math.max(
+      ...samples.map(({ here, beyond }) =>
+        Math.abs(level(here) - ('levelMm' in beyond ? beyond.levelMm : level(beyond))),
+      ),
+    );
+    const of = job.classes.find(({ mostMm }) => step <= mostMm + 1e-6);
+    if (!of) return REFUSED;
+    cost += of.cost;
+    if (of.avoided) avoided++;
+  }
+  for (const { samples, mostMm, trimMm, trimCost } of job.leaves) {
+    const over = Math.max(...samples.map(level)) - mostMm;
+    if (over > trimMm + 1e-6) return REFUSED;
+    if (over > 1e-6) cost += trimCost;
+  }
+  for (const { sample, leastMm, mostMm } of job.limits) {
+    const at = level(sample);
+    if (at < (leastMm ?? -Infinity) - 1e-6 || at > (mostMm ?? Infinity) + 1e-6) return REFUSED;
+  }
+  return { avoided, cost };
+}
+
+export const system = (id: string, buildUpMm: number, cost: number, kgM2 = 7) => ({ id, buildUpMm, cost, kgM2 });
+
+/** A job of rooms in a row, invented: two systems a room, some to be poured, doors that may be trimmed, a limit here and there. */
+export function inventedJob(seed: number, count: number): HeightsJob {
+  const draw = seeded(seed);
+  const between = (from: number, to: number) => from + (to - from) * draw();
+  const half = (mm: number) => Math.round(mm * 2) / 2;
+  const rooms = Array.from({ length: count }, (_, k): HeightRoom => {
+    const keptMm = half(between(-8, 8));
+    const areaM2 = half(between(4, 20));
+    return {
+      id: `r${k}`,
+      areaM2,
+      systems: [
+        system('a', half(between(5, 9)), between(150, 400)),
+        system('b', half(between(10, 18)), between(200, 500), 11),
+      ],
+      keepCost: between(0, 90),
+      pour:
+        draw() < 0.7
+          ? {
+              lowMm: keptMm + 3,
+              highMm: keptMm + 3 + half(between(3, 9)),
+              pieces: [
+                { perMm: areaM2 * 0.8, litres: -areaM2 * 0.8 * keptMm },
+                { perMm: areaM2, litres: -areaM2 * (keptMm + 1.5) },
+              ],
+              costPerL: between(1, 3),
+              kgPerL: 1.7,
+              cost: between(40, 150),
+            }
+          : null,
+      mostKgM2: draw() < 0.3 ? 25 : null,
+    };
+  });
+  const kept = rooms.map(() => half(between(-8, 8)));
+  const at = (k: number) => ({ roomId: `r${k}`, keptMm: kept[k]! });
+  return {
+    rooms,
+    openings: rooms.map((_, k) => ({
+      id: `o${k}`,
+      samples: [0, 1].map((end) => ({
+        here: { ...at(k), keptMm: kept[k]! + end * half(between(0, 1)) },
+        beyond: k + 1 < count ? at(k + 1) : { levelMm: half(between(0, 14)) },
+      })),
+    })),
+    classes: USUAL_STEP_CLASSES,
+    leaves: [{ id: 'leaf', samples: [at(0)], mostMm: half(between(4, 16)), trimMm: 12, trimCost: between(10, 40) }],
+    limits: draw() < 0.5 ? [{ id: 'bay', sample: at(count - 1), leastMm: null, mostMm: half(between(12, 24)) }] : [],
+  };
+}
