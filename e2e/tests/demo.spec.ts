@@ -64,7 +64,7 @@ test('units change every figure of a room, and back', async ({ page }) => {
   await expect(page.getByTestId('verdict')).toHaveText('Lay');
   await expect(page.getByText(/3 edges laid to break it held/)).toBeVisible();
   await page.getByRole('button', { name: /Units: millimetres/ }).click();
-  await expect(page.getByText(/Allowed 1\/8 in under 6' 6 3\/4"/).first()).toBeVisible();
+  await expect(page.getByText(/Allowed 1\/8 in under 6' 6 1\/2"/).first()).toBeVisible();
   await page.getByRole('button', { name: /Units: feet/ }).click();
   await expect(page.getByText(/Allowed 3 mm under 2 m/).first()).toBeVisible();
 });

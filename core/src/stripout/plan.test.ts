@@ -63,7 +63,7 @@ describe('the plan', () => {
     ).join('\n');
     expect(words).toContain('Saw set to 11/32 in');
     expect(words).toMatch(/heaviest [\d.]+ lb/);
-    expect(words).toContain(`45' 11 3/16" of gripper`);
+    expect(words).toContain(`45' 11" of gripper`);
     expect(words).not.toMatch(/\d mm|\d kg/);
   });
 
