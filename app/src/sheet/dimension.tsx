@@ -1,12 +1,9 @@
 import { memo } from 'react';
 import { G, Path, Text as SvgText } from 'react-native-svg';
 import { FACE, usePalette } from '../theme/theme.tsx';
+import { dimensionLine, FIGURE_FROM_PX, figureHalf, LINE_FROM_PX } from './dimension-stands.ts';
 
-const OFFSET_PX = 24;
 const SLASH_PX = 6;
-/** Shorter walls than this carry their figure without line and slashes; the shortest go without. */
-const LINE_FROM_PX = 64;
-const FIGURE_FROM_PX = 30;
 /** Names of walls stand off their middles, where the outline is taken hold of. */
 const NAME_AT = 0.24;
 
@@ -16,14 +13,15 @@ interface Props {
   ay: number;
   bx: number;
   by: number;
-  figure: string;
-  /** The wall's own name, led before its figure where there is room, or written inside when `names` are shown. */
-  name: string;
-  names: boolean;
+  label: string;
+  /** How far along its line the label stands, as a share. */
+  at: number;
+  /** The wall's own name, written inside; null where it is not. */
+  inside: string | null;
 }
 
 /** A wall's dimension outside it, and its name. Told by numbers, so that a wall that stays is not drawn again. */
-export const Dimension = memo(function Dimension({ ax, ay, bx, by, figure, name, names }: Props) {
+export const Dimension = memo(function Dimension({ ax, ay, bx, by, label, at, inside }: Props) {
   const palette = usePalette();
   const length = Math.hypot(bx - ax, by - ay);
   if (length < FIGURE_FROM_PX) return null;
@@ -31,13 +29,11 @@ export const Dimension = memo(function Dimension({ ax, ay, bx, by, figure, name,
   // On the screen y points down, so the outside of a wall walked with the room on the left is (-uy, ux) turned round.
   const [nx, ny] = [-uy, ux];
   const lined = length >= LINE_FROM_PX;
-  const off = lined ? OFFSET_PX : 13;
-  const [px, py, qx, qy] = [ax + nx * off, ay + ny * off, bx + nx * off, by + ny * off];
-  const [mx, my] = [(px + qx) / 2, (py + qy) / 2];
+  const [[px, py], [qx, qy]] = dimensionLine({ a: [ax, ay], b: [bx, by] });
+  const [mx, my] = [px + (qx - px) * at, py + (qy - py) * at];
   let turn = (Math.atan2(uy, ux) * 180) / Math.PI;
   if (turn > 90.5 || turn < -89.5) turn += 180;
-  const label = name && !names && length > 90 ? `${name} ${figure}` : figure;
-  const half = label.length * 4.2 + 6;
+  const half = figureHalf(label);
   const [sx, sy] = [(ux + nx) * SLASH_PX * 0.7, (uy + ny) * SLASH_PX * 0.7];
   const slash = (x: number, y: number) => `M${x - sx} ${y - sy}L${x + sx} ${y + sy}`;
   return (
@@ -60,7 +56,7 @@ export const Dimension = memo(function Dimension({ ax, ay, bx, by, figure, name,
       >
         {label}
       </SvgText>
-      {names && lined ? (
+      {inside !== null && lined ? (
         <SvgText
           x={ax + (bx - ax) * NAME_AT - nx * 15}
           y={ay + (by - ay) * NAME_AT - ny * 15 + 5}
@@ -69,7 +65,7 @@ export const Dimension = memo(function Dimension({ ax, ay, bx, by, figure, name,
           fontSize={14}
           fill={palette.quiet}
         >
-          {name}
+          {inside}
         </SvgText>
       ) : null}
     </G>

@@ -88,15 +88,27 @@ export function leafTips(corners: Polygon, openings: readonly Opening[]): PointM
     });
 }
 
+/** The open leaf of a door as a stroke, px: jambs given in the order of the wall. */
+export function leafStroke(
+  { hinge, swing }: Pick<Opening, 'hinge' | 'swing'>,
+  a: readonly [number, number],
+  b: readonly [number, number],
+): readonly [readonly [number, number], readonly [number, number]] {
+  const [hx, hy] = hinge === 'start' ? a : b;
+  // A quarter turn of the opening towards the room swings the leaf inward.
+  const sign = swing === 'in' ? 1 : -1;
+  return [
+    [hx, hy],
+    [hx + (b[1] - a[1]) * sign, hy - (b[0] - a[0]) * sign],
+  ];
+}
+
 /** Door leaf and swing. */
 function Leaf({ opening, a, b, ink }: { opening: Opening; a: [number, number]; b: [number, number]; ink: string }) {
   const palette = usePalette();
-  const [[hx, hy], [sx, sy]] = opening.hinge === 'start' ? [a, b] : [b, a];
-  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const radius = Math.hypot(dx, dy);
-  // A quarter turn of the opening towards the room swings the leaf inward.
-  const sign = opening.swing === 'in' ? 1 : -1;
-  const [lx, ly] = [hx + dy * sign, hy - dx * sign];
+  const [sx, sy] = opening.hinge === 'start' ? b : a;
+  const radius = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [[hx, hy], [lx, ly]] = leafStroke(opening, a, b);
   const sweep = (lx - hx) * (sy - hy) - (ly - hy) * (sx - hx) > 0 ? 1 : 0;
   return (
     <G>

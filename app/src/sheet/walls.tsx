@@ -1,10 +1,11 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { G, Path } from 'react-native-svg';
-import { pointOnWall, type Polygon, type RoomFacts } from '@maquette/core/room';
+import { pointOnWall, type Opening, type Polygon, type RoomFacts } from '@maquette/core/room';
 import { formatSpan } from '@maquette/core/units';
 import { usePalette } from '../theme/theme.tsx';
 import { Dimension } from './dimension.tsx';
-import { OpeningDrawing } from './openings-drawing.tsx';
+import { dimensionStands, type Stroke } from './dimension-stands.ts';
+import { leafStroke, OpeningDrawing } from './openings-drawing.tsx';
 import { toPx, type SheetView } from './view.ts';
 import { usePlan } from './use-plan.ts';
 
@@ -17,6 +18,19 @@ export function outlinePath(corners: Polygon, view: SheetView): string {
         .join(' '),
     )
     .join('L')}Z`;
+}
+
+/** A wall's own name is led before its figure from this length on, px. */
+const NAMED_FROM_PX = 90;
+
+/** Both jambs of an opening, px. */
+function ends(
+  corners: Polygon,
+  { wall, fromMm, widthMm }: Opening,
+  view: SheetView,
+): [[number, number], [number, number]] {
+  const [from, to] = [pointOnWall(corners, wall, fromMm), pointOnWall(corners, wall, fromMm + widthMm)];
+  return [toPx(view, from.xMm, from.yMm), toPx(view, to.xMm, to.yMm)];
 }
 
 /** Walls as one heavy line, openings, and a dimension outside each wall: `~` before one taken off the drawing. */
@@ -35,6 +49,21 @@ export const Walls = memo(function Walls({
 }) {
   const palette = usePalette();
   const { corners } = usePlan(room);
+  const dimensioned = useMemo(() => {
+    const walls = room.walls.map((wall, index) => {
+      const next = corners[(index + 1) % corners.length]!;
+      const [a, b] = [toPx(view, corners[index]!.xMm, corners[index]!.yMm), toPx(view, next.xMm, next.yMm)];
+      const figure = `${wall.drawn ? '~' : ''}${formatSpan(wall.lengthMm, room.units)}`;
+      const led = wall.name && !names && Math.hypot(b[0] - a[0], b[1] - a[1]) > NAMED_FROM_PX;
+      return { a, b, label: led ? `${wall.name} ${figure}` : figure };
+    });
+    const leaves = room.openings.flatMap((opening): Stroke[] => {
+      const wall = walls[opening.wall];
+      return wall && opening.kind === 'door' ? [leafStroke(opening, ...ends(corners, opening, view))] : [];
+    });
+    const stands = dimensionStands(walls, leaves);
+    return walls.map((wall, k) => ({ ...wall, at: stands[k]! }));
+  }, [room, corners, view, names]);
   return (
     <G>
       <Path
@@ -47,10 +76,7 @@ export const Walls = memo(function Walls({
       {room.openings
         .filter((opening) => opening.wall < corners.length)
         .map((opening) => {
-          const from = pointOnWall(corners, opening.wall, opening.fromMm);
-          const to = pointOnWall(corners, opening.wall, opening.fromMm + opening.widthMm);
-          const [ax, ay] = toPx(view, from.xMm, from.yMm);
-          const [bx, by] = toPx(view, to.xMm, to.yMm);
+          const [[ax, ay], [bx, by]] = ends(corners, opening, view);
           return (
             <OpeningDrawing
               key={opening.id}
@@ -64,23 +90,18 @@ export const Walls = memo(function Walls({
           );
         })}
       {dimensions
-        ? room.walls.map((wall, index) => {
-            const next = corners[(index + 1) % corners.length]!;
-            const [ax, ay] = toPx(view, corners[index]!.xMm, corners[index]!.yMm);
-            const [bx, by] = toPx(view, next.xMm, next.yMm);
-            return (
-              <Dimension
-                key={index}
-                ax={ax}
-                ay={ay}
-                bx={bx}
-                by={by}
-                figure={`${wall.drawn ? '~' : ''}${formatSpan(wall.lengthMm, room.units)}`}
-                name={wall.name || (names ? `W${index + 1}` : '')}
-                names={names}
-              />
-            );
-          })
+        ? dimensioned.map(({ a, b, label, at }, index) => (
+            <Dimension
+              key={index}
+              ax={a[0]}
+              ay={a[1]}
+              bx={b[0]}
+              by={b[1]}
+              label={label}
+              at={at}
+              inside={names ? room.walls[index]!.name || `W${index + 1}` : null}
+            />
+          ))
         : null}
     </G>
   );
