@@ -78,3 +78,38 @@ export {
   USUAL_STEP_CLASSES,
 } from './least-steps.ts';
 export { highsMixed } from './mixed-solver.ts';
+export { barsToBuy, changedRows, type LedgerOpening, ledgerOf, type LedgerRow } from './ledger.ts';
+export {
+  datumLevel,
+  type Level,
+  levelFrom,
+  LEVEL_OF,
+  type LevelOf,
+  type LevelRead,
+  type Underfoot,
+} from './level-read.ts';
+export { type DatumTie, oneDatum, type OneDatum } from './one-datum.ts';
+export {
+  type FinishedAt,
+  type HungLeaf,
+  judgeOpening,
+  type OpeningFacts,
+  type OpeningJudged,
+  type OpeningRules,
+  USUAL_CAP_MM,
+  USUAL_TRACK,
+  usualOpeningRules,
+} from './opening-judged.ts';
+export { type FixtureJudged, type HeightsJudged, judgeHeights, type RoomHeights } from './room-heights.ts';
+export { type RunBreaks, runBreaks, type RunOpening, type RunRoom } from './run-breaks.ts';
+export { cutFromStock, KERF_MM, type StockCut, type StockPlan } from './stock-lengths.ts';
+export {
+  type Disagreement,
+  onStorey,
+  type PlacedRoom,
+  type Pose,
+  type Storey,
+  storeyOf,
+  type StoreyRoom,
+  WALL_THICKNESS_MM,
+} from './storey.ts';

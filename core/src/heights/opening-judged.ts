@@ -172,12 +172,12 @@ function swing(
   const hung = leafOf(corners, opening, { hingeMm, latchMm, openDeg: opensDeg });
   const angle = (hung.closedDeg * Math.PI) / 180;
   const [ux, uy] = [Math.cos(angle), Math.sin(angle)];
-  /** The floor at the threshold: whichever of the two floors is the higher there, as far as they are known. */
+  /** The floor at the threshold: whichever of the two is the higher there; not known before both are. */
   const threshold = (alongMm: number, age: FloorAge): number | null => {
     const [place] = placesAt(corners, opening, [alongMm]);
-    const levels = [finishedAt(place!.inside.xMm, place!.inside.yMm)?.[age], beyondAt(beyond, alongMm)];
-    const known = levels.filter((mm) => typeof mm === 'number');
-    return known.length === 0 ? null : Math.max(...known);
+    const here = finishedAt(place!.inside.xMm, place!.inside.yMm)?.[age] ?? null;
+    const there = beyondAt(beyond, alongMm);
+    return here === null || there === null ? null : Math.max(here, there);
   };
   const under = (age: FloorAge) => (xMm: number, yMm: number) => {
     const [dx, dy] = [xMm - hung.hinge.xMm, yMm - hung.hinge.yMm];
