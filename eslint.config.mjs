@@ -38,6 +38,7 @@ const CORE_PARTS = {
     'scan',
     'flat',
     'levelling',
+    'heights',
   ],
   // The evidence goes through every kind of fact there is.
   formats: ['units', 'room', 'coverings', 'air', 'damp', 'soundness', 'scan', 'flat', 'levelling', 'verdict', 'kinds'],

@@ -2,6 +2,7 @@ import { damp } from './damp.ts';
 import { figures } from './figures.ts';
 import { flat } from './flat.ts';
 import { hazards } from './hazards.ts';
+import { heights } from './heights.ts';
 import { layers } from './layers.ts';
 import { levelling } from './levelling.ts';
 import { scan } from './scan.ts';
@@ -15,6 +16,7 @@ export const rest = {
   ...figures,
   ...flat,
   ...hazards,
+  ...heights,
   ...layers,
   ...levelling,
   ...scan,

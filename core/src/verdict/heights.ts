@@ -1,0 +1,200 @@
+import type { BarKind, FixtureJudged, HeightsJudged, LeafVerdict, OpeningJudged } from '../heights/index.ts';
+import { fixtureName, openingName, type Opening, type RoomFacts } from '../room/index.ts';
+import { gap, lower, reach, say, type Said } from '../said/index.ts';
+import { VERDICTS, type OwnCriterion, type Verdict } from './words.ts';
+
+/** Marks a leaf that is trimmed or a flange that is ringed: its step is ticked by this, and the id of what it is about. */
+export const HEIGHT_DONE = 'height/';
+
+type Finding = Pick<OwnCriterion, 'verdict' | 'margin' | 'next'>;
+type Room = Pick<RoomFacts, 'walls' | 'openings' | 'fixtures'>;
+
+/**
+ * Criteria of the heights of a room: steps at its openings, leaves over the floor, flanges and bays. Each is told by what decides
+ * it: the worst, and of equals the one whose reading would settle most.
+ */
+export function heightCriteria(room: Room, judged: HeightsJudged, done: ReadonlySet<string>): OwnCriterion[] {
+  const openings = judged.openings.flatMap((one) => {
+    const opening = room.openings.find(({ id }) => id === one.openingId);
+    return opening ? [{ one, opening }] : [];
+  });
+  const fixtures = judged.fixtures.flatMap((one) => {
+    const fixture = room.fixtures.find(({ id }) => id === one.fixtureId);
+    return fixture ? [{ one, name: say('verdict.heightsThing', { what: fixtureName(fixture) }) }] : [];
+  });
+  const isDone = (id: string) => done.has(HEIGHT_DONE + id);
+  const of = (id: string, title: Said, findings: Finding[]): OwnCriterion[] =>
+    findings.length === 0 ? [] : [{ id, title, ...worstOf(findings) }];
+  return [
+    ...of(
+      'heights-steps',
+      say('verdict.heightsStepsTitle'),
+      openings.map(({ one, opening }) => stepFinding(one, openingName(room, opening), isDone(one.openingId))),
+    ),
+    ...of(
+      'heights-leaves',
+      say('verdict.heightsLeavesTitle'),
+      openings.flatMap(({ one, opening }) =>
+        one.leaf ? [leafFinding(one, one.leaf, opening, openingName(room, opening), isDone(`leaf/${opening.id}`))] : [],
+      ),
+    ),
+    ...of(
+      'heights-fixtures',
+      say('verdict.heightsFixturesTitle'),
+      fixtures.map(({ one, name }) => fixtureFinding(one, name, isDone(one.fixtureId))),
+    ),
+  ];
+}
+
+const worstOf = (findings: readonly Finding[]): Finding =>
+  VERDICTS.flatMap((word: Verdict) => findings.filter(({ verdict }) => verdict === word))[0]!;
+
+const BAR_WORDS: Record<Exclude<BarKind, 'measure' | 'make-good'>, Said> = {
+  'run-through': say('verdict.barRunThrough'),
+  flat: say('verdict.barFlat'),
+  tilted: say('verdict.barTilted'),
+  'ramp-bar': say('verdict.barRampBar'),
+  reducer: say('verdict.barReducer'),
+  'made-ramp': say('verdict.barMadeRamp'),
+  nosing: say('verdict.barNosing'),
+  'carpet-bar': say('verdict.barCarpetBar'),
+};
+
+function stepFinding({ bar, ramp, toRead, step }: OpeningJudged, name: Said, isDone: boolean): Finding {
+  const beyond = toRead.find(({ of }) => of === 'beyond');
+  if (bar.kind === 'measure' || (beyond && !step))
+    return {
+      verdict: 'measure',
+      margin: say('verdict.heightsLevelUnknown', { name: lower(name) }),
+      next: say('verdict.heightsReadBeyond', { name: lower(name) }),
+    };
+  const stepMm = gap(bar.worstMm ?? 0);
+  if (bar.kind === 'make-good')
+    return {
+      verdict: 'work',
+      margin: say('verdict.heightsBothWays', { name: lower(name), stepMm }),
+      next: say('verdict.heightsMakeGood', { name: lower(name) }),
+    };
+  const bought = lower(BAR_WORDS[bar.kind]);
+  if (bar.nearLimitMm !== null || beyond)
+    return {
+      verdict: 'measure',
+      margin:
+        bar.nearLimitMm === null
+          ? say('verdict.heightsOneEnd', { name: lower(name), stepMm })
+          : say('verdict.heightsNearLimit', { name: lower(name), stepMm, limitMm: gap(bar.nearLimitMm) }),
+      next: say('verdict.heightsReadAgain', { bar: bought }),
+    };
+  if (bar.kind === 'made-ramp' && !isDone)
+    return {
+      verdict: 'work',
+      margin: say('verdict.heightsStepPastBars', { name: lower(name), stepMm }),
+      next: say('verdict.heightsRamp', { rampMm: reach(ramp?.lengthMm ?? 0) }),
+    };
+  return {
+    verdict: 'lay',
+    margin:
+      bar.kind === 'nosing'
+        ? say('verdict.heightsStairEdge', { name: lower(name) })
+        : say('verdict.heightsStep', { name: lower(name), stepMm, bar: bought }),
+    next: say('verdict.heightsSetBar', { bar: bought }),
+  };
+}
+
+/** Why a leaf is not for the installer to decide, and who decides. */
+const LEAF_STOPS: Record<Extract<LeafVerdict, { what: 'stop' }>['why'], Said> = {
+  'fire-need': say('verdict.leafFireNeed'),
+  'fire-seal': say('verdict.leafFireSeal'),
+  'fire-air': say('verdict.leafFireAir'),
+  'fire-gap': say('verdict.leafFireGap'),
+  'not-cut': say('verdict.leafNotCut'),
+  'past-trim': say('verdict.leafPastTrim'),
+};
+
+/** Reasons that hold whatever the figures are. */
+const BY_ITSELF: readonly string[] = ['fire-seal', 'fire-air'];
+
+function leafFinding(
+  { clearance }: OpeningJudged,
+  leaf: LeafVerdict,
+  opening: Opening,
+  name: Said,
+  isDone: boolean,
+): Finding {
+  const leastMm = gap(clearance?.leastMm ?? 0);
+  if (leaf.what === 'measure')
+    return {
+      verdict: 'measure',
+      margin: say('verdict.heightsLeafUnknown', { name: lower(name) }),
+      next: say('verdict.heightsReadLeaf'),
+    };
+  if (leaf.what === 'stop')
+    return {
+      verdict: 'stop',
+      margin: BY_ITSELF.includes(leaf.why)
+        ? say('verdict.heightsLeafIs', { name: lower(name), why: LEAF_STOPS[leaf.why] })
+        : say('verdict.heightsLeafStop', { name: lower(name), why: LEAF_STOPS[leaf.why], byMm: gap(leaf.byMm) }),
+      next: leaf.why.startsWith('fire') ? say('verdict.heightsFireDecides') : say('verdict.heightsLeafDecides'),
+    };
+  if (leaf.what === 'trim' && !isDone)
+    return {
+      verdict: 'work',
+      margin: say('verdict.heightsLeafTight', {
+        name: lower(name),
+        leastMm,
+        fromHingeMm: reach(clearance?.fromHingeMm ?? 0),
+        widthMm: reach(opening.widthMm),
+      }),
+      next: say('verdict.heightsTrim', { cutMm: gap(leaf.parallel.hingeMm) }),
+    };
+  return {
+    verdict: 'lay',
+    margin: say('verdict.heightsLeafFree', { name: lower(name), leastMm }),
+    next: say('verdict.heightsHangBack'),
+  };
+}
+
+function fixtureFinding({ flange, bay, toRead }: FixtureJudged, name: Said, isDone: boolean): Finding {
+  if (toRead)
+    return {
+      verdict: 'measure',
+      margin: say('verdict.heightsFixtureUnknown', { name: lower(name) }),
+      next: say('verdict.heightsReadFixture', { name: lower(name) }),
+    };
+  if (bay)
+    return bay.spareMm < 0
+      ? {
+          verdict: 'stop',
+          margin: say('verdict.heightsBayShort', { name: lower(name), shortMm: gap(-bay.spareMm) }),
+          next: say('verdict.heightsBayDecides'),
+        }
+      : {
+          verdict: 'lay',
+          margin: say('verdict.heightsBayFits', { name: lower(name), spareMm: gap(bay.spareMm) }),
+          next: say('verdict.heightsNothingMore'),
+        };
+  const overMm = gap(Math.abs(flange?.overMm ?? 0));
+  if (flange?.what === 'plumber')
+    return {
+      verdict: 'stop',
+      margin: say(flange.overMm < 0 ? 'verdict.heightsFlangeUnder' : 'verdict.heightsFlangeOver', {
+        name: lower(name),
+        overMm,
+      }),
+      next: say('verdict.heightsPlumber'),
+    };
+  if (flange?.what === 'rings' && !isDone)
+    return {
+      verdict: 'work',
+      margin: say('verdict.heightsFlangeUnder', { name: lower(name), overMm }),
+      next: say('verdict.heightsRings', {
+        count: flange.ringsMm.length,
+        sumMm: gap(flange.ringsMm.reduce((sum, mm) => sum + mm, 0)),
+      }),
+    };
+  return {
+    verdict: 'lay',
+    margin: say('verdict.heightsFlangeStands', { name: lower(name) }),
+    next: say('verdict.heightsNothingMore'),
+  };
+}
