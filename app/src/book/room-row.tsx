@@ -52,9 +52,9 @@ export function RoomRow({
   return (
     <Touch
       role="link"
-      label={[`${room.name}${verdict ? `: ${verdict}` : ''}`, ...(line ? [said(line.margin), said(line.next)] : [])]
+      label={[verdict ? `${room.name}: ${verdict}.` : room.name, ...(line ? [said(line.margin), said(line.next)] : [])]
         .filter(Boolean)
-        .join('. ')}
+        .join(' ')}
       onPress={() => router.push(`/rooms/${room.id}/${stageOf(line?.part)}`)}
       style={[styles.row, { borderColor: palette.rule }]}
     >
