@@ -5,7 +5,7 @@ import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button } from '../ui/button.tsx';
 import { Words } from '../ui/text.tsx';
 import { useKeys } from '../ui/use-keys.ts';
-import { Key, SideKey, type PadAction } from './pad-keys.tsx';
+import { Key, KEY_PLACE, SideKey, type PadAction } from './pad-keys.tsx';
 import { correct, EMPTY, entryMm, entryText, press, pressSixteenth, type Entry } from './entry.ts';
 import type { Written } from '../data/write.ts';
 import { Touch } from '../ui/touch.tsx';
@@ -272,12 +272,5 @@ const styles = StyleSheet.create({
   digits: { flex: 3 },
   side: { flex: 1.15 },
   row: { flexDirection: 'row' },
-  key: {
-    flex: 1,
-    minHeight: 56,
-    borderTopWidth: 1,
-    borderLeftWidth: 1,
-    alignItems: 'center',
-    justifyContent: 'center',
-  },
+  key: KEY_PLACE,
 });

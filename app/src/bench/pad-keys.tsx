@@ -67,21 +67,17 @@ export function SideKey({ label, onPress, off = null }: PadAction) {
   );
 }
 
+/** Where a key of the pad stands: whatever takes a key's place stands so too. */
+export const KEY_PLACE = {
+  flex: 1,
+  minHeight: 56,
+  borderTopWidth: 1,
+  borderLeftWidth: 1,
+  alignItems: 'center',
+  justifyContent: 'center',
+} as const;
+
 const styles = StyleSheet.create({
-  key: {
-    flex: 1,
-    minHeight: 56,
-    borderTopWidth: 1,
-    borderLeftWidth: 1,
-    alignItems: 'center',
-    justifyContent: 'center',
-  },
-  low: {
-    flex: 1,
-    minHeight: 48,
-    borderTopWidth: 1,
-    borderLeftWidth: 1,
-    alignItems: 'center',
-    justifyContent: 'center',
-  },
+  key: KEY_PLACE,
+  low: { ...KEY_PLACE, minHeight: 48 },
 });

@@ -1,15 +1,10 @@
 import fc from 'fast-check';
+import { CORNERS } from './invented-heights.ts';
 import { buildUpMm } from './build-up.ts';
 import { leafOf, placesAt } from './at-opening.ts';
 import { beyondAt, beyondToRead, stepAlong, type BeyondLevel } from './step-along.ts';
 import { placesAlong } from './step-profile.ts';
 
-const CORNERS = [
-  [0, 0],
-  [4000, 0],
-  [4000, 3000],
-  [0, 3000],
-].map(([xMm, yMm]) => ({ xMm: xMm!, yMm: yMm! }));
 const DOOR = { wall: 1, fromMm: 500, widthMm: 800 };
 
 test('places at an opening lie on its wall, and 50 mm inside the room', () => {

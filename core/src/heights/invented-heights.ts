@@ -109,3 +109,11 @@ export function inventedJob(seed: number, count: number): HeightsJob {
     limits: draw() < 0.5 ? [{ id: 'bay', sample: at(count - 1), leastMm: null, mostMm: half(between(12, 24)) }] : [],
   };
 }
+
+/** Corners of a room of 4 x 3 m, anticlockwise from its first. */
+export const CORNERS = [
+  { xMm: 0, yMm: 0 },
+  { xMm: 4000, yMm: 0 },
+  { xMm: 4000, yMm: 3000 },
+  { xMm: 0, yMm: 3000 },
+];

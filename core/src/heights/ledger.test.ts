@@ -1,13 +1,7 @@
 import { newOpening } from '../room/index.ts';
+import { CORNERS } from './invented-heights.ts';
 import { barsToBuy, changedRows, ledgerOf, type LedgerOpening } from './ledger.ts';
 import { judgeOpening, usualOpeningRules } from './opening-judged.ts';
-
-const CORNERS = [
-  [0, 0],
-  [4000, 0],
-  [4000, 3000],
-  [0, 3000],
-].map(([xMm, yMm]) => ({ xMm: xMm!, yMm: yMm! }));
 
 /** A door whose floor here lies so much over the floor beyond; null: nothing read beyond. */
 function opening(id: string, stepMm: number | null, widthMm = 800): LedgerOpening {

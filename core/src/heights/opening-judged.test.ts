@@ -6,14 +6,9 @@ import {
   type HungLeaf,
   type OpeningFacts,
 } from './opening-judged.ts';
+import { CORNERS } from './invented-heights.ts';
 import type { BeyondLevel } from './step-along.ts';
 
-const CORNERS = [
-  [0, 0],
-  [4000, 0],
-  [4000, 3000],
-  [0, 3000],
-].map(([xMm, yMm]) => ({ xMm: xMm!, yMm: yMm! }));
 const RULES = usualOpeningRules({ gapMm: 3, edgeMm: 2000 });
 /** A floor that lies level at 17 mm within the room, 16.8 once it is lived on. */
 const LEVEL: FinishedAt = (x, y) => (x > 0 && x < 4000 && y > 0 && y < 3000 ? { new: 17, used: 16.8 } : null);

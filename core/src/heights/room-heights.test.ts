@@ -1,14 +1,9 @@
 import { newFixture, newOpening } from '../room/index.ts';
+import { CORNERS } from './invented-heights.ts';
 import type { LevelOf, LevelRead } from './level-read.ts';
 import { usualOpeningRules, type FinishedAt } from './opening-judged.ts';
 import { judgeHeights, type RoomHeights } from './room-heights.ts';
 
-const CORNERS = [
-  [0, 0],
-  [4000, 0],
-  [4000, 3000],
-  [0, 3000],
-].map(([xMm, yMm]) => ({ xMm: xMm!, yMm: yMm! }));
 const LEVEL: FinishedAt = (x, y) => (x > 0 && x < 4000 && y > 0 && y < 3000 ? { new: 17, used: 17 } : null);
 let made = 0;
 const level = (of: LevelOf, aboutId: string, alongMm: number, levelMm: number): LevelRead => ({

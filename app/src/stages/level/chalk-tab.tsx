@@ -74,7 +74,7 @@ export function ChalkTab({ shown, room, points, at, onAt }: Props) {
         />
       </ButtonRow>
       <Words size="small" quiet>
-        Tapes square off each wall, to the centimetre. Join the points of one letter in their order.
+        {`Tapes square off each wall, to the ${room.units === 'metric' ? 'centimetre' : 'half inch'}. Join the points of one letter in their order.`}
       </Words>
     </View>
   );
