@@ -11,7 +11,7 @@ const ROOMS = 6;
 
 const started = performance.now();
 const floor = (x: number, y: number) => 17 + 3 * Math.sin(x / 700) * Math.cos(y / 900);
-const beyond = [0, 900].map((alongMm) => ({ alongMm, levelMm: 14, readBy: 'tape' as const }));
+const beyond = [0, 900].map((alongMm) => ({ alongMm, levelMm: 14, offMm: 1 }));
 const REPEATS = 20;
 for (let k = 0; k < REPEATS; k++) {
   const here = placesAlong(900).map((alongMm) => ({

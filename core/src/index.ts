@@ -6,6 +6,8 @@ export {
   type RoomRunner,
 } from './assess/assess-room.ts';
 export { dampContext } from './assess/damp-context.ts';
+export { heightsAfter, type LevelledBy } from './assess/heights-room.ts';
+export type { HeightsOfRoom } from './assess/heights-of.ts';
 export { layPlanks, levellingOf, planRoom } from './assess/level-room.ts';
 export { PARTS } from './assess/parts.ts';
 export type { PartName } from './assess/room-part.ts';

@@ -67,7 +67,7 @@ test('a room drawn otherwise on two devices is shown as both, and each part come
     await expect(page.getByTestId('sending')).toHaveText('1 waiting to send');
     const room = await roomOf(id);
     const opening = { id: 'arch-1', kind: 'archway', wall: 2, fromMm: 400, widthMm: 900, hinge: 'start', swing: 'in' };
-    const openings = [{ ...opening, beyond: 'unknown', beyondLevelMm: null, sharedId: null }];
+    const openings = [{ ...opening, beyond: 'unknown', sharedId: null }];
     expect(await elsewhere(`rooms/${id}`, room, { name: 'Tool store', openings })).toBe(200);
   });
   const trouble = page.getByTestId('trouble');

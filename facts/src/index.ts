@@ -32,4 +32,5 @@ export type { FieldProblem, Problem, SaidProblem } from './problem.ts';
 export { QUESTIONS } from './questions.ts';
 export { ownIdsOf, renamed } from './rename.ts';
 export { largestWrite } from './size.ts';
-export { isOlder, upgraded, upgradedFact, upgradeJobFile, withLatest } from './upgrade.ts';
+export { carriedLevels } from './carried-levels.ts';
+export { carriedOf, isOlder, upgraded, upgradedFact, upgradeJobFile, withLatest } from './upgrade.ts';

@@ -1,4 +1,5 @@
 import { ORIGIN, UNKNOWN_BASE } from '@maquette/core/room';
+import { carriedLevels } from './carried-levels.ts';
 import { JOB_FILE_VERSION } from './format.ts';
 import { isFactKind, KINDS, type FactKind } from './kinds.ts';
 import { upgradedAnswer } from './upgrade-answers.ts';
@@ -56,7 +57,7 @@ export function withLatest(kind: FactKind, body: Body): Body {
   return lacking.length === 0 ? body : { ...body, ...Object.fromEntries(lacking.map((name) => [name, since[name]])) };
 }
 
-const OLDER: unknown[] = [1, 2, 3, 4, 5, 6];
+const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
@@ -84,8 +85,39 @@ export function upgradedFact(fact: unknown): unknown {
   };
 }
 
+const list = (value: unknown): Body[] => (Array.isArray(value) ? value.filter(isObject) : []);
+
+/** Levels beyond openings, which earlier versions kept with the opening, as facts of their own that follow the file’s. */
+export function carriedOf(facts: readonly unknown[]): Body[] {
+  const kept = list(facts).filter(({ kind, deletedAt }) => typeof kind === 'string' && deletedAt === null);
+  const bodies = (kind: string, roomId: unknown) =>
+    kept.flatMap((fact) =>
+      fact['kind'] === kind && fact['roomId'] === roomId && isObject(fact['body'])
+        ? [{ ...fact['body'], id: String(fact['id']) }]
+        : [],
+    );
+  return kept.flatMap((fact) => {
+    const { kind, id, updatedAt, writeId, body } = fact;
+    if (kind !== 'rooms' || typeof id !== 'string' || typeof updatedAt !== 'string' || !isObject(body)) return [];
+    const openings = list(body['openings']) as never[];
+    const layers = bodies('layers', id).map((layer) => ({ where: [], ...layer })) as never[];
+    const done = bodies('ticks', id).map((tick: Body) => String(tick['key']));
+    return carriedLevels({ id, openings }, layers, done, updatedAt).map((level) => ({
+      kind: 'levels',
+      ...level,
+      roomId: id,
+      version: 1,
+      writeId,
+      updatedAt,
+      deletedAt: null,
+      replaced: [],
+    }));
+  });
+}
+
 /** A job file of an earlier version as one of today's; anything else as it is, to be checked. */
 export function upgradeJobFile(plain: unknown): unknown {
   if (!isObject(plain) || !isOlder(plain['version']) || !Array.isArray(plain['facts'])) return plain;
-  return { ...plain, version: JOB_FILE_VERSION, facts: (plain['facts'] as unknown[]).map(upgradedFact) };
+  const facts = (plain['facts'] as unknown[]).map(upgradedFact);
+  return { ...plain, version: JOB_FILE_VERSION, facts: [...facts, ...carriedOf(facts)] };
 }

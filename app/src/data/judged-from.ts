@@ -1,3 +1,4 @@
+import { nearWrites, type Near } from './joined-rooms.ts';
 import type { LikeShown } from './plain-facts.ts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
@@ -9,17 +10,18 @@ const today = () => new Date().toISOString().slice(0, 10);
 /** What a judgement is made from, in one line: the build that makes it, the day (evidence grows old by the day), and the writes. */
 export const judgedFrom = (writes: string) => `${build()} ${today()} ${writes}`;
 
-/** Every write that bears on a room, in one line: its own, its card's and job's, and what its job has of a like base. */
+/** Every write that bears on a room, in one line: its own, its card's and job's, what its job has of a like base, and what of joined rooms. */
 export function writesOf(
   room: Shown<'rooms'>,
   cardId: string,
   book: ShownBookLists,
   shown: ShownRoomLists,
   like: LikeShown,
+  near: readonly Near[] = [],
 ): string {
   const card = book.cards.find(({ id }) => id === cardId)?.writeId ?? cardId;
   const job = book.jobs.find(({ id }) => id === room.jobId)?.writeId ?? '';
   const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => f.writeId);
   const facts = Object.values(shown).flatMap((list) => list.map((fact) => fact.writeId));
-  return [room.writeId, card, job, like.otherAreaM2, like.writes, ...figures, ...facts].join(' ');
+  return [room.writeId, card, job, like.otherAreaM2, like.writes, ...figures, ...facts, nearWrites(near)].join(' ');
 }

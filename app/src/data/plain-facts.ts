@@ -1,5 +1,5 @@
 import type { RoomSet } from '@maquette/core';
-import type { CoveringCard } from '@maquette/core/coverings';
+import { findCard, type CoveringCard } from '@maquette/core/coverings';
 import { MEMBRANE, type LikeBases, type OtherRoom } from '@maquette/core/damp';
 import type { OwnFigure } from '@maquette/core/figures';
 import type { CountryFacts } from '@maquette/core/hazards';
@@ -18,10 +18,13 @@ import {
 } from '@maquette/facts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import { inOrder } from './in-order.ts';
+import { HEIGHTS_BY, type Near } from './joined-rooms.ts';
 import type { Shown } from './lay.ts';
 
 /** The facts of a room and what of its job bears on it, without what only storing is about. */
 export type PlainFacts = Omit<RoomSet, 'room' | 'card' | 'like'> & { like: LikeShown };
+/** What a judgement of damp knows of like bases where none is asked for: heights alone are read of joined rooms. */
+const NOTHING_LIKE: LikeBases = { otherAreaM2: 0, otherTests: {}, others: [] };
 
 const sameItems = (a: readonly unknown[], b: readonly unknown[]) =>
   a.length === b.length && a.every((v, i) => v === b[i]);
@@ -87,6 +90,29 @@ export function createPlainFacts() {
     return list;
   }
 
+  /** Joined rooms as their floors are judged from: the same objects while nothing of them changes. */
+  function neighboursOf(scope: string, near: readonly Near[], book: ShownBookLists, ofJob: OfJob): RoomSet[] {
+    const sets = near.flatMap(({ room, lists: shown }): RoomSet[] => {
+      const own = book.cards.map((card) => plain('cards', card) as CoveringCard);
+      const card = findCard(own, room.cardId);
+      if (!card) return [];
+      const facts = listsOf(ROOM_FACT_KINDS, (kind) =>
+        (HEIGHTS_BY as readonly RoomFactKind[]).includes(kind) ? listOf(room.id, kind, shown[kind]) : NONE,
+      );
+      const set = {
+        ...facts,
+        ...ofJob,
+        like: NOTHING_LIKE,
+        neighbours: NONE,
+        room: plain('rooms', room),
+        card,
+        // Each list holds the facts of its kind: they passed their class when they were entered.
+      } as unknown as RoomSet;
+      return [keptValue(`${scope}/near/${room.id}`, set, sameFields)];
+    });
+    return kept(`${scope}/neighbours`, sets);
+  }
+
   const likeOf = (room: Shown<'rooms'>, book: ShownBookLists, testsOf: TestsOf): LikeShown =>
     keptValue(
       `${room.id}/like`,
@@ -113,12 +139,17 @@ export function createPlainFacts() {
       return keptValue(`${room.id}/set`, set, sameFields);
     },
     /** What a room of a job is judged from, but for the room and its card. */
-    factsOf(room: Shown<'rooms'>, shown: ShownRoomLists, book: ShownBookLists, testsOf: TestsOf): PlainFacts {
+    factsOf(
+      room: Shown<'rooms'>,
+      shown: ShownRoomLists,
+      book: ShownBookLists,
+      testsOf: TestsOf,
+      near: readonly Near[] = [],
+    ): PlainFacts {
       const scope = room.id;
       const job = book.jobs.find((other) => other.id === room.jobId);
       const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => plain('figures', f));
-      const next = {
-        ...listsOf(ROOM_FACT_KINDS, (kind) => listOf(scope, kind, shown[kind])),
+      const ofJob: OfJob = {
         figures: kept(`${scope}/figures`, figures) as readonly OwnFigure[],
         country: keptValue<CountryFacts>(
           `${scope}/country`,
@@ -129,13 +160,22 @@ export function createPlainFacts() {
           },
           sameFields,
         ),
+      };
+      const next = {
+        ...listsOf(ROOM_FACT_KINDS, (kind) => listOf(scope, kind, shown[kind])),
+        ...ofJob,
         like: likeOf(room, book, testsOf),
+        neighbours: neighboursOf(scope, near, book, ofJob),
         // Each list holds the facts of its kind: they passed their class when they were entered.
       } as unknown as PlainFacts;
       return keptValue(`${scope}/all`, next, sameFields);
     },
   };
 }
+
+const NONE: never[] = [];
+/** What of its job bears on every room alike. */
+type OfJob = Pick<RoomSet, 'figures' | 'country'>;
 
 /** Damp tests of a room as this device last heard of them. */
 const TOLD_BY = ['dampTests', 'dampReadings', 'airReadings', 'airLogs', 'answers'] as const;

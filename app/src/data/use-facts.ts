@@ -1,10 +1,11 @@
 import { useMemo, useState, useSyncExternalStore } from 'react';
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import type { RoomSet } from '@maquette/core';
 import { findCard, type CoveringCard } from '@maquette/core/coverings';
 import type { RoomFacts } from '@maquette/core/room';
 import type { RoomLists } from '@maquette/facts';
 import { bookKey, nextRead, roomKey } from './client.ts';
+import { joinedRooms, type Near } from './joined-rooms.ts';
 import { outbox, queries, store } from './device.ts';
 import { writesOf } from './judged-from.ts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
@@ -81,19 +82,42 @@ export function useRoom(roomId: string): ShownRoom {
   const lists = useSyncExternalStore(store.subscribe, () => store.room(roomId));
   const room = book.rooms.find((other) => other.id === roomId) ?? null;
   const job = book.jobs.find((other) => other.id === room?.jobId) ?? null;
+  const near = useNear(room, book);
   const own = useMemo(() => book.cards.map((card) => maker.card(card)), [book.cards, maker]);
   const card = room ? findCard(own, room.cardId) : null;
-  const plain = useMemo(() => maker.factsOf(room ?? NO_ROOM, lists, book, testsOf), [maker, room, lists, book]);
+  const plain = useMemo(
+    () => maker.factsOf(room ?? NO_ROOM, lists, book, testsOf, near),
+    [maker, room, lists, book, near],
+  );
   const facts = useMemo(() => room && maker.room(room), [maker, room]);
   const set = useMemo(() => (facts && card ? maker.setOf(plain, facts, card) : null), [maker, plain, facts, card]);
   const writes = useMemo(
-    () => (room && card ? writesOf(room, card.id, book, lists, plain.like) : ''),
-    [room, card, book, lists, plain],
+    () => (room && card ? writesOf(room, card.id, book, lists, plain.like, near) : ''),
+    [room, card, book, lists, plain, near],
   );
   const loading = book.loading || (isPending && data === undefined && !unsent);
   return useMemo(
     () => ({ ...lists, room, facts, job, card, plain, set, writes, loading }),
     [lists, room, facts, job, card, plain, set, writes, loading],
+  );
+}
+
+/** Rooms joined to a room by shared openings, with their facts as they are on this device: fetched where they are not here yet. */
+function useNear(room: Shown<'rooms'> | null, book: ShownBook): Near[] {
+  const joined = useMemo(() => (room ? joinedRooms(room, book.rooms) : []), [room, book.rooms]);
+  useQueries({
+    queries: joined.map(({ id }) => ({
+      queryKey: roomKey(id),
+      queryFn: () => store.readRoom(id),
+      enabled: !store.isUnsent(id),
+      staleTime: 10_000,
+    })),
+  });
+  const ids = useMemo(() => joined.map(({ id }) => id), [joined]);
+  const lists = useSyncExternalStore(store.subscribe, () => store.rooms(ids));
+  return useMemo(
+    () => joined.flatMap((other, i) => (lists[i] ? [{ room: other, lists: lists[i] }] : [])),
+    [joined, lists],
   );
 }
 

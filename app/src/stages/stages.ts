@@ -2,6 +2,7 @@ import type { RoomPicture } from '@maquette/core';
 import { worstVerdict, type Verdict } from '@maquette/core/verdict/words';
 import damp from './damp/index.tsx';
 import flat from './flat/index.tsx';
+import heights from './heights/index.tsx';
 import level from './level/index.tsx';
 import room from './room/index.tsx';
 import sound from './sound/index.tsx';
@@ -10,7 +11,7 @@ import type { CoursePlank } from './stage-props.ts';
 import strip from './strip/index.tsx';
 
 /** The stages of a room, in the order of the work: course, keys, addresses and marks follow from this list. */
-export const STAGES = [room, strip, damp, sound, flat, level] as const;
+export const STAGES = [room, strip, damp, sound, flat, level, heights] as const;
 export type Stage = (typeof STAGES)[number]['id'];
 
 export function isStage(value: unknown): value is Stage {

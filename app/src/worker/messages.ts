@@ -1,4 +1,4 @@
-import type { RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
+import type { LevelledBy, RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
@@ -52,6 +52,8 @@ interface FromFacts {
 type RoomAsk = FromFacts & { kind: 'line' | 'judge' | 'prove' | 'schools' | 'plan' | 'grid' | 'rules' };
 /** Planks laid over the floor as it is, or as a way would leave it. */
 type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
+/** Heights over the floor as a way would leave it; over the floor as it lies they come with the picture. */
+type HeightsAsk = FromFacts & { kind: 'heights'; after: LevelledBy | null };
 
 /** A way to be worked out by the programme, its nodes so many cells apart. */
 export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; pace: Pace };
@@ -70,6 +72,7 @@ export type Ask =
   | RoomAsk
   | ProgrammeAsk
   | PlanksAsk
+  | HeightsAsk
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
@@ -99,6 +102,7 @@ export interface Answers {
   /** What the smallest fill would cost under each common rule. */
   rules: RuleCost[];
   planks: PlanksAnswer | null;
+  heights: NonNullable<RoomPicture['heights']>;
   forecast: DryingForecast;
   scan: ScanAnswer;
   text: TextAnswer;

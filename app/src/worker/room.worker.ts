@@ -1,4 +1,13 @@
-import { assessRoom, layPlanks, levellingOf, pictureOf, planRoom, roomRunner, surfacePicture } from '@maquette/core';
+import {
+  assessRoom,
+  heightsAfter,
+  layPlanks,
+  levellingOf,
+  pictureOf,
+  planRoom,
+  roomRunner,
+  surfacePicture,
+} from '@maquette/core';
 import type { RoomAssessment, RoomSet, SurfacePicture } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
 import { underEachSchool, type FloorSurface } from '@maquette/core/flat';
@@ -65,6 +74,7 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   const facts = setOf(ask);
   if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);
   if (ask.kind === 'plan') return planRoom(facts, ask.atUtc, { runner });
+  if (ask.kind === 'heights') return heightsAfter(facts, ask.atUtc, ask.after, { runner });
   const assessment = assess(ask, facts);
   if (ask.kind === 'planks') return layPlanks(assessment, facts, ask.after);
   if (ask.kind === 'judge' || ask.kind === 'prove')

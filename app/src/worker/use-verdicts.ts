@@ -7,6 +7,7 @@ import { store } from '../data/device.ts';
 import { writesOf } from '../data/judged-from.ts';
 import { nowUtc } from '../data/ids.ts';
 import { whenIdle } from '../data/when-idle.ts';
+import { joinedRooms } from '../data/joined-rooms.ts';
 import { createPlainFacts } from '../data/plain-facts.ts';
 import { testsOf, type ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
@@ -82,9 +83,13 @@ export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
         const shown = lists[i];
         if (!card || !shown || (!rooms[i] && !store.isUnsent(room.id))) return [];
         const like = maker.like(room, book, testsOf);
+        const near = joinedRooms(room, book.rooms).flatMap((other) => {
+          const there = lists[book.rooms.indexOf(other)];
+          return there ? [{ room: other, lists: there }] : [];
+        });
         // Most rooms were judged before: the set is made of those alone that were not.
-        const set = () => maker.setOf(maker.factsOf(room, shown, book, testsOf), maker.room(room), card);
-        return [{ roomId: room.id, set, writes: writesOf(room, card.id, book, shown, like) }];
+        const set = () => maker.setOf(maker.factsOf(room, shown, book, testsOf, near), maker.room(room), card);
+        return [{ roomId: room.id, set, writes: writesOf(room, card.id, book, shown, like, near) }];
       }),
     [book, lists, rooms, maker],
   );

@@ -5,6 +5,7 @@ import type { BaseKind, Plan } from '../room/index.ts';
 import { lower, say, type Sayable } from '../said/index.ts';
 import type { StripPlan } from '../stripout/index.ts';
 import { worstVerdict, type Criterion, type Verdict } from '../verdict/index.ts';
+import type { HeightsOfRoom } from './heights-of.ts';
 import { PARTS } from './parts.ts';
 import type { PartName, PartStates } from './room-part.ts';
 import type { RoomSet } from './room-set.ts';
@@ -25,6 +26,8 @@ export interface RoomAssessment {
   surfaceGates: Record<'grind' | 'prime' | 'fix', Gate>;
   /** What the planks will lie over once the choices are carried out. */
   laidOver: BaseKind;
+  /** Null where heights were left out. */
+  heights: HeightsOfRoom | null;
   /** Null where damp was left out. */
   damp: DampState | null;
   /** The earliest time at which the same facts would be judged otherwise; null: at no time. */
@@ -47,9 +50,9 @@ export interface AssessOptions {
   surfaced?: (floor: FloorSurface) => void;
 }
 
-/** What parts say by themselves, so that no line speaks against another: work on the floor comes after what is stopped, and none is advised that is closed. */
+/** What parts say by themselves, so that no line speaks against another: work on the floor comes after what is stopped (a door or a stair does not hold it up), and none is advised that is closed. */
 function agreed(criteria: readonly Criterion[], { grind }: RoomAssessment['surfaceGates']): Criterion[] {
-  const stopped = criteria.find(({ verdict }) => verdict === 'stop');
+  const stopped = criteria.find(({ verdict, part }) => verdict === 'stop' && part !== 'heights');
   return criteria.map((c) => {
     if (c.part !== 'flat' || c.verdict !== 'work') return c;
     if (stopped) return { ...c, next: say('verdict.afterStop', { title: lower(stopped.title) }) };
@@ -61,7 +64,7 @@ function agreed(criteria: readonly Criterion[], { grind }: RoomAssessment['surfa
 
 const codeOf = (said: Sayable): string | null => (typeof said === 'object' && 'code' in said ? said.code : null);
 
-const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat'];
+const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat', 'heights'];
 
 /**
  * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at:
@@ -97,6 +100,7 @@ export function assessRoom(
     strip: strip.plan,
     surfaceGates: strip.surfaceGates,
     laidOver: strip.laidOver,
+    heights: of('heights') ?? null,
     damp: of('damp')?.state ?? null,
     validUntil,
   };

@@ -22,6 +22,7 @@ import {
   type Station,
 } from '../flat/index.ts';
 import type { RoomAssessment } from './assess-room.ts';
+import type { HeightsOfRoom } from './heights-of.ts';
 import type { DampState } from '../damp/index.ts';
 import type { BaseKind, PointMm, RoomFacts } from '../room/index.ts';
 import { shownFailure, type ShownFailure } from './shown-failure.ts';
@@ -94,6 +95,8 @@ export interface RoomPicture {
   surfaceGates: RoomAssessment['surfaceGates'];
   laidOver: BaseKind;
   damp: DampState | null;
+  /** Null where heights were left out. */
+  heights: HeightsOfRoom | null;
 }
 
 /** What is drawn of the surface before anything is judged. */
@@ -156,7 +159,7 @@ export function pictureOf(
   works: readonly LevellingWork[] = [],
   drawn?: SurfacePicture | null,
 ): RoomPicture {
-  const { verdict, criteria, plan, spacingMm, stations, flat, chance, strip, surfaceGates, laidOver, damp } =
+  const { verdict, criteria, plan, spacingMm, stations, flat, chance, strip, surfaceGates, laidOver, damp, heights } =
     assessment;
   const achieved = achievedOf(works, flat?.heights.heights ?? []);
   const blank = {
@@ -187,6 +190,7 @@ export function pictureOf(
     surfaceGates,
     laidOver,
     damp,
+    heights,
   };
   if (!flat) return blank;
   return {

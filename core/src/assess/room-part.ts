@@ -4,6 +4,7 @@ import type { Gate } from '../hazards/index.ts';
 import type { LevellingJob, LevellingPlan } from '../levelling/index.ts';
 import type { BaseKind, Plan } from '../room/index.ts';
 import type { StripContext, StripPlan } from '../stripout/index.ts';
+import type { HeightsOfRoom } from './heights-of.ts';
 import type { Part } from './part.ts';
 import type { RoomSet } from './room-set.ts';
 
@@ -16,6 +17,7 @@ export interface PartStates {
   surface: SurfaceState;
   sure: FailureChance | null;
   flat: null;
+  heights: HeightsOfRoom;
   levelJob: LevelWork | null;
   levelling: LevellingPlan | null;
 }

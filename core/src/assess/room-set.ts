@@ -16,6 +16,8 @@ export interface RoomSet extends RoomFactLists {
   figures: readonly OwnFigure[];
   country: CountryFacts;
   like: LikeBases;
+  /** Rooms of the job that hang together with this one by the openings they share, each with what it is judged from; theirs are left out. */
+  neighbours: readonly RoomSet[];
 }
 
 const NO_COUNTRY: CountryFacts = { country: null, asbestosFrom: null, leadFrom: null };
@@ -35,5 +37,14 @@ export function roomSet(
   card: CoveringCard,
   facts: Partial<Omit<RoomSet, 'room' | 'card'>> = {},
 ): RoomSet {
-  return { ...noFacts(), figures: [], country: NO_COUNTRY, like: NO_DAMP_FACTS.like, ...facts, room, card };
+  return {
+    ...noFacts(),
+    figures: [],
+    country: NO_COUNTRY,
+    like: NO_DAMP_FACTS.like,
+    neighbours: [],
+    ...facts,
+    room,
+    card,
+  };
 }

@@ -1,5 +1,6 @@
 import { say } from '../said/index.ts';
 import { figure, PRICE, type FigureSpec } from './figure.ts';
+import { HEIGHT_FIGURES } from './height-figures.ts';
 import { LEVELLING_FIGURES } from './levelling-figures.ts';
 
 const SAFE = say('figures.safe');
@@ -8,6 +9,7 @@ const SHEET = say('figures.sheet');
 /** Every default by name. A job's own figure of the same name takes its place. */
 export const FIGURES = {
   ...LEVELLING_FIGURES,
+  ...HEIGHT_FIGURES,
   'carry-kg': figure(say('figures.carryKg'), 25, 'kg', 5, 60, SAFE),
   'piece-mm': figure(say('figures.pieceMm'), 1200, 'mm', 300, 3000),
   'strip-wide-mm': figure(say('figures.stripWideMm'), 1000, 'mm', 300, 2000),

@@ -30,6 +30,16 @@ const INCHES: Partial<Record<FigureName, number>> = {
   'panel-mm': 1 / 4,
   'plank-length-mm': 48,
   'plank-width-mm': 7,
+  'bar-flat-mm': 1 / 16,
+  'bar-tilted-mm': 3 / 16,
+  'bar-reducer-mm': 9 / 16,
+  'bar-carpet-mm': 9 / 16,
+  'bar-stock-mm': 108,
+  'access-upright-mm': 1 / 4,
+  'access-bevel-mm': 1 / 2,
+  'leaf-hollow-mm': 3 / 8,
+  'leaf-solid-mm': 3 / 4,
+  'stair-range-mm': 3 / 16,
 };
 
 /** A figure's default in a room of some units. */

@@ -2,4 +2,5 @@ export type { FigureSpec } from './figure.ts';
 export { type FigureName, FIGURES, isFigure } from './figures.ts';
 export { usualOf } from './imperial.ts';
 export { type FigureOf, figuresOf, type OwnFigure } from './own.ts';
+export { HEIGHT_FIGURES } from './height-figures.ts';
 export { LEVELLING_FIGURES } from './levelling-figures.ts';

@@ -20,6 +20,7 @@ export {
 export { FAILURE_SHARE_MOST, type FailureChance, failureChance, smallestSeen, typicalSpacing } from './failure.ts';
 export { type FlatMemo, flatMemo, type FloorSurface, floorSurface } from './floor-surface.ts';
 export { CERTIFIED_DIRECTIONS, deviation, edgeSteps, gapMap, type Placement, worstOf } from './gap-map.ts';
+export { baseAt } from './scanned.ts';
 export { cellAt, cellCentre, type Grid, gridOver, restrict } from './grid.ts';
 export { CLOSING_LIMIT_MM, type Height, heightsOf, type SetUpState } from './heights.ts';
 export { acrossJoists, joistEvidence, joistsOf } from './joists.ts';

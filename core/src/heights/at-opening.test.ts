@@ -30,7 +30,7 @@ test.each([
   expect(leaf.hinge.yMm + 800 * Math.sin(angle)).toBeCloseTo(open[1], 6);
 });
 
-const read = (alongMm: number, levelMm: number): BeyondLevel => ({ alongMm, levelMm, readBy: 'tape' });
+const read = (alongMm: number, levelMm: number): BeyondLevel => ({ alongMm, levelMm, offMm: 1 });
 
 test('both ends are read beyond, and the middle of a wide opening', () => {
   expect(beyondToRead(800, [])).toEqual([0, 800]);

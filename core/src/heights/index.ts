@@ -43,7 +43,16 @@ export {
   SKIRTING_MM,
   type SkirtingVerdict,
 } from './skirting.ts';
-export { bestTread, evenRisers, type FlightAfter, flightAfter, type StairCode, USUAL_STAIR } from './stair.ts';
+export {
+  bestTread,
+  evenRisers,
+  type FlightAfter,
+  flightAfter,
+  type StairCode,
+  type StairJudged,
+  TREADS_MM,
+  USUAL_STAIR,
+} from './stair.ts';
 export { placesAlong, type StepAt, stepProfile, type StepProfile } from './step-profile.ts';
 export { deepenMm, type Packing, packingUnder, tiltDeg, type TrackBar } from './tilted-base.ts';
 export { combined, READ_BY_MM, type ReadBy } from './uncertain.ts';
@@ -57,7 +66,7 @@ export {
   undercut,
   UNDERCUT_AIR_MM,
 } from './undercut.ts';
-export { clearWidthMm, type Exit, type Machine, type WayOut, wayOut } from './way-out.ts';
+export { WAY_OUT_MM, clearWidthMm, type Exit, type Machine, type WayOut, wayOut } from './way-out.ts';
 export { INSIDE_MM, leafOf, OPENS_DEG, type PlaceAtOpening, placesAt } from './at-opening.ts';
 export { beyondAt, type BeyondLevel, beyondToRead, MIDDLE_OVER_MM, type StepAlong, stepAlong } from './step-along.ts';
 export {
@@ -80,6 +89,7 @@ export {
 export { highsMixed } from './mixed-solver.ts';
 export { barsToBuy, changedRows, type LedgerOpening, ledgerOf, type LedgerRow } from './ledger.ts';
 export {
+  type BaseAlong,
   datumLevel,
   type Level,
   levelFrom,
@@ -100,7 +110,21 @@ export {
   USUAL_TRACK,
   usualOpeningRules,
 } from './opening-judged.ts';
-export { type FixtureJudged, type HeightsJudged, judgeHeights, type RoomHeights } from './room-heights.ts';
+export { type HeightsJudged, judgeHeights, levelsBeyond, type RoomHeights } from './room-heights.ts';
+export { ACCESS } from './questions.ts';
+export { type ApplianceSize, type FixtureJudged, rimPlaces } from './fixture-judged.ts';
+export { buildUpOf, usualBuildUp } from './usual-build-up.ts';
+export {
+  type ApplianceFact,
+  type BuildUpFact,
+  type FlightFact,
+  HEIGHT_RANGES,
+  type LeafFact,
+  type LevelFact,
+  type PartingFact,
+  type PoseFact,
+  type SkirtingFact,
+} from './facts.ts';
 export { type RunBreaks, runBreaks, type RunOpening, type RunRoom } from './run-breaks.ts';
 export { cutFromStock, KERF_MM, type StockCut, type StockPlan } from './stock-lengths.ts';
 export {

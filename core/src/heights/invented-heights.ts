@@ -1,3 +1,4 @@
+import type { LevelFact } from './facts.ts';
 import { seeded } from '../units/index.ts';
 import { USUAL_STEP_CLASSES, type HeightRoom, type HeightsJob } from './least-steps.ts';
 
@@ -117,3 +118,19 @@ export const CORNERS = [
   { xMm: 4000, yMm: 3000 },
   { xMm: 0, yMm: 3000 },
 ];
+
+/** A level taped in the middle beyond an opening, over so much of an old floor. */
+export const tapedBeyond = (openingId: string, overMm: number, lyingMm = 0): LevelFact => ({
+  id: `beyond-${openingId}`,
+  of: 'beyond',
+  aboutId: openingId,
+  alongMm: 400,
+  readBy: 'tape',
+  setupId: null,
+  rodMm: null,
+  overMm,
+  lyingMm,
+  datumMm: null,
+  takenAt: '2026-05-04T08:00:00.000Z',
+  note: '',
+});

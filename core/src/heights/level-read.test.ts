@@ -9,6 +9,7 @@ const read = (more: Partial<LevelRead>): LevelRead => ({
   setupId: 's',
   rodMm: 1330,
   overMm: null,
+  lyingMm: null,
   datumMm: null,
   ...more,
 });
@@ -26,7 +27,9 @@ test('by tape it is what the figure made of the floor there when it was entered,
   expect(made.offMm).toBeCloseTo(Math.sqrt(5), 9);
   expect(datumLevel(5, { baseMm: [1, 2, 3], lyingMm: 0 }, 'tape')!.offMm).toBeCloseTo(Math.sqrt(1.25), 9);
   expect(datumLevel(5, { baseMm: [], lyingMm: 12 }, 'tape')).toBeNull();
-  const taped = read({ readBy: 'tape', setupId: null, rodMm: null, overMm: 5, datumMm: made.levelMm });
-  expect(levelFrom(taped, new Map())).toEqual({ levelMm: 19, offMm: 1 });
+  const taped = read({ readBy: 'tape', setupId: null, rodMm: null, overMm: 5, lyingMm: 12, datumMm: made.levelMm });
+  expect(levelFrom(taped, new Map())).toEqual(made);
+  // Entered before the floor was read: it waits for that, and then stands over the base that is read.
   expect(levelFrom({ ...taped, datumMm: null }, new Map())).toBeNull();
+  expect(levelFrom({ ...taped, datumMm: null }, new Map(), () => [1, 2, 3])).toEqual(made);
 });

@@ -11,14 +11,15 @@ export type LevelOf = (typeof LEVEL_OF)[number];
 export interface LevelRead {
   id: string;
   of: LevelOf;
-  /** The opening or fixture, and how far along it, mm. */
+  /** The opening, fixture or wall, and how far along it, mm. */
   aboutId: string;
   alongMm: number;
   readBy: ReadBy;
   setupId: string | null;
   rodMm: number | null;
-  /** Over what lay there, mm, and the level over the datum that made; null while the floor there was not read yet. */
+  /** Over what lay there, mm; how thick the old floor was that it stood on, and the level over the datum that made: null while the floor there was not read yet. */
   overMm: number | null;
+  lyingMm: number | null;
   datumMm: number | null;
 }
 
@@ -28,14 +29,27 @@ export interface Level {
   offMm: number;
 }
 
-/** The level something has over the room's datum; null where its set-up is not tied, or the floor was not read when it was taped. */
-export function levelFrom(read: LevelRead, sightMm: ReadonlyMap<string, number>): Level | null {
-  const offMm = READ_BY_MM[read.readBy];
+/** Bare base along the edge a tape stood at, mm over the datum; places that are not read are left out. */
+export type BaseAlong = (read: LevelRead) => readonly number[];
+
+/**
+ * The level something has over the room's datum; null where its set-up is not tied, or where it was taped over a floor that nobody
+ * has read to this day.
+ */
+export function levelFrom(
+  read: LevelRead,
+  sightMm: ReadonlyMap<string, number>,
+  baseAlong: BaseAlong = () => [],
+): Level | null {
   if (read.readBy === 'staff') {
     const sight = read.setupId === null ? undefined : sightMm.get(read.setupId);
-    return sight === undefined || read.rodMm === null ? null : { levelMm: sight - read.rodMm, offMm };
+    return sight === undefined || read.rodMm === null
+      ? null
+      : { levelMm: sight - read.rodMm, offMm: READ_BY_MM[read.readBy] };
   }
-  return read.datumMm === null ? null : { levelMm: read.datumMm, offMm };
+  if (read.datumMm !== null) return { levelMm: read.datumMm, offMm: tapedOff(read.readBy, read.lyingMm ?? 0) };
+  if (read.overMm === null) return null;
+  return datumLevel(read.overMm, { baseMm: baseAlong(read), lyingMm: read.lyingMm ?? 0 }, read.readBy);
 }
 
 /** The surface a tape stood on, as far as it is known. */
@@ -53,6 +67,8 @@ export interface Underfoot {
 export function datumLevel(overMm: number, { baseMm, lyingMm }: Underfoot, readBy: ReadBy): Level | null {
   if (baseMm.length === 0) return null;
   const surfaceMm = baseMm.reduce((sum, mm) => sum + mm, 0) / baseMm.length + lyingMm;
-  const surfaceOffMm = lyingMm > 0 ? READ_BY_MM.eye : READ_BY_MM.staff;
-  return { levelMm: surfaceMm + overMm, offMm: combined(READ_BY_MM[readBy], surfaceOffMm) };
+  return { levelMm: surfaceMm + overMm, offMm: tapedOff(readBy, lyingMm) };
 }
+
+const tapedOff = (readBy: ReadBy, lyingMm: number) =>
+  combined(READ_BY_MM[readBy], lyingMm > 0 ? READ_BY_MM.eye : READ_BY_MM.staff);

@@ -9,14 +9,23 @@ import {
 import { CORNERS } from './invented-heights.ts';
 import type { BeyondLevel } from './step-along.ts';
 
-const RULES = usualOpeningRules({ gapMm: 3, edgeMm: 2000 });
+const RULES = { ...usualOpeningRules({ gapMm: 3, edgeMm: 2000 }), capMm: 0 };
 /** A floor that lies level at 17 mm within the room, 16.8 once it is lived on. */
 const LEVEL: FinishedAt = (x, y) => (x > 0 && x < 4000 && y > 0 && y < 3000 ? { new: 17, used: 16.8 } : null);
 const beyond = (startMm: number, endMm: number): BeyondLevel[] => [
-  { alongMm: 0, levelMm: startMm, readBy: 'staff' },
-  { alongMm: 800, levelMm: endMm, readBy: 'staff' },
+  { alongMm: 0, levelMm: startMm, offMm: 0.5 },
+  { alongMm: 800, levelMm: endMm, offMm: 0.5 },
 ];
-const LEAF: HungLeaf = { kind: 'solid', dropSeal: false, cutBeforeMm: 0, hingeMm: 24, latchMm: 23, opensDeg: 90 };
+const LEAF: HungLeaf = {
+  kind: 'solid',
+  dropSeal: false,
+  cutBeforeMm: 0,
+  hingeMm: 24,
+  latchMm: 23,
+  opensDeg: 90,
+  airMm: null,
+  rugMm: 0,
+};
 const door = (more: Partial<OpeningFacts> = {}): OpeningFacts => ({
   opening: { ...newOpening('d', 0, 500, 800), beyond: 'tile' },
   beyond: beyond(17, 17),
@@ -68,7 +77,11 @@ test('a step no bar takes has its ramp; where access rules apply the bar’s top
   const low = judgeOpening(CORNERS, door({ beyond: beyond(0, 0), leaf: null }), LEVEL, RULES);
   expect(low.ramp).toMatchObject({ shape: 'straight', stepMm: 17 });
   const access = { uprightMm: 6, bevelledMm: 13, bevelRatio: 2, rampRatio: 12 };
-  const judged = judgeOpening(CORNERS, door({ beyond: beyond(9, 9), leaf: null }), LEVEL, { ...RULES, access });
+  const judged = judgeOpening(CORNERS, door({ beyond: beyond(9, 9), leaf: null }), LEVEL, {
+    ...RULES,
+    capMm: 3,
+    access,
+  });
   expect(judged.access).toEqual({ shape: 'bevelled', lengthMm: 22 });
 });
 
@@ -98,4 +111,35 @@ test('a fire leaf over a floor that sinks is stopped by its gap, though nothing 
 test('a step within what its readings may be off of a limit is provisional', () => {
   expect(judgeOpening(CORNERS, door({ beyond: beyond(11.3, 11.3), leaf: null }), LEVEL, RULES).provisional).toBe(true);
   expect(judgeOpening(CORNERS, door({ beyond: beyond(12.5, 12.5), leaf: null }), LEVEL, RULES).provisional).toBe(false);
+});
+
+test('a bar’s cap and a rug stand under the leaf; a floor that runs through has none', () => {
+  const least = (more: Partial<OpeningFacts>, rules = { ...RULES, capMm: 3 }) =>
+    judgeOpening(CORNERS, door(more), LEVEL, rules).clearance!.leastMm;
+  expect(least({})).toBeCloseTo(3, 6);
+  expect(least({ goesOn: true })).toBeCloseTo(6, 6);
+  expect(least({ leaf: { ...LEAF, rugMm: 4 } }, RULES)).toBeCloseTo(2, 6);
+});
+
+test('air asked for under this leaf is taken off its underside', () => {
+  const verdict = (airMm: number | null) =>
+    judgeOpening(CORNERS, door({ leaf: { ...LEAF, airMm } }), LEVEL, RULES).leaf;
+  expect(verdict(null)).toEqual({ what: 'nothing' });
+  expect(verdict(10)).toMatchObject({ what: 'trim', parallel: { hingeMm: expect.closeTo(4, 6) } });
+});
+
+test('what the next room lays counts by its age; the floor of an outside door stays under the water bar', () => {
+  const addsMm = { new: 10, used: 9.5 };
+  const judged = judgeOpening(
+    CORNERS,
+    door({ beyond: beyond(7, 7).map((level) => ({ ...level, addsMm })), leaf: null }),
+    LEVEL,
+    RULES,
+  );
+  expect(judged.step!.profiles.new.worstMm).toBeCloseTo(0, 9);
+  expect(judged.step!.profiles.used.worstMm).toBeCloseTo(0.3, 9);
+  const outside = (sillMm: number | null) =>
+    judgeOpening(CORNERS, door({ opening: { ...door().opening, beyond: 'outside' }, sillMm }), LEVEL, RULES);
+  expect(outside(null).toRead).toContainEqual({ of: 'sill', alongMm: 400 });
+  expect(outside(30).underSillMm).toBeCloseTo(13, 9);
 });

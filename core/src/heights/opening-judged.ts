@@ -7,6 +7,7 @@ import {
   USUAL_BAR_LIMITS,
   type AccessRule,
   type BarChoice,
+  type BarKind,
   type BarLimits,
 } from './bar.ts';
 import { FLOOR_AGES, type FloorAge } from './build-up.ts';
@@ -33,6 +34,10 @@ export interface HungLeaf extends LeafFacts {
   hingeMm: number | null;
   latchMm: number | null;
   opensDeg: number;
+  /** Air asked for under it, mm; null where none is. */
+  airMm: number | null;
+  /** A mat or rug it passes over, mm. */
+  rugMm: number;
 }
 
 /** What is known of an opening. */
@@ -44,6 +49,10 @@ export interface OpeningFacts {
   goesOn: boolean;
   /** Level of the floor of the groove at both ends, mm over the datum; null where it is the base. */
   grooveMm: readonly [number, number] | null;
+  /** The sill's water bar of an outside door, mm over the datum: null where it is not read, or no such door. */
+  sillMm?: number | null;
+  /** How far off the new floor here may be, mm. */
+  hereOffMm?: number;
 }
 
 /** What openings are judged by. */
@@ -68,8 +77,13 @@ export const usualOpeningRules = (rule: FlatnessRule): OpeningRules => ({
   capMm: USUAL_CAP_MM,
 });
 
+/** Bars whose cap stands over the higher floor, under the closed leaf. */
+const CAPPED: readonly BarKind[] = ['flat', 'tilted', 'ramp-bar', 'reducer', 'carpet-bar'];
+
 export interface OpeningJudged {
   openingId: string;
+  /** The new floor along it on this side, mm over the datum; null where it is not known. */
+  here: { alongMm: number; levelMm: number | null }[];
   step: StepAlong | null;
   bar: BarChoice;
   /** Packing under a tilted bar at the opening's start and end. */
@@ -80,9 +94,13 @@ export interface OpeningJudged {
   ramp: MadeRamp | null;
   clearance: LeafClearance | null;
   leaf: LeafVerdict | null;
-  /** What is still to be read, in the order in which it is asked: places beyond, and the ends of the leaf. */
-  toRead: { of: 'beyond' | 'leaf'; alongMm: number }[];
-  /** Something may still change: a level is missing, or a limit lies within what a reading may be off. */
+  /** How far an outside door's floor stays under the water bar of its sill, mm; null where there is none, or it is not read. */
+  underSillMm: number | null;
+  /** What is still to be read, in the order in which it is asked: places beyond, the sill, and the ends of the leaf. */
+  toRead: { of: 'beyond' | 'leaf' | 'sill'; alongMm: number }[];
+  /** A limit lies within what the readings may be off, and not all of them were taken twice: one more decides. */
+  again: boolean;
+  /** Something may still change: a level is missing, or is to be read again. */
   provisional: boolean;
 }
 
@@ -92,7 +110,7 @@ export interface OpeningJudged {
  */
 export function judgeOpening(
   corners: Polygon,
-  { opening, beyond, leaf, goesOn, grooveMm }: OpeningFacts,
+  { opening, beyond, leaf, goesOn, grooveMm, sillMm = null, hereOffMm }: OpeningFacts,
   finishedAt: FinishedAt,
   rules: OpeningRules,
   nodes: readonly PointMm[] = [],
@@ -100,7 +118,7 @@ export function judgeOpening(
   const { widthMm } = opening;
   const places = placesAt(corners, opening, placesAlong(widthMm));
   const here = places.map(({ alongMm, inside }) => ({ alongMm, levelMm: finishedAt(inside.xMm, inside.yMm) }));
-  const step = stepAlong(widthMm, here, beyond);
+  const step = stepAlong(widthMm, here, beyond, hereOffMm);
   const bar = chooseBar(
     {
       profiles: step?.profiles ?? null,
@@ -112,16 +130,25 @@ export function judgeOpening(
     },
     rules.access ? underAccess(rules.limits, rules.access) : rules.limits,
   );
-  const swung = leaf && swing(corners, opening, leaf, finishedAt, beyond, rules, nodes);
+  const outside = opening.beyond === 'outside';
+  const capMm = CAPPED.includes(bar.kind) ? rules.capMm : 0;
+  const swung = leaf && swing(corners, opening, leaf, finishedAt, { beyond, capMm }, rules, nodes);
+  const highest = Math.max(...here.flatMap(({ levelMm }) => levelMm?.new ?? []));
+  // A stair's edge takes a nosing whatever lies below; there nothing is read beyond.
   const toRead = [
-    ...beyondToRead(widthMm, beyond).map((alongMm) => ({ of: 'beyond' as const, alongMm })),
+    ...(bar.kind === 'nosing'
+      ? []
+      : beyondToRead(widthMm, beyond).map((alongMm) => ({ of: 'beyond' as const, alongMm }))),
+    ...(outside && sillMm === null ? [{ of: 'sill' as const, alongMm: widthMm / 2 }] : []),
     ...(leaf && opening.kind === 'door'
       ? leafEnds(opening, leaf).map((alongMm) => ({ of: 'leaf' as const, alongMm }))
       : []),
   ];
   const worstMm = bar.worstMm ?? 0;
+  const again = bar.nearLimitMm !== null && beyond.some(({ times = 1 }) => times < 2);
   return {
     openingId: opening.id,
+    here: here.map(({ alongMm, levelMm }) => ({ alongMm, levelMm: levelMm?.new ?? null })),
     step,
     bar,
     packing: bar.kind === 'tilted' && step ? packingAt(step, beyond, widthMm, grooveMm, rules.bar) : null,
@@ -129,8 +156,10 @@ export function judgeOpening(
     ramp: bar.kind === 'made-ramp' ? madeRamp(worstMm, rules.rule) : null,
     clearance: swung?.clearance ?? null,
     leaf: swung?.verdict ?? null,
+    underSillMm: outside && sillMm !== null && Number.isFinite(highest) ? sillMm - highest : null,
     toRead,
-    provisional: toRead.length > 0 || bar.nearLimitMm !== null,
+    again,
+    provisional: toRead.length > 0 || again,
   };
 }
 
@@ -152,7 +181,7 @@ function packingAt(
   const { at } = profiles[age];
   const end = (k: 0 | 1) => {
     const { alongMm, stepMm } = k === 0 ? at[0]! : at.at(-1)!;
-    const beyondMm = beyondAt(beyond, k === 0 ? 0 : widthMm) ?? beyondAt(beyond, alongMm)!;
+    const beyondMm = beyondAt(beyond, k === 0 ? 0 : widthMm, age) ?? beyondAt(beyond, alongMm, age)!;
     return packingUnder(bar, beyondMm + stepMm, beyondMm, grooveMm?.[k] ?? 0);
   };
   return [end(0), end(1)];
@@ -162,29 +191,31 @@ function packingAt(
 function swing(
   corners: Polygon,
   opening: Opening,
-  { hingeMm, latchMm, opensDeg, ...facts }: HungLeaf,
+  { hingeMm, latchMm, opensDeg, rugMm, airMm, ...facts }: HungLeaf,
   finishedAt: FinishedAt,
-  beyond: readonly BeyondLevel[],
-  { leaf: wants }: OpeningRules,
+  { beyond, capMm }: { beyond: readonly BeyondLevel[]; capMm: number },
+  { leaf: usual }: OpeningRules,
   nodes: readonly PointMm[],
 ): { clearance: LeafClearance | null; verdict: LeafVerdict } {
   if (hingeMm === null || latchMm === null) return { clearance: null, verdict: { what: 'measure' } };
+  const wants = { ...usual, airMm: airMm ?? usual.airMm };
   const hung = leafOf(corners, opening, { hingeMm, latchMm, openDeg: opensDeg });
   const angle = (hung.closedDeg * Math.PI) / 180;
   const [ux, uy] = [Math.cos(angle), Math.sin(angle)];
-  /** The floor at the threshold: whichever of the two is the higher there; not known before both are. */
+  /** At the threshold the bar over whichever floor is the higher there; not known before both are. */
   const threshold = (alongMm: number, age: FloorAge): number | null => {
     const [place] = placesAt(corners, opening, [alongMm]);
     const here = finishedAt(place!.inside.xMm, place!.inside.yMm)?.[age] ?? null;
-    const there = beyondAt(beyond, alongMm);
-    return here === null || there === null ? null : Math.max(here, there);
+    const there = beyondAt(beyond, alongMm, age);
+    return here === null || there === null ? null : Math.max(here, there) + capMm;
   };
   const under = (age: FloorAge) => (xMm: number, yMm: number) => {
     const [dx, dy] = [xMm - hung.hinge.xMm, yMm - hung.hinge.yMm];
     const fromHinge = Math.min(opening.widthMm, Math.max(0, dx * ux + dy * uy));
     const alongMm = opening.hinge === 'start' ? fromHinge : opening.widthMm - fromHinge;
     if (Math.abs(dy * ux - dx * uy) <= INSIDE_MM) return threshold(alongMm, age);
-    return opening.swing === 'in' ? (finishedAt(xMm, yMm)?.[age] ?? null) : beyondAt(beyond, alongMm);
+    const floor = opening.swing === 'in' ? (finishedAt(xMm, yMm)?.[age] ?? null) : beyondAt(beyond, alongMm, age);
+    return floor === null ? null : floor + rugMm;
   };
   const clearance = leafClearance(hung, under('new'), clearanceWanted(facts.kind, wants), nodes);
   return { clearance, verdict: judgeLeaf(facts, clearance, widestGap(hung, under('used')), opening.widthMm, wants) };

@@ -15,6 +15,7 @@ const level = (of: LevelOf, aboutId: string, alongMm: number, levelMm: number): 
   setupId: 's',
   rodMm: 1400 - levelMm,
   overMm: null,
+  lyingMm: null,
   datumMm: null,
 });
 const room = (more: Partial<RoomHeights>): RoomHeights => ({
@@ -24,10 +25,13 @@ const room = (more: Partial<RoomHeights>): RoomHeights => ({
   levels: [],
   sightMm: new Map([['s', 1400]]),
   leaves: new Map(),
-  appliancesMm: new Map(),
+  appliances: new Map(),
   goesOn: new Set(),
   finishedAt: LEVEL,
-  rules: usualOpeningRules({ gapMm: 3, edgeMm: 2000 }),
+  rules: { ...usualOpeningRules({ gapMm: 3, edgeMm: 2000 }), capMm: 0 },
+  baseAlong: () => [],
+  beyond: new Map(),
+  offMm: 0.5,
   nodes: [],
   ...more,
 });
@@ -42,7 +46,9 @@ test('a door with its levels read is judged; one nobody looked at asks what leaf
   ];
   const [unknown] = judgeHeights(room({ openings, levels })).openings;
   expect(unknown).toMatchObject({ bar: { kind: 'flat', nearLimitMm: 2 }, leaf: { what: 'measure' }, toRead: [] });
-  const leaves = new Map([['d', { kind: 'hollow' as const, dropSeal: false, cutBeforeMm: 0, opensDeg: 90 }]]);
+  const leaves = new Map([
+    ['d', { kind: 'hollow' as const, dropSeal: false, cutBeforeMm: 0, opensDeg: 90, airMm: null, rugMm: 0 }],
+  ]);
   const [known] = judgeHeights(room({ openings, levels, leaves })).openings;
   // 21 over 17 leaves 4 of the 5 mm wanted.
   expect(known!.leaf).toMatchObject({ what: 'trim', parallel: { hingeMm: expect.closeTo(1, 6) } });
@@ -66,20 +72,29 @@ test('a flange is held against the highest floor about its rim', () => {
     overMm: expect.closeTo(-7, 6),
     ringsMm: [10],
   });
-  expect(judgeHeights(room({ fixtures: [flange] })).fixtures[0]).toMatchObject({ flange: null, toRead: true });
+  expect(judgeHeights(room({ fixtures: [flange] })).fixtures[0]).toMatchObject({
+    flange: null,
+    toRead: [{ of: 'flange', alongMm: 0 }],
+  });
 });
 
 test('a bay has the room that is left over the highest floor in it and on its edge', () => {
   const washer = newFixture('w', 'appliance', { xMm: 2000, yMm: 300 }, 0);
-  const appliancesMm = new Map([['w', 845]]);
+  const appliances = new Map([['w', { heightMm: 845, airMm: 3 }]]);
   const lip: FinishedAt = (x, y) => LEVEL(x, y) && (y > 590 ? { new: 21, used: 21 } : { new: 17, used: 17 });
   const levels = [level('underside', 'w', 0, 868), level('underside', 'w', 300, 866)];
-  expect(judgeHeights(room({ fixtures: [washer], levels, appliancesMm })).fixtures[0]!.bay!.spareMm).toBeCloseTo(
+  expect(judgeHeights(room({ fixtures: [washer], levels, appliances })).fixtures[0]!.bay!.spareMm).toBeCloseTo(
     866 - 17 - 848,
     6,
   );
   expect(
-    judgeHeights(room({ fixtures: [washer], levels, appliancesMm, finishedAt: lip })).fixtures[0]!.bay!.spareMm,
+    judgeHeights(room({ fixtures: [washer], levels, appliances, finishedAt: lip })).fixtures[0]!.bay!.spareMm,
   ).toBeCloseTo(866 - 21 - 848, 6);
-  expect(judgeHeights(room({ fixtures: [washer], levels })).fixtures[0]).toMatchObject({ bay: null, toRead: true });
+  expect(judgeHeights(room({ fixtures: [washer], levels })).fixtures[0]).toMatchObject({
+    bay: null,
+    toRead: [
+      { of: 'appliance', alongMm: 0 },
+      { of: 'underside', alongMm: 600 },
+    ],
+  });
 });

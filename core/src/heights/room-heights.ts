@@ -1,9 +1,6 @@
 import type { Fixture, Opening, PointMm, Polygon } from '../room/index.ts';
-import { fixturePoint } from '../room/index.ts';
-import { bayRoom, type BayRoom } from './bay.ts';
-import { ABOUT_RIM_MM, judgeFlange, type FlangeVerdict } from './flange.ts';
-import type { LevelRead, Level, LevelOf } from './level-read.ts';
-import { levelFrom } from './level-read.ts';
+import { bayJudged, flangeJudged, type ApplianceSize, type FixtureJudged } from './fixture-judged.ts';
+import { levelFrom, type BaseAlong, type Level, type LevelOf, type LevelRead } from './level-read.ts';
 import {
   judgeOpening,
   type FinishedAt,
@@ -21,48 +18,42 @@ export interface RoomHeights {
   levels: readonly LevelRead[];
   /** Line of sight of each tied set-up over the datum, mm. */
   sightMm: ReadonlyMap<string, number>;
+  /** Bare base along the edge a level was taped at. */
+  baseAlong: BaseAlong;
   /** Leaves by the opening they hang in; a door without one is not known yet. */
   leaves: ReadonlyMap<string, Omit<HungLeaf, 'hingeMm' | 'latchMm'>>;
-  /** Heights of appliances with their feet wound in, mm, by their fixture: what is on record of a bay is its opening today. */
-  appliancesMm: ReadonlyMap<string, number>;
+  /** Appliances by their fixture: what is on record of a bay is its opening today. */
+  appliances: ReadonlyMap<string, ApplianceSize>;
   /** Openings through which the same floor goes on. */
   goesOn: ReadonlySet<string>;
+  /** Levels beyond openings that lead into rooms of the job; for all others the levels read are the floor beyond. */
+  beyond: ReadonlyMap<string, readonly BeyondLevel[]>;
   finishedAt: FinishedAt;
+  /** How far off the new floor may be, mm. */
+  offMm: number;
   rules: OpeningRules;
   /** Places of the map, so that what lies between samples of a swing is heard. */
   nodes: readonly PointMm[];
 }
 
-export interface FixtureJudged {
-  fixtureId: string;
-  flange: FlangeVerdict | null;
-  bay: BayRoom | null;
-  /** A level is still to be read, or the floor about it is not known. */
-  toRead: boolean;
-}
-
 export interface HeightsJudged {
   openings: OpeningJudged[];
   fixtures: FixtureJudged[];
-  /** Levels whose set-up nothing ties to the room's datum. */
+  /** Levels whose set-up nothing ties to the room's datum, or that were taped over a floor not read to this day. */
   untied: string[];
 }
 
 /** A leaf nobody has looked at: its swing is shown, nothing is said of cutting it. */
-const UNKNOWN_LEAF = { kind: 'unknown', dropSeal: false, cutBeforeMm: 0, opensDeg: 90 } as const;
+const UNKNOWN_LEAF = { kind: 'unknown', dropSeal: false, cutBeforeMm: 0, opensDeg: 90, airMm: null, rugMm: 0 } as const;
 /** A level this near an end of an opening stands for it, mm. */
 const AT_END_MM = 100;
-/** How finely the floor under a fixture and about a rim is asked, mm. */
-const ASKED_EVERY_MM = 25;
 
 /** Every opening, flange and bay of a room against the new floor, and what is still to be read for them. */
 export function judgeHeights(of: RoomHeights): HeightsJudged {
-  const read = of.levels.map((one) => ({ one, level: levelFrom(one, of.sightMm) }));
-  const levelsOf = (what: LevelOf, aboutId: string): (Level & { alongMm: number; readBy: BeyondLevel['readBy'] })[] =>
+  const read = of.levels.map((one) => ({ one, level: levelFrom(one, of.sightMm, of.baseAlong) }));
+  const levelsOf = (what: LevelOf, aboutId: string): (Level & { alongMm: number })[] =>
     read.flatMap(({ one, level }) =>
-      level && one.of === what && one.aboutId === aboutId
-        ? [{ ...level, alongMm: one.alongMm, readBy: one.readBy }]
-        : [],
+      level && one.of === what && one.aboutId === aboutId ? [{ ...level, alongMm: one.alongMm }] : [],
     );
   return {
     openings: of.openings.map((opening) => {
@@ -76,74 +67,63 @@ export function judgeHeights(of: RoomHeights): HeightsJudged {
           : null;
       return judgeOpening(
         of.corners,
-        { opening, beyond: levelsOf('beyond', opening.id), leaf, goesOn: of.goesOn.has(opening.id), grooveMm: null },
+        {
+          opening,
+          beyond: of.beyond.get(opening.id) ?? byPlace(levelsOf('beyond', opening.id)),
+          leaf,
+          goesOn: of.goesOn.has(opening.id),
+          grooveMm: null,
+          sillMm: levelsOf('sill', opening.id).at(-1)?.levelMm ?? null,
+          hereOffMm: of.offMm,
+        },
         of.finishedAt,
         of.rules,
         of.nodes,
       );
     }),
     fixtures: of.fixtures.flatMap((fixture): FixtureJudged[] => {
-      if (fixture.kind === 'toilet') return [flangeOf(fixture, levelsOf('flange', fixture.id), of.finishedAt)];
+      if (fixture.kind === 'toilet') return [flangeJudged(fixture, levelsOf('flange', fixture.id), of.finishedAt)];
       if (fixture.kind === 'appliance')
-        return [bayOf(fixture, levelsOf('underside', fixture.id), of.appliancesMm.get(fixture.id), of.finishedAt)];
+        return [bayJudged(fixture, levelsOf('underside', fixture.id), of.appliances.get(fixture.id), of.finishedAt)];
       return [];
     }),
     untied: read.flatMap(({ one, level }) => (level ? [] : [one.id])),
   };
 }
 
-function flangeOf(fixture: Fixture, tops: readonly Level[], finishedAt: FinishedAt): FixtureJudged {
-  const about = ring(fixture).flatMap((at) => finishedAt(at.xMm, at.yMm)?.new ?? []);
-  const top = tops.at(-1);
-  const known = top !== undefined && about.length > 0;
-  return {
-    fixtureId: fixture.id,
-    flange: known ? judgeFlange(top.levelMm, Math.max(...about)) : null,
-    bay: null,
-    toRead: !known,
-  };
-}
+/** Levels read beyond an opening, over the datum of the room they were read from. */
+export const levelsBeyond = (
+  levels: readonly LevelRead[],
+  openingId: string,
+  sightMm: ReadonlyMap<string, number>,
+  baseAlong: BaseAlong,
+): BeyondLevel[] =>
+  byPlace(
+    levels.flatMap((one) => {
+      const level = one.of === 'beyond' && one.aboutId === openingId ? levelFrom(one, sightMm, baseAlong) : null;
+      return level ? [{ ...level, alongMm: one.alongMm }] : [];
+    }),
+  );
 
-/** Places about a round fixture, from its rim to as far as the floor counts. */
-function ring(fixture: Fixture): PointMm[] {
-  const rim = Math.max(fixture.widthMm, fixture.depthMm) / 2;
-  const places: PointMm[] = [];
-  for (let r = rim; r <= rim + ABOUT_RIM_MM; r += ASKED_EVERY_MM)
-    for (let deg = 0; deg < 360; deg += 15)
-      places.push(fixturePoint(fixture, r * Math.cos((deg * Math.PI) / 180), r * Math.sin((deg * Math.PI) / 180)));
-  return places;
-}
+/** Readings this near one another are of one place, mm. */
+const SAME_PLACE_MM = 20;
 
-function bayOf(
-  fixture: Fixture,
-  undersides: readonly Level[],
-  applianceMm: number | undefined,
-  finishedAt: FinishedAt,
-): FixtureJudged {
-  const [a, b] = [fixture.widthMm / 2, fixture.depthMm / 2];
-  const levels = (fromFrontMm: number, toFrontMm: number) => {
-    const found: number[] = [];
-    for (let x = -a; x <= a; x += ASKED_EVERY_MM)
-      for (let y = fromFrontMm; y <= toFrontMm; y += ASKED_EVERY_MM) {
-        const at = fixturePoint(fixture, x, y);
-        const level = finishedAt(at.xMm, at.yMm);
-        if (level) found.push(level.new);
-      }
-    return found;
-  };
-  const [inBayMm, onEdgeMm] = [levels(-b, b), levels(b, b + ASKED_EVERY_MM)];
-  const known = undersides.length > 0 && inBayMm.length + onEdgeMm.length > 0;
-  return {
-    fixtureId: fixture.id,
-    flange: null,
-    bay:
-      known && applianceMm !== undefined
-        ? bayRoom(
-            undersides.map(({ levelMm }) => levelMm),
-            { inBayMm, onEdgeMm },
-            applianceMm,
-          )
-        : null,
-    toRead: !known || applianceMm === undefined,
-  };
+/** Levels by their places: what was read more than once counts as the mean, each reading by how sure it is. */
+function byPlace(levels: readonly (Level & { alongMm: number })[]): BeyondLevel[] {
+  const places: (Level & { alongMm: number })[][] = [];
+  for (const level of levels) {
+    const there = places.find(([first]) => Math.abs(first!.alongMm - level.alongMm) <= SAME_PLACE_MM);
+    if (there) there.push(level);
+    else places.push([level]);
+  }
+  return places.map((there) => {
+    const weights = there.map(({ offMm }) => 1 / offMm ** 2);
+    const sum = weights.reduce((all, weight) => all + weight, 0);
+    return {
+      alongMm: there[0]!.alongMm,
+      levelMm: there.reduce((all, { levelMm }, k) => all + levelMm * weights[k]!, 0) / sum,
+      offMm: 1 / Math.sqrt(sum),
+      times: there.length,
+    };
+  });
 }

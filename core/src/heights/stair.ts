@@ -55,3 +55,22 @@ export function bestTread(
 /** Risers of a flight counted and measured as one height: all alike until they are read one by one. */
 export const evenRisers = (heightMm: number, count: number): number[] =>
   Array.from({ length: count }, () => heightMm / count);
+
+/** Thicknesses that coverings and boards for treads are stocked in, mm: glued down, never floating. */
+export const TREADS_MM: readonly number[] = [3, 5, 8, 10, 12, 14, 16, 20];
+
+/** A flight of stairs at an opening: its risers today and once the floors are laid. */
+export interface StairJudged {
+  openingId: string;
+  leads: 'down' | 'up';
+  beforeMm: number[];
+  beforeRangeMm: number;
+  /** What this room's floor rises there, and the floor at the other end, mm. */
+  hereMm: number;
+  otherMm: number;
+  /** Covering of the treads it is judged with: what was stated, else the best of those stocked. */
+  treadMm: number;
+  isBest: boolean;
+  best: { treadMm: number; after: FlightAfter };
+  after: FlightAfter;
+}

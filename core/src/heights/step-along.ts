@@ -1,12 +1,17 @@
 import { FLOOR_AGES, type FloorAge } from './build-up.ts';
 import { stepProfile, type StepAt, type StepProfile } from './step-profile.ts';
-import { combined, READ_BY_MM, type ReadBy } from './uncertain.ts';
+import { combined, READ_BY_MM } from './uncertain.ts';
 
-/** A level read on the far side of an opening, mm over the datum. */
+/** A level on the far side of an opening, mm over the datum. */
 export interface BeyondLevel {
   alongMm: number;
   levelMm: number;
-  readBy: ReadBy;
+  /** How far off it may be, mm. */
+  offMm: number;
+  /** How often it was read; once unless it is said. */
+  times?: number;
+  /** What the next room lays over the surface that was read, mm; nothing where the floor beyond stays. */
+  addsMm?: Readonly<Record<FloorAge, number>>;
 }
 
 /** Over this width the middle of an opening is read as well, mm. */
@@ -21,8 +26,10 @@ export function beyondToRead(widthMm: number, levels: readonly Pick<BeyondLevel,
 }
 
 /** The level beyond at a place: straight between the readings, as the nearest outside them. Null without any. */
-export function beyondAt(levels: readonly BeyondLevel[], alongMm: number): number | null {
-  const sorted = [...levels].sort((a, b) => a.alongMm - b.alongMm);
+export function beyondAt(levels: readonly BeyondLevel[], alongMm: number, age: FloorAge = 'new'): number | null {
+  const sorted = levels
+    .map(({ alongMm: at, levelMm, addsMm }) => ({ alongMm: at, levelMm: levelMm + (addsMm?.[age] ?? 0) }))
+    .sort((a, b) => a.alongMm - b.alongMm);
   const after = sorted.find((level) => level.alongMm >= alongMm);
   const before = sorted.findLast((level) => level.alongMm <= alongMm);
   if (!before || !after) return (before ?? after)?.levelMm ?? null;
@@ -49,20 +56,20 @@ export function stepAlong(
   beyond: readonly BeyondLevel[],
   hereOffMm: number = READ_BY_MM.staff,
 ): StepAlong | null {
-  const known = here.flatMap(({ alongMm, levelMm }) => {
-    const beyondMm = beyondAt(beyond, alongMm);
-    return levelMm === null || beyondMm === null ? [] : [{ alongMm, levelMm, beyondMm }];
-  });
-  if (known.length === 0) return null;
+  const known = here.flatMap(({ alongMm, levelMm }) => (levelMm === null ? [] : [{ alongMm, levelMm }]));
+  if (known.length === 0 || beyond.length === 0) return null;
   const profile = (age: FloorAge) =>
     stepProfile(
-      known.map(({ alongMm, levelMm, beyondMm }): StepAt => ({ alongMm, stepMm: levelMm[age] - beyondMm })),
+      known.map(({ alongMm, levelMm }): StepAt => ({
+        alongMm,
+        stepMm: levelMm[age] - beyondAt(beyond, alongMm, age)!,
+      })),
       widthMm,
     );
   const [first, second] = FLOOR_AGES.map(profile) as [StepProfile, StepProfile];
   return {
     profiles: { new: first, used: second },
-    offMm: combined(hereOffMm, Math.max(...beyond.map(({ readBy }) => READ_BY_MM[readBy]))),
+    offMm: combined(hereOffMm, Math.max(...beyond.map(({ offMm }) => offMm))),
     toRead: beyondToRead(widthMm, beyond),
   };
 }

@@ -5,6 +5,8 @@ import * as dampQuestions from '../damp/questions.ts';
 import * as common from '../fields/kind.ts';
 import * as figures from '../figures/facts.ts';
 import * as flat from '../flat/facts.ts';
+import * as heights from '../heights/facts.ts';
+import * as heightQuestions from '../heights/questions.ts';
 import * as hazardQuestions from '../hazards/questions.ts';
 import * as job from '../job/facts.ts';
 import * as layers from '../layers/facts.ts';
@@ -32,7 +34,8 @@ export const STATED = {
   ...damp,
   ...scan,
   ...levelling,
+  ...heights,
 };
 
 /** Modules that ask questions. */
-export const ASKED: readonly object[] = [hazardQuestions, schools, dampQuestions, levelling];
+export const ASKED: readonly object[] = [hazardQuestions, schools, dampQuestions, levelling, heightQuestions];

@@ -1,5 +1,5 @@
 import { gap, lower, say, type Said, type Sayable } from '../said/index.ts';
-import { figure, oneOf, orNull, ownId, refersTo, whole, within, type Held } from '../fields/index.ts';
+import { figure, mayLack, oneOf, orNull, ownId, refersTo, whole, within, type Held } from '../fields/index.ts';
 import { WALL_COUNT, WALL_LENGTH_MM, wallName, type Wall } from './outline.ts';
 
 export const OPENING_KINDS = ['door', 'archway', 'stair', 'sliding'] as const;
@@ -39,8 +39,8 @@ export const OPENING = {
   hinge: oneOf('start', 'end'),
   swing: oneOf('in', 'out'),
   beyond: oneOf(...BEYOND_KINDS),
-  /** Finished level beyond, mm over the surface that lies in this room now; null when not measured. */
-  beyondLevelMm: orNull(within(OPENING_MM.level, 'mm')),
+  /** As earlier versions kept the level beyond: over what lay here then. It became a level of its own, and is read by nothing since. */
+  beyondLevelMm: mayLack(orNull(within(OPENING_MM.level, 'mm'))),
   /** The same name in two rooms of a job makes it one opening; null when it is this room's alone. */
   sharedId: orNull(refersTo('openings')),
 } as const;
@@ -57,7 +57,6 @@ export function newOpening(id: string, wall: number, fromMm: number, widthMm: nu
     hinge: 'start',
     swing: 'in',
     beyond: 'unknown',
-    beyondLevelMm: null,
     sharedId: null,
   };
 }

@@ -2,6 +2,8 @@ import { readOut } from '@maquette/words';
 import { newOpening } from '../room/index.ts';
 import { compareLayers, planStripOut, tapResult, type Choice } from './index.ts';
 import { contextOf, layerOf } from './invented-strip.ts';
+import { beyondOverMm } from './beyond-over.ts';
+import { tapedBeyond } from '../heights/invented-heights.ts';
 
 const answer = (question: string, answer: string) => ({ id: question, question, answer, note: '' });
 const chose = (layerId: string, choice: Choice) => ({ id: layerId, layerId, choice, note: '' });
@@ -111,27 +113,43 @@ describe('keep, make good or take up', () => {
     });
 
     test('too high at a door it is not refused: a ramp, or a lower build-up with a bar, each with its cost', () => {
-      const door = { ...newOpening('d', 0, 100, 800), beyondLevelMm: -10 };
-      const level = { ...door, beyondLevelMm: 0 };
-      const keep = (opening: typeof door) =>
-        option(contextOf({ layers: [tile], taps: taps([]) }, { openings: [opening] }), tile.id, 'keep');
-      const up = keep(door);
+      const openings = [newOpening('d', 0, 100, 800)];
+      const keep = (overMm: number) => {
+        const levels = [tapedBeyond('d', overMm, tile.thicknessMm)];
+        return option(contextOf({ layers: [tile], taps: taps([]), levels }, { openings }), tile.id, 'keep');
+      };
+      const up = keep(-10);
       expect(up.allowed).toBe(true);
       // 18 mm at 1 in 12; 13 mm are left to a bevelled bar. 0.8 m of each at its price, and the hours at 42.
       expect(readOut(up.offers.map((o) => [o.words, o.cost]))).toEqual([
         ['18 mm up at the door in W1: a ramp of 216 mm, 1 in 12', 0.8 * 55 + 1.5 * 42],
         ['A build-up 5 mm lower at the door in W1: a bevelled bar takes the 13 mm that are left', 0.8 * 18 + 0.4 * 42],
       ]);
-      expect([keep(level).offers, up.cost - keep(level).cost]).toEqual([[], 0.8 * 55 + 1.5 * 42]);
+      expect([keep(0).offers, up.cost - keep(0).cost]).toEqual([[], 0.8 * 55 + 1.5 * 42]);
     });
   });
 
   test('level and step: keeping adds the covering, taking up takes the layer off', () => {
-    const door = { ...newOpening('d', 0, 100, 800), beyondLevelMm: 2 };
-    const ctx = contextOf({ layers: [layerOf('sheet-on-panel')] }, { openings: [door] });
+    const layers = [layerOf('sheet-on-panel')];
+    const levels = [tapedBeyond('d', 2, layers[0]!.thicknessMm)];
+    const ctx = contextOf({ layers, levels }, { openings: [newOpening('d', 0, 100, 800)] });
     // Laminate is 8 mm, the sheet with its panel 8 mm.
     expect(option(ctx, 'layer-sheet-on-panel', 'keep')).toMatchObject({ levelMm: 8, steps: [{ stepMm: 6 }] });
     expect(option(ctx, 'layer-sheet-on-panel', 'remove')).toMatchObject({ levelMm: 0, steps: [{ stepMm: -2 }] });
+  });
+
+  test('a level that was taped over an old floor stands where it stood once that floor is up', () => {
+    const layers = [layerOf('carpet'), layerOf('sheet-on-panel', { rank: 1 })];
+    const lyingMm = layers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
+    const levels = [tapedBeyond('d', 2, lyingMm)];
+    const step = (ticks: string[]) => {
+      const done = ticks.map((key) => ({ id: key, key, doneAt: '2026-05-05T08:00:00.000Z', note: '' }));
+      const ctx = contextOf({ layers, levels, ticks: done }, { openings: [newOpening('d', 0, 100, 800)] });
+      return beyondOverMm(ctx, ctx.room.openings[0]!);
+    };
+    expect(step([])).toBe(2);
+    expect(step(['layer/layer-carpet'])).toBe(2 + layers[0]!.thicknessMm);
+    expect(step(['layer/layer-carpet+layer-sheet-on-panel'])).toBe(2 + lyingMm);
   });
 
   test('what lies on a layer that goes, goes', () => {

@@ -2,6 +2,7 @@ import { say, type Said } from '../said/index.ts';
 import type { CoveringCard } from '../coverings/index.ts';
 import type { FigureOf, OwnFigure } from '../figures/index.ts';
 import type { HazardFacts } from '../hazards/index.ts';
+import type { LevelFact } from '../heights/index.ts';
 import { key, kind, moment, oneOf, refersTo, text, type Answer, type FactOf } from '../fields/index.ts';
 import type { Layer, Sample, Tap } from '../layers/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
@@ -55,6 +56,7 @@ export interface StripFacts {
   trimFates: TrimFate[];
   ticks: Tick[];
   marks: Mark[];
+  levels: LevelFact[];
   figures: readonly OwnFigure[];
   country: { country: string | null; asbestosFrom: number | null; leadFrom: number | null };
 }
@@ -68,6 +70,7 @@ export const NO_STRIP_FACTS: StripFacts = {
   trimFates: [],
   ticks: [],
   marks: [],
+  levels: [],
   figures: [],
   country: { country: null, asbestosFrom: null, leadFrom: null },
 };

@@ -14,6 +14,7 @@ export {
 export { compareLayers, type Comparison, type Option } from './options.ts';
 export type { CutPlan } from './pieces.ts';
 export { planStripOut, type StripPlan } from './plan.ts';
+export { makeGoodOf } from './removal.ts';
 export { type TapResult, tapResult } from './tile.ts';
 export type { TrimPiece } from './trim.ts';
 export type { Offer } from './ways-up.ts';

@@ -9,6 +9,7 @@ import { layerAreaM2, rateOf } from './layer-area.ts';
 import { removalHours, sumOfHours } from './removal-hours.ts';
 import { CHOICES, type Choice, type StripContext } from './facts.ts';
 import { keepRefusals, makeGoodRefusals } from './keep-rules.ts';
+import { beyondOverMm } from './beyond-over.ts';
 import type { StepAt } from './step-at.ts';
 import { waysUp, type Offer } from './ways-up.ts';
 import { makeGoodOf, mayAll, removalOf } from './removal.ts';
@@ -92,7 +93,7 @@ function optionOf(ctx: StripContext, layer: Layer, choice: Choice, areaM2: numbe
   const steps = ctx.room.openings.map((opening) => ({
     openingId: opening.id,
     name: openingName(ctx.room, opening),
-    stepMm: opening.beyondLevelMm === null ? null : levelMm - opening.beyondLevelMm,
+    stepMm: stepOver(levelMm, beyondOverMm(ctx, opening)),
   }));
   const base = { choice, levelMm, steps };
   if (choice === 'remove') {
@@ -252,5 +253,7 @@ function withStep(option: Option, covered: boolean): Option {
     cost: first.reduce((sum, offer) => sum + offer.cost, option.cost),
   };
 }
+
+const stepOver = (levelMm: number, beyondMm: number | null) => (beyondMm === null ? null : levelMm - beyondMm);
 
 const NO_WORK = { hours: 0, cost: 0 };

@@ -1,3 +1,4 @@
+import { tapedBeyond } from '../heights/invented-heights.ts';
 import { LAYER_KINDS, type LayerKind } from '../layers/index.ts';
 import { newFixture, newOpening, type RoomFacts } from '../room/index.ts';
 import { CHOICES, type Choice, type StripFacts } from './facts.ts';
@@ -8,7 +9,7 @@ const chose = (layerId: string, choice: Choice) => ({ id: `c-${layerId}`, layerI
 
 /** A kitchen with all that asks for work once, and a door whose far side lies low. */
 const kitchen: Partial<RoomFacts> = {
-  openings: [{ ...newOpening('d', 0, 100, 800), beyondLevelMm: -15 }, newOpening('e', 2, 300, 900)],
+  openings: [newOpening('d', 0, 100, 800), newOpening('e', 2, 300, 900)],
   fixtures: [
     newFixture('cab', 'cabinet', { xMm: 2000, yMm: 2700 }, 180),
     newFixture('wc', 'toilet', { xMm: 3500, yMm: 600 }, 0),
@@ -18,7 +19,9 @@ const kitchen: Partial<RoomFacts> = {
 
 /** What is decided, and what is worked by, must be one sum: each is put together on its own. */
 function expectOneSum(facts: Partial<StripFacts>, room: Partial<RoomFacts> = kitchen) {
-  const plan = planStripOut(contextOf(facts, room));
+  const lyingMm = (facts.layers ?? []).reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
+  const levels = [tapedBeyond('d', -15, lyingMm)];
+  const plan = planStripOut(contextOf({ levels, ...facts }, room));
   const { layers, once, sharedHire } = plan.together;
   expect(layers.hours + once.hours).toBeCloseTo(plan.hours, 9);
   expect(layers.debrisKg).toBeCloseTo(plan.debris.massKg, 9);

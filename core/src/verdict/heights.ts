@@ -1,4 +1,12 @@
-import type { BarKind, FixtureJudged, HeightsJudged, LeafVerdict, OpeningJudged } from '../heights/index.ts';
+import type {
+  BarKind,
+  FixtureJudged,
+  HeightsJudged,
+  LeafVerdict,
+  OpeningJudged,
+  StairJudged,
+  WayOut,
+} from '../heights/index.ts';
 import { fixtureName, openingName, type Opening, type RoomFacts } from '../room/index.ts';
 import { gap, lower, reach, say, type Said } from '../said/index.ts';
 import { VERDICTS, type OwnCriterion, type Verdict } from './words.ts';
@@ -9,11 +17,22 @@ export const HEIGHT_DONE = 'height/';
 type Finding = Pick<OwnCriterion, 'verdict' | 'margin' | 'next'>;
 type Room = Pick<RoomFacts, 'walls' | 'openings' | 'fixtures'>;
 
+/** What is told of heights: stairs and ways out only where the room has them. */
+export interface HeightsTold {
+  judged: HeightsJudged;
+  stairs?: readonly StairJudged[];
+  waysOut?: readonly { fixtureId: string; way: WayOut }[];
+}
+
 /**
  * Criteria of the heights of a room: steps at its openings, leaves over the floor, flanges and bays. Each is told by what decides
  * it: the worst, and of equals the one whose reading would settle most.
  */
-export function heightCriteria(room: Room, judged: HeightsJudged, done: ReadonlySet<string>): OwnCriterion[] {
+export function heightCriteria(
+  room: Room,
+  { judged, stairs = [], waysOut = [] }: HeightsTold,
+  done: ReadonlySet<string>,
+): OwnCriterion[] {
   const openings = judged.openings.flatMap((one) => {
     const opening = room.openings.find(({ id }) => id === one.openingId);
     return opening ? [{ one, opening }] : [];
@@ -39,9 +58,26 @@ export function heightCriteria(room: Room, judged: HeightsJudged, done: Readonly
       ),
     ),
     ...of(
+      'heights-stairs',
+      say('verdict.heightsStairsTitle'),
+      openings.flatMap(({ opening }) =>
+        opening.kind === 'stair'
+          ? [
+              stairFinding(
+                stairs.find(({ openingId }) => openingId === opening.id),
+                openingName(room, opening),
+              ),
+            ]
+          : [],
+      ),
+    ),
+    ...of(
       'heights-fixtures',
       say('verdict.heightsFixturesTitle'),
-      fixtures.map(({ one, name }) => fixtureFinding(one, name, isDone(one.fixtureId))),
+      fixtures.flatMap(({ one, name }) => {
+        const out = waysOut.find(({ fixtureId }) => fixtureId === one.fixtureId)?.way;
+        return [fixtureFinding(one, name, isDone(one.fixtureId)), ...(out ? wayOutFinding(out, name) : [])];
+      }),
     ),
   ];
 }
@@ -49,7 +85,7 @@ export function heightCriteria(room: Room, judged: HeightsJudged, done: Readonly
 const worstOf = (findings: readonly Finding[]): Finding =>
   VERDICTS.flatMap((word: Verdict) => findings.filter(({ verdict }) => verdict === word))[0]!;
 
-const BAR_WORDS: Record<Exclude<BarKind, 'measure' | 'make-good'>, Said> = {
+export const BAR_WORDS: Record<Exclude<BarKind, 'measure' | 'make-good'>, Said> = {
   'run-through': say('verdict.barRunThrough'),
   flat: say('verdict.barFlat'),
   tilted: say('verdict.barTilted'),
@@ -60,7 +96,7 @@ const BAR_WORDS: Record<Exclude<BarKind, 'measure' | 'make-good'>, Said> = {
   'carpet-bar': say('verdict.barCarpetBar'),
 };
 
-function stepFinding({ bar, ramp, toRead, step }: OpeningJudged, name: Said, isDone: boolean): Finding {
+function stepFinding({ bar, ramp, toRead, step, again }: OpeningJudged, name: Said, isDone: boolean): Finding {
   const beyond = toRead.find(({ of }) => of === 'beyond');
   if (bar.kind === 'measure' || (beyond && !step))
     return {
@@ -76,11 +112,11 @@ function stepFinding({ bar, ramp, toRead, step }: OpeningJudged, name: Said, isD
       next: say('verdict.heightsMakeGood', { name: lower(name) }),
     };
   const bought = lower(BAR_WORDS[bar.kind]);
-  if (bar.nearLimitMm !== null || beyond)
+  if (again || beyond)
     return {
       verdict: 'measure',
       margin:
-        bar.nearLimitMm === null
+        bar.nearLimitMm === null || !again
           ? say('verdict.heightsOneEnd', { name: lower(name), stepMm })
           : say('verdict.heightsNearLimit', { name: lower(name), stepMm, limitMm: gap(bar.nearLimitMm) }),
       next: say('verdict.heightsReadAgain', { bar: bought }),
@@ -155,7 +191,7 @@ function leafFinding(
 }
 
 function fixtureFinding({ flange, bay, toRead }: FixtureJudged, name: Said, isDone: boolean): Finding {
-  if (toRead)
+  if (toRead.length > 0)
     return {
       verdict: 'measure',
       margin: say('verdict.heightsFixtureUnknown', { name: lower(name) }),
@@ -197,4 +233,47 @@ function fixtureFinding({ flange, bay, toRead }: FixtureJudged, name: Said, isDo
     margin: say('verdict.heightsFlangeStands', { name: lower(name) }),
     next: say('verdict.heightsNothingMore'),
   };
+}
+
+/** Risers of a flight once the floors are laid: past the code it is stopped, whatever it was before. */
+function stairFinding(stair: StairJudged | undefined, name: Said): Finding {
+  if (!stair)
+    return {
+      verdict: 'measure',
+      margin: say('verdict.heightsRisersUnknown', { name: lower(name) }),
+      next: say('verdict.heightsReadRisers'),
+    };
+  const { after, best } = stair;
+  const about = { name: lower(name), rangeMm: gap(after.rangeMm) };
+  if (after.holds)
+    return {
+      verdict: 'lay',
+      margin: say('verdict.heightsRisersHold', about),
+      next: say('verdict.heightsTreads', { treadMm: gap(stair.treadMm) }),
+    };
+  if (best.after.holds)
+    return {
+      verdict: 'work',
+      margin: say('verdict.heightsRisersApart', about),
+      next: say('verdict.heightsTreads', { treadMm: gap(best.treadMm) }),
+    };
+  return {
+    verdict: 'stop',
+    margin: say('verdict.heightsRisersApart', about),
+    next: say('verdict.heightsStairDecides'),
+  };
+}
+
+function wayOutFinding(way: WayOut, name: Said): Finding[] {
+  if (way.found) return [];
+  return [
+    {
+      verdict: 'work',
+      margin:
+        way.why === 'no-exit'
+          ? say('verdict.heightsNoExit', { name: lower(name), widestMm: gap(way.widestMm) })
+          : say('verdict.heightsNoWay', { name: lower(name) }),
+      next: say('verdict.heightsTakeOut'),
+    },
+  ];
 }

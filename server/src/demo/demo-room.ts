@@ -1,4 +1,5 @@
 import type { AnswerValue, Question } from '@maquette/core/fields';
+import type { LeafFact, LevelOf } from '@maquette/core/heights';
 import type { Layer, Sample } from '@maquette/core/layers';
 import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
 import type { Mark } from '@maquette/core/soundness';
@@ -42,6 +43,13 @@ export interface DemoRoom {
   scan?: { noiseMm: number; driftMm: number; turnDeg: number; chest: { xMm: number; yMm: number; sideMm: number } };
   /** Edges laid to break its verdict: from, to, and the largest gap with its place along the edge, mm. */
   tried?: { from: [number, number]; to: [number, number]; atMm: number; gapMm: number }[];
+  /** Levels read: by staff from the first set-up over the room's datum, or taped over what lies there, on so much old floor. */
+  levels?: ({ of: LevelOf; about: string; alongMm: number } & (
+    { levelMm: number } | { overMm: number; lyingMm: number }
+  ))[];
+  leaves?: ({ about: string } & Partial<Omit<LeafFact, 'id' | 'openingId'>>)[];
+  appliances?: { about: string; heightMm: number }[];
+  flights?: { about: string; risersMm: number[]; leads: 'down' | 'up'; otherMm: number }[];
   /** Share of the walk that has been read. */
   readShare: number;
   setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];

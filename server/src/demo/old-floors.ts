@@ -21,10 +21,18 @@ export const KITCHEN: DemoRoom = {
       hinge: 'end',
       swing: 'in',
       beyond: 'planks',
-      beyondLevelMm: -6,
+      kind: 'archway',
       sharedId: 'demo-hall-kitchen',
     },
-    { wall: 1, fromMm: 1400, widthMm: 760, hinge: 'start', swing: 'out', beyond: 'tile', beyondLevelMm: 2 },
+    {
+      wall: 1,
+      fromMm: 1400,
+      widthMm: 760,
+      hinge: 'start',
+      swing: 'out',
+      beyond: 'tile',
+      sharedId: 'demo-kitchen-boot',
+    },
   ],
   fixtures: [
     {
@@ -53,6 +61,14 @@ export const KITCHEN: DemoRoom = {
     { kind: 'register', name: '', xMm: 2550, yMm: 3640, widthMm: 300, depthMm: 100, turnDeg: 0 },
     { kind: 'pipe', name: 'Heating pipe', xMm: 90, yMm: 2300, widthMm: 22, depthMm: 22, turnDeg: 0, round: true },
   ],
+  levels: [
+    { of: 'beyond', about: 'opening-1', alongMm: 400, overMm: -6, lyingMm: 8 },
+    { of: 'beyond', about: 'opening-2', alongMm: 380, overMm: 2, lyingMm: 8 },
+    { of: 'underside', about: 'fixture-2', alongMm: 0, overMm: 872, lyingMm: 8 },
+    { of: 'underside', about: 'fixture-2', alongMm: 300, overMm: 870, lyingMm: 8 },
+    { of: 'underside', about: 'fixture-2', alongMm: 600, overMm: 871, lyingMm: 8 },
+  ],
+  appliances: [{ about: 'fixture-2', heightMm: 845 }],
   baseKind: 'panels-on-joists',
   base: {
     beneath: 'crawl-space',
@@ -98,7 +114,10 @@ export const WASH_HOUSE: DemoRoom = {
   slug: 'wash-house',
   name: 'Wash house',
   walls: [3000, 2400, 3000, 2400].map((lengthMm) => ({ lengthMm, turnDeg: 90 })),
-  openings: [{ wall: 0, fromMm: 400, widthMm: 760, hinge: 'start', swing: 'in', beyond: 'planks', beyondLevelMm: -3 }],
+  openings: [
+    { wall: 0, fromMm: 400, widthMm: 760, hinge: 'start', swing: 'in', beyond: 'planks', sharedId: 'demo-hall-wash' },
+  ],
+  levels: [{ of: 'beyond', about: 'opening-1', alongMm: 380, overMm: -3, lyingMm: 42 }],
   fixtures: [
     {
       kind: 'toilet',
@@ -174,9 +193,9 @@ export const CLOAKROOM: DemoRoom = {
       hinge: 'start',
       swing: 'out',
       beyond: 'carpet',
-      beyondLevelMm: 8,
     },
   ],
+  levels: [{ of: 'beyond', about: 'opening-1', alongMm: 450, overMm: 8, lyingMm: 8 }],
   fixtures: [
     { kind: 'radiator', name: '', xMm: 2900, yMm: 2330, widthMm: 1200, depthMm: 100, turnDeg: 180, heightMm: 150 },
     { kind: 'pipe', name: '', xMm: 2250, yMm: 2320, widthMm: 22, depthMm: 22, turnDeg: 0, round: true },

@@ -9,6 +9,7 @@ import type { DemoRoom } from './demo-room.ts';
 import type { Put } from './put.ts';
 import { SCENARIO } from './scenario.ts';
 import { seedDamp } from './seed-damp.ts';
+import { seedHeights } from './seed-heights.ts';
 import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
 import { seedScan, stationsToRead } from './seed-scan.ts';
@@ -123,6 +124,7 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
   }
   // An hour later, with everything read.
   const triedAt = new Date(STARTED + (rank * 90 + 60) * 60_000).toISOString();
+  await seedHeights(put, id, room, triedAt);
   for (const [n, { from, to, atMm, gapMm }] of (room.tried ?? []).entries())
     await put('edgeWalks', `${id}-edge-${n + 1}`, id, {
       fromXMm: from[0],

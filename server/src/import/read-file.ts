@@ -1,6 +1,6 @@
 import { createReadStream, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { isOlder, JOB_FILE_VERSION, upgradedFact, type SaidProblem } from '@maquette/facts';
+import { carriedOf, isOlder, JOB_FILE_VERSION, upgradedFact, type SaidProblem } from '@maquette/facts';
 import {
   checkBelongings,
   checkEnvelope,
@@ -110,6 +110,8 @@ export async function readFile(folder: string, gauge: Gauge): Promise<ReadFile> 
       problems.push(...checkFiledFact(facts[index], index));
       if (problems.length >= LISTED) return;
     }
+    // What was part of a room in its version and is a fact of its own now.
+    if (older && problems.length === 0) facts.push(...carriedOf(facts));
     if (problems.length === 0) problems.push(...checkBelongings(facts as FiledFact[], pictures));
   }
 

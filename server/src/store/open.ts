@@ -1,6 +1,7 @@
 import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { carryLevels } from './carry-levels.ts';
 import { carryOver } from './carry-over.ts';
 import { checkBeginning, checkDatabase, databaseIn, lockFolder, prepareFolder } from './check-folder.ts';
 import { endCutOff } from '../import/import-job.ts';
@@ -27,6 +28,7 @@ export async function openStore(folder: string, migrations: string): Promise<Sto
     const db = drizzle(client);
     await migrate(db, { migrationsFolder: migrations });
     await carryOver(db);
+    await carryLevels(db);
     await endCutOff(folder);
     sweep(folder);
     const close = () => {

@@ -1,6 +1,16 @@
 /** What the evidence log and the reading of files say. */
 export const formats = {
   'formats.air': 'Air',
+  'formats.levelBeyond': 'Level beyond an opening',
+  'formats.levelLeaf': 'Underside of a leaf',
+  'formats.levelFlange': 'Top of a flange',
+  'formats.levelUnderside': 'Underside over a bay',
+  'formats.levelSill': 'Water bar of a sill',
+  'formats.levelWorktop': 'Worktop',
+  'formats.levelSkirting': 'Bottom of skirting',
+  'formats.levelGuard': 'Top of a guard',
+  'formats.byStaff': 'staff {rodMm}',
+  'formats.overWhatLay': '{overMm} over what lay there',
   'formats.cRh': '{temperature}, {rhPercent} %RH',
   'formats.surfaceC': 'surface {temperature}',
   'formats.loggerFile': 'Logger file {name}',

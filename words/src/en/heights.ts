@@ -3,6 +3,18 @@ export const heights = {
   'verdict.heightsStepsTitle': 'Steps at the openings',
   'verdict.heightsLeavesTitle': 'Doors over the floor',
   'verdict.heightsFixturesTitle': 'Flanges and bays',
+  'verdict.heightsStairsTitle': 'Risers of the stairs',
+  'verdict.heightsRisersUnknown': 'The risers at the {name} are not read.',
+  'verdict.heightsReadRisers': 'Read every riser of the flight, the floors at both ends first.',
+  'verdict.heightsRisersHold': 'Risers at the {name} differ by {rangeMm} once the floors are laid.',
+  'verdict.heightsRisersApart':
+    'Risers at the {name} would differ by {rangeMm}, or one of them is too high or too low.',
+  'verdict.heightsTreads': 'Cover every tread with {treadMm}, glued down, with a nosing at each edge.',
+  'verdict.heightsStairDecides':
+    'Do not cover the stair like this. The code of the place decides; a stair builder says what can be done.',
+  'verdict.heightsNoExit': 'The {name} passes through no opening: the widest leaves {widestMm}.',
+  'verdict.heightsNoWay': 'The {name} finds no way between what stands there to an opening.',
+  'verdict.heightsTakeOut': 'Take what stands in its way out first, or lift a leaf off its hinges.',
   'verdict.heightsThing': '{what}',
   'verdict.barRunThrough': 'The floor runs through',
   'verdict.barFlat': 'Flat bar',

@@ -143,6 +143,7 @@ export function LevelStage(props: StageProps) {
                 room={room}
                 planned={{ ...planned, plan }}
                 gates={picture.surfaceGates}
+                heights={picture.heights}
                 ways={ways}
                 way={way}
                 onWay={(id: ChoiceId) => void answers.set(WAY_CHOSEN, id, WAY_WORDS[id])}

@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import type { RoomPicture } from '@maquette/core';
 import { figure, orNull } from '@maquette/core/fields';
 import { STOOD_ON } from '@maquette/core/levelling';
 import { FIXTURES, openingName, type RoomFacts } from '@maquette/core/room';
@@ -17,19 +18,29 @@ import { SPACE } from '../../theme/theme.tsx';
 const RISE = orNull(figure(-20, 60, 'mm'));
 
 /** How far the floor is to rise at each opening, and at what stands on it: a threshold, a stair, a tray may ask for a height. */
-export function ThresholdFold({ shown, room }: { shown: ShownRoom; room: RoomFacts }) {
+export function ThresholdFold({
+  shown,
+  room,
+  heights,
+}: {
+  shown: ShownRoom;
+  room: RoomFacts;
+  heights: RoomPicture['heights'];
+}) {
   const say = useSay();
   const { units } = room;
   const held = (id: string) => shown.rises.findLast(({ placeId }) => placeId === id);
   const asked = (id: string) => held(id)?.riseMm ?? null;
   /** What would bring the covering level with what lies beyond. */
-  const wanted = (beyondLevelMm: number | null) =>
-    beyondLevelMm === null || !shown.card ? null : beyondLevelMm - shown.card.thicknessMm;
+  const wanted = (openingId: string) => {
+    const step = heights?.judged.openings.find((one) => one.openingId === openingId)?.step;
+    return step ? -step.profiles.new.meanMm : null;
+  };
   const places = [
     ...room.openings.map((opening) => ({
       id: opening.id,
       name: say(openingName(room, opening)),
-      suggestion: wanted(opening.beyondLevelMm),
+      suggestion: wanted(opening.id),
     })),
     ...room.fixtures
       .filter(({ kind }) => STOOD_ON.includes(kind))

@@ -30,6 +30,7 @@ interface Props {
   room: RoomFacts;
   planned: Planned & { plan: LevellingPlan };
   gates: RoomPicture['surfaceGates'];
+  heights: RoomPicture['heights'];
   ways: readonly ShownWay[];
   way: ShownWay;
   onWay: (id: ChoiceId) => void;
@@ -39,7 +40,7 @@ interface Props {
 }
 
 /** The ways to make the floor keep its rule, side by side, and what the chosen one stands on. */
-export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt, onPlane, onMark }: Props) {
+export function WaysTab({ shown, room, planned, gates, heights, ways, way, onWay, planeAt, onPlane, onMark }: Props) {
   const palette = usePalette();
   const { plan } = planned;
   const { units } = room;
@@ -97,7 +98,7 @@ export function WaysTab({ shown, room, planned, gates, ways, way, onWay, planeAt
       <Proof room={room} way={way} planned={planned} currency={currency} />
       <PlanksFold shown={shown} room={room} planned={planned} way={way} />
       <RulesFold room={room} planned={planned} currency={currency} />
-      <ThresholdFold shown={shown} room={room} />
+      <ThresholdFold shown={shown} room={room} heights={heights} />
       <Fold title="Keep the grinder or compound off a place">
         <Words>
           Openings, flanges and registers are held back already. Mark anything else on the sheet under Sound: an area, a

@@ -23,7 +23,6 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { FactField } from '../../form/fact-field.tsx';
 import { refused, useFactForm } from '../../form/fact-form.ts';
-import { OneField } from '../../form/one-field.tsx';
 import { Words } from '../../ui/text.tsx';
 import { isFarSide, type RoomChange } from './room-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
@@ -56,7 +55,7 @@ function freePlace(room: RoomFacts, first: number): { wall: number; fromMm: numb
 export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
   const say = useSay();
   const [problem, setProblem] = useState<string | null>(null);
-  const { openings, walls, units } = room;
+  const { openings, walls } = room;
   const opening = openings.find((o) => o.id === chosen) ?? openings[0] ?? null;
   const put = async (next: Opening[], words: string): Promise<Written | boolean> => {
     const wrong = next.map((o) => openingProblem(walls, o)).find(Boolean) ?? overlapProblem({ walls, openings: next });
@@ -81,7 +80,7 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
   const changed = (part: Partial<Opening>) =>
     put(
       openings.map((o) => (o.id === opening!.id ? { ...o, ...part } : o)),
-      part.beyondLevelMm === undefined ? 'Opening changed' : 'Level beyond measured',
+      'Opening changed',
     );
   const edit = (part: Partial<Opening>) => choose(changed(part));
   const toWall = (wall: number) => {
@@ -153,16 +152,9 @@ export function OpeningsEditor({ room, change, chosen, onChoose }: Props) {
             options={BEYOND_KINDS.map((kind) => ({ value: kind, label: say(BEYOND_WORDS[kind]) }))}
             onChange={(beyond) => edit({ beyond })}
           />
-          <OneField
-            key={opening.id}
-            of={OPENING.beyondLevelMm}
-            value={opening.beyondLevelMm}
-            units={units}
-            label="Finished level beyond, over the floor that lies here now"
-            signed
-            hint="Below zero where it lies lower. Leave empty until measured."
-            onTaken={(beyondLevelMm) => changed({ beyondLevelMm })}
-          />
+          <Words size="small" quiet>
+            How high the floor beyond lies is read on Heights.
+          </Words>
           <SharedWith room={room} opening={opening} onShare={(sharedId) => edit({ sharedId })} />
           <ButtonRow>
             <Button
@@ -236,7 +228,7 @@ function SharedWith({
   if (partner) {
     return (
       <>
-        <Words size="small">{`Shared with ${partner.other.name}, ${say(openingName(partner.other, partner.o))}: kind, width, swing and level go together.`}</Words>
+        <Words size="small">{`Shared with ${partner.other.name}, ${say(openingName(partner.other, partner.o))}: kind, width and swing go together.`}</Words>
         <Button label="No longer shared" onPress={() => onShare(null)} />
       </>
     );

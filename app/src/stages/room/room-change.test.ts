@@ -11,8 +11,8 @@ jest.mock('../../data/use-facts.ts', () => ({ useBook: () => mockBook }));
 jest.mock('../../data/write.ts', () => ({ write: (words: string, changes: never) => mockWrite(words, changes) }));
 beforeEach(() => mockWrite.mockClear());
 
-test('a shared opening seen from the other room: same width, hinge and swing turned, level turned over', () => {
-  const own = { ...newOpening('a', 2, 300, 900), hinge: 'start' as const, swing: 'in' as const, beyondLevelMm: 6 };
+test('a shared opening seen from the other room: same width, hinge and swing turned, the rest its own', () => {
+  const own = { ...newOpening('a', 2, 300, 900), hinge: 'start' as const, swing: 'in' as const };
   const other = { ...newOpening('b', 0, 1200, 800), beyond: 'carpet' as const, sharedId: 's' };
   expect(seenFromBeyond(own, other)).toMatchObject({
     id: 'b',
@@ -22,13 +22,7 @@ test('a shared opening seen from the other room: same width, hinge and swing tur
     hinge: 'end',
     swing: 'out',
     beyond: 'carpet',
-    beyondLevelMm: -6,
   });
-});
-
-test('a level not measured on this side does not wipe out the other’s', () => {
-  const other = { ...newOpening('b', 0, 0, 800), beyondLevelMm: 4 };
-  expect(seenFromBeyond(newOpening('a', 0, 0, 800), other).beyondLevelMm).toBe(4);
 });
 
 describe('sharing an opening with another room of the job', () => {

@@ -56,7 +56,6 @@ export function seenFromBeyond(own: Opening, other: Opening): Opening {
     widthMm: own.widthMm,
     hinge: own.hinge === 'start' ? 'end' : 'start',
     swing: own.swing === 'in' ? 'out' : 'in',
-    beyondLevelMm: own.beyondLevelMm === null ? other.beyondLevelMm : own.beyondLevelMm === 0 ? 0 : -own.beyondLevelMm,
     sharedId: own.sharedId,
   };
 }

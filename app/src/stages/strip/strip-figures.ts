@@ -1,4 +1,4 @@
-import { FIGURES, LEVELLING_FIGURES, type FigureName, type FigureSpec } from '@maquette/core/figures';
+import { FIGURES, HEIGHT_FIGURES, LEVELLING_FIGURES, type FigureName, type FigureSpec } from '@maquette/core/figures';
 import { LAYERS, type Layer } from '@maquette/core/layers';
 import type { NamedFigure } from '../figures-fold.tsx';
 import { say } from '@maquette/core/said';
@@ -30,6 +30,8 @@ export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
       },
     ],
   ]);
-  const names = (Object.keys(FIGURES) as FigureName[]).filter((name) => !(name in LEVELLING_FIGURES));
+  const names = (Object.keys(FIGURES) as FigureName[]).filter(
+    (name) => !(name in LEVELLING_FIGURES) && !(name in HEIGHT_FIGURES),
+  );
   return [...rates, ...names.map((name): [string, FigureSpec] => [name, FIGURES[name]])];
 }

@@ -26,7 +26,7 @@ const room: RoomFacts = {
   rank: 0,
   ...BLANK_SHAPE,
   walls: rectangleWalls(4000, 3000),
-  openings: [{ ...newOpening('d', 0, 100, 800), beyondLevelMm: -4 }],
+  openings: [newOpening('d', 0, 100, 800)],
   baseKind: 'panels-on-joists',
   base: { ...UNKNOWN_BASE, heating: 'none' },
   cardId: 'shipped-laminate',
@@ -36,7 +36,14 @@ const room: RoomFacts = {
 };
 
 function standing(facts: Partial<StripFacts>) {
-  const strip = { ...NO_STRIP_FACTS, country: { country: 'GB', asbestosFrom: null, leadFrom: null }, ...facts };
+  const lyingMm = (facts.layers ?? []).reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
+  const level = { of: 'beyond', aboutId: 'd', overMm: -4, lyingMm } as StripFacts['levels'][number];
+  const strip = {
+    ...NO_STRIP_FACTS,
+    levels: [level],
+    country: { country: 'GB', asbestosFrom: null, leadFrom: null },
+    ...facts,
+  };
   const plan = planStripOut(
     stripContext(
       room,

@@ -1,0 +1,216 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { openingName } from '@maquette/core/room';
+import { formatGap } from '@maquette/core/units';
+import { RoomFrame } from '../../room/room-frame.tsx';
+import { BaseLayer } from '../../sheet/base-layer.tsx';
+import { HeightPlacesLayer, LeafSwingLayer, WayOutLayer } from '../../sheet/heights-layer.tsx';
+import { LevelLayer } from '../../sheet/level-layer.tsx';
+import { Sheet } from '../../sheet/sheet.tsx';
+import { usePlan } from '../../sheet/use-plan.ts';
+import { SPACE } from '../../theme/theme.tsx';
+import { counted } from '../../ui/counted.ts';
+import { useSay } from '../../ui/shown-in.tsx';
+import { tabParts } from '../../ui/tabs.tsx';
+import { Words } from '../../ui/text.tsx';
+import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
+import type { StageProps } from '../stage-props.ts';
+import { BuildUpTab } from './build-up-tab.tsx';
+import { heightAsks, placeKey } from './height-asks.ts';
+import { LevelledFold } from './levelled-fold.tsx';
+import { LevelsFold } from './levels-fold.tsx';
+import { OpeningCard } from './opening-card.tsx';
+import { sectionOf, type CutAt } from './opening-section.ts';
+import { ReadTab } from './read-tab.tsx';
+import { RestTab } from './rest-tab.tsx';
+import { SectionView } from './section-view.tsx';
+import { useLevelled } from './use-levelled.ts';
+
+const TABS = [
+  { tab: 'read', label: 'Read' },
+  { tab: 'openings', label: 'Openings' },
+  { tab: 'rest', label: 'Rest' },
+  { tab: 'build-up', label: 'Build-up' },
+] as const;
+type Tab = (typeof TABS)[number]['tab'];
+
+/** What the new floor does at doors, stairs and fixtures: levels read one at a time, and what follows from them. */
+export function HeightsStage(props: StageProps) {
+  const say = useSay();
+  const { shown, room, picture, wide, go } = props;
+  const levelled = useLevelled(shown, picture);
+  const heights = levelled.heights ?? picture?.heights ?? null;
+  const [chosenTab, setTab] = useState<Tab | null>(null);
+  const [skipped, setSkipped] = useState<readonly string[]>([]);
+  const [openingId, setOpening] = useState<string | null>(null);
+  const [cut, setCut] = useState<CutAt | 'leaf'>('worst');
+  const plan = usePlan(room);
+  const { levels, leaves, appliances } = shown.plain;
+  const asks = useMemo(
+    () =>
+      heights
+        ? heightAsks(heights, levels, {
+            leaves: new Set(leaves.flatMap(({ openingId: id, kind }) => (kind === 'unknown' ? [] : [id]))),
+            appliances: new Set(appliances.map(({ fixtureId }) => fixtureId)),
+          })
+        : [],
+    [heights, levels, leaves, appliances],
+  );
+  const waiting = asks.filter(({ key }) => !skipped.includes(key));
+  const ask = waiting[0] ?? asks[0] ?? null;
+  const tab = chosenTab ?? (asks.length > 0 ? 'read' : 'openings');
+  const openings = room.openings;
+  const opening = openings.find(({ id }) => id === openingId) ?? openings[0] ?? null;
+  const next = opening ? openings[(openings.indexOf(opening) + 1) % openings.length] : null;
+  const judged = heights?.judged.openings.find((one) => one.openingId === opening?.id) ?? null;
+  const section =
+    heights && opening && judged ? sectionOf(opening, judged, heights, cut === 'leaf' ? 'worst' : cut, say) : null;
+  const read = new Set(
+    heights?.places.filter((place) => levels.some((level) => placeKey(level) === placeKey(place))).map(placeKey),
+  );
+  const leaf = leaves.findLast((one) => one.openingId === opening?.id);
+  const showLeaf = tab === 'openings' && opening?.kind === 'door' && judged;
+  const sheet = (
+    <Sheet
+      room={room}
+      description={`${room.name}: ${counted(levels.length, 'level')} read, ${counted(asks.length, 'thing')} to read.`}
+      chosenOpening={tab === 'openings' ? (opening?.id ?? null) : null}
+      under={(view) =>
+        picture?.map ? <LevelLayer map={picture.map} view={view} /> : <BaseLayer room={room} view={view} />
+      }
+      over={(view) => (
+        <>
+          {showLeaf ? (
+            <LeafSwingLayer
+              corners={plan.corners}
+              opening={opening}
+              judged={judged}
+              opensDeg={leaf?.opensDeg ?? 90}
+              words={judged.clearance ? formatGap(judged.clearance.leastMm, room.units) : null}
+              view={view}
+            />
+          ) : null}
+          {tab === 'rest'
+            ? heights?.waysOut.map(({ fixtureId, way }) =>
+                way.found ? <WayOutLayer key={fixtureId} path={way.path} view={view} /> : null,
+              )
+            : null}
+          {tab === 'read' ? (
+            <HeightPlacesLayer
+              places={(heights?.places ?? []).map((place) => ({ key: placeKey(place), at: place.at }))}
+              read={read}
+              current={ask?.kind === 'level' ? placeKey(ask.place) : null}
+              view={view}
+            />
+          ) : null}
+        </>
+      )}
+    />
+  );
+  // On a phone the section takes the sheet's place while an opening is looked at; on a wide screen it stands over it.
+  const drawn =
+    tab === 'openings' && section && (wide || cut !== 'leaf') ? (
+      wide ? (
+        <View style={styles.both}>
+          <SectionView of={section} units={room.units} />
+          {sheet}
+        </View>
+      ) : (
+        <SectionView of={section} units={room.units} />
+      )
+    ) : (
+      sheet
+    );
+  const criteria = criteriaOf(picture, 'heights');
+  const keying = tab === 'read' && ask !== null && ask.kind !== 'leaf';
+  return (
+    <RoomFrame
+      stage="heights"
+      props={props}
+      sheet={drawn}
+      tabs={heights ? { label: 'Heights', tabs: tabParts(TABS, tab, setTab) } : null}
+      keying={keying}
+      actions={
+        !heights
+          ? []
+          : tab === 'read'
+            ? ask
+              ? []
+              : [{ label: 'See the openings', act: () => setTab('openings'), main: true }]
+            : tab === 'openings' && opening && next && next !== opening
+              ? [
+                  {
+                    label: `Next: ${say(openingName(room, next))}`,
+                    act: () => {
+                      setOpening(next.id);
+                      setCut('worst');
+                    },
+                    main: true,
+                  },
+                ]
+              : []
+      }
+    >
+      {heights && tab === 'read' ? (
+        <>
+          {ask ? (
+            <ReadTab
+              key={ask.key}
+              shown={shown}
+              room={room}
+              ask={ask}
+              left={asks.length}
+              onSkip={() => setSkipped(waiting.length > 1 ? [...skipped, ask.key] : [])}
+              onTaken={() => setTab('read')}
+            />
+          ) : (
+            <CriteriaList criteria={criteria} />
+          )}
+          {heights.isRead ? null : (
+            <View style={styles.note}>
+              <Words size="small">
+                The floor here is not read yet. What is taped now is kept over what lies here today, and counts as soon
+                as the floor is read.
+              </Words>
+            </View>
+          )}
+          <View style={styles.note}>
+            <LevelsFold shown={shown} room={room} heights={heights} />
+          </View>
+        </>
+      ) : null}
+      {heights && tab === 'openings' ? (
+        <>
+          {opening && judged ? (
+            <OpeningCard
+              key={opening.id}
+              shown={shown}
+              room={room}
+              opening={opening}
+              judged={judged}
+              heights={heights}
+              cut={cut}
+              onCut={setCut}
+              onRead={() => setTab('read')}
+            />
+          ) : (
+            <View style={styles.note}>
+              <Words>No opening is drawn in this room. Put one in on Room.</Words>
+            </View>
+          )}
+          <LevelledFold levelled={levelled} heights={heights} units={room.units} onPlan={() => go('level')} />
+          <CriteriaList criteria={criteria} />
+        </>
+      ) : null}
+      {heights && tab === 'rest' ? (
+        <RestTab shown={shown} room={room} heights={heights} onRead={() => setTab('read')} />
+      ) : null}
+      {heights && tab === 'build-up' ? <BuildUpTab shown={shown} room={room} heights={heights} /> : null}
+    </RoomFrame>
+  );
+}
+
+const styles = StyleSheet.create({
+  both: { flex: 1 },
+  note: { paddingHorizontal: SPACE.edge, paddingTop: SPACE.gap },
+});

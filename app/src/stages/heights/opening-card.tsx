@@ -1,0 +1,208 @@
+import { StyleSheet, View } from 'react-native';
+import type { OpeningJudged, StepProfile } from '@maquette/core/heights';
+import { openingName, type Opening, type RoomFacts } from '@maquette/core/room';
+import { formatGap, formatReach, formatVolume, gapWords, unitLabel, type UnitSystem } from '@maquette/core/units';
+import { HEIGHT_DONE } from '@maquette/core/verdict';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { SPACE, usePalette } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { Mark } from '../../ui/mark.tsx';
+import { capital } from '../../ui/capital.ts';
+import { useSay } from '../../ui/shown-in.tsx';
+import { Words } from '../../ui/text.tsx';
+import { barWordsOf, BAR_REASONS } from './bar-words.ts';
+import type { Heights } from './height-asks.ts';
+import { LeafFold } from './leaf-fold.tsx';
+import type { CutAt } from './opening-section.ts';
+import { StepChart } from './step-chart.tsx';
+import { toggleTick } from './toggle-tick.ts';
+import { UndercutFold } from './undercut-fold.tsx';
+
+interface Props {
+  shown: ShownRoom;
+  room: RoomFacts;
+  opening: Opening;
+  judged: OpeningJudged;
+  heights: Heights;
+  /** Where the section is cut, or the leaf on the sheet in its place. */
+  cut: CutAt | 'leaf';
+  onCut: (at: CutAt | 'leaf') => void;
+  onRead: () => void;
+}
+
+/** One opening: its step and bar, why, the packing or the ramp, the leaf and the frame. */
+export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut, onRead }: Props) {
+  const say = useSay();
+  const palette = usePalette();
+  const { units } = room;
+  const { bar, step, packing, ramp, access, toRead, again } = judged;
+  const profile = step?.profiles[bar.age ?? 'new'] ?? null;
+  const verdict =
+    bar.kind === 'measure' || again || toRead.some(({ of }) => of === 'beyond')
+      ? 'measure'
+      : bar.kind === 'make-good' || (bar.kind === 'made-ramp' && !isDone(shown, opening.id))
+        ? 'work'
+        : 'lay';
+  const range = profile && stepWords(profile, units);
+  const ends: [string, string] =
+    opening.kind === 'door'
+      ? opening.hinge === 'start'
+        ? ['the hinge', 'the latch']
+        : ['the latch', 'the hinge']
+      : ['its near end', 'its far end'];
+  const joined = heights.joined.find(({ openingId }) => openingId === opening.id);
+  const limit = smallerLimit(bar.worstMm, heights);
+  return (
+    <View style={styles.box} testID="opening">
+      <View style={styles.line}>
+        <Mark verdict={verdict} width={56} />
+        <View style={styles.grow}>
+          <Words bold size="large">
+            {capital(say(openingName(room, opening)))}
+          </Words>
+          <Words testID="bar">{barWordsOf(bar.kind, say)}</Words>
+        </View>
+        {range ? (
+          <Words figure bold size="large" testID="step">
+            {range}
+          </Words>
+        ) : null}
+      </View>
+      {profile ? (
+        <StepChart
+          profile={profile}
+          limitMm={limit?.mm ?? null}
+          limitWords={limit?.words ?? ''}
+          ends={ends}
+          units={units}
+        />
+      ) : null}
+      {bar.kind === 'measure' || toRead.length > 0 || again ? (
+        <Button kind="main" label={again ? 'Read it once more' : 'Read what is missing'} onPress={onRead} />
+      ) : null}
+      {packing ? (
+        <>
+          <View style={styles.pair}>
+            {packing.map((one, k) => (
+              <View key={ends[k]} style={[styles.packing, { borderColor: palette.rule }]}>
+                <Words size="small" quiet>{`Packing at ${ends[k]}`}</Words>
+                <Words figure bold size="large">
+                  {`${formatGap(one.lowEdgeMm, units)} / ${gapWords(one.highEdgeMm, units)}`}
+                </Words>
+              </View>
+            ))}
+          </View>
+          <Words size="small">
+            {`The thick edge lies under the higher floor${packing.some(({ lowEdgeMm }) => lowEdgeMm < 0) ? '; below zero the groove is cut deeper by that, or another bar is taken' : ''}. Read from the surface that stays.`}
+          </Words>
+        </>
+      ) : null}
+      {ramp && ramp.shape !== 'none' ? (
+        <>
+          <Words>
+            {`A made ramp on the lower side: ${formatReach(ramp.lengthMm, units)} long, ${ramp.shape === 'straight' ? 'straight' : 'hollow below and round above'}, ${formatVolume((ramp.litresPerM * opening.widthMm) / 1000, units)} of compound. It uses up all that the flatness rule allows.`}
+          </Words>
+          <ButtonRow>
+            <Button
+              label={isDone(shown, opening.id) ? 'Not made after all' : 'The ramp is made'}
+              selected={isDone(shown, opening.id)}
+              onPress={() => void toggleTick(shown, HEIGHT_DONE + opening.id, 'Ramp')}
+            />
+          </ButtonRow>
+        </>
+      ) : null}
+      {access ? (
+        <Words>
+          {access.shape === 'upright'
+            ? 'The edge of the bar is low enough to stand upright under the access rules.'
+            : `Under the access rules the edge is ${access.shape === 'bevelled' ? 'bevelled' : 'ramped'} over ${formatReach(access.lengthMm, units)}.`}
+        </Words>
+      ) : null}
+      {judged.underSillMm === null ? null : (
+        <Words bold={judged.underSillMm < 0}>
+          {judged.underSillMm < 0
+            ? `The floor would stand ${gapWords(-judged.underSillMm, units)} over the water bar of the sill: lower the build-up. Keep the weather strip.`
+            : `The floor stays ${gapWords(judged.underSillMm, units)} under the water bar of the sill. Keep the weather strip.`}
+        </Words>
+      )}
+      <Fold
+        title="Why this bar?"
+        aside={
+          bar.others.length > 0
+            ? `else ${bar.others.map((kind) => barWordsOf(kind, say).toLowerCase()).join(', ')}`
+            : ''
+        }
+      >
+        <Words>{BAR_REASONS[bar.kind]}</Words>
+        {bar.worstMm === null ? null : (
+          <Words>{`The step it was chosen by: ${gapWords(bar.worstMm, units)}, ${bar.age === 'used' ? 'on the floor once it is lived on' : 'on the new floor'}. It may be off by ${formatGap(step?.offMm ?? 0, units)} ${unitLabel(units)}.`}</Words>
+        )}
+        {bar.lessByMm === null || bar.lessByMm <= 0 ? null : (
+          <Words>{`${gapWords(bar.lessByMm, units)} less step would let a smaller one serve.`}</Words>
+        )}
+        {bar.nearLimitMm === null ? null : (
+          <Words>{`The limit of ${gapWords(bar.nearLimitMm, units)} lies within what the readings may be off.`}</Words>
+        )}
+        <Words size="small" quiet>
+          {`New floor here = surface that stays + ${formatGap(heights.addsMm.new, units)} ${unitLabel(units)} of build-up; step = new floor here − floor beyond, every 50 mm along the opening.${joined ? ' Beyond lies a room of this job: what it lays is counted there.' : ''}`}
+        </Words>
+      </Fold>
+      <View style={styles.cuts} role="group" accessibilityLabel="Where the section is cut">
+        {(['start', 'worst', 'end', ...(opening.kind === 'door' ? (['leaf'] as const) : [])] as const).map((at) => (
+          <Button
+            key={at}
+            label={
+              at === 'leaf'
+                ? 'Leaf in its swing'
+                : at === 'worst'
+                  ? 'Worst place'
+                  : `At ${ends[at === 'start' ? 0 : 1]}`
+            }
+            selected={cut === at}
+            onPress={() => onCut(at)}
+          />
+        ))}
+      </View>
+      {opening.kind === 'door' ? (
+        <>
+          <LeafFold shown={shown} room={room} opening={opening} judged={judged} />
+          <UndercutFold room={room} cuts={heights.undercuts.filter(({ openingId }) => openingId === opening.id)} />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** A step along an opening as it is walked out of the room: up, down, or some of both. */
+function stepWords({ minMm, maxMm }: StepProfile, units: UnitSystem): string {
+  const way = minMm >= 0 ? 'down' : maxMm <= 0 ? 'up' : null;
+  const [a, b] = way === 'up' ? [-maxMm, -minMm] : [minMm, maxMm];
+  const words =
+    formatGap(a, units) === formatGap(b, units)
+      ? gapWords(b, units)
+      : `${formatGap(a, units)} to ${gapWords(b, units)}`;
+  return way && formatGap(b, units) !== formatGap(0, units) ? `${words} ${way}` : words;
+}
+
+const isDone = (shown: ShownRoom, id: string) => shown.ticks.some(({ key }) => key === HEIGHT_DONE + id);
+
+/** The limit of the bar below the one that was chosen: what the step was past. */
+function smallerLimit(worstMm: number | null, { rules: { limits } }: Heights): { mm: number; words: string } | null {
+  if (worstMm === null) return null;
+  const past = [
+    { mm: limits.flatMm, words: 'flat bar' },
+    { mm: limits.tiltedMm, words: 'T on a wedge' },
+    { mm: limits.reducerMm, words: 'reducer' },
+  ].filter(({ mm }) => mm < worstMm);
+  return past.at(-1) ?? { mm: limits.flatMm, words: 'flat bar' };
+}
+
+const styles = StyleSheet.create({
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
+  grow: { flex: 1 },
+  pair: { flexDirection: 'row', gap: SPACE.gap },
+  packing: { flex: 1, borderWidth: 1, padding: SPACE.gap, gap: SPACE.near },
+  cuts: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.gap },
+});

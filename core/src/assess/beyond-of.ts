@@ -1,0 +1,104 @@
+import { combined, levelsBeyond, placesAt, type BeyondLevel, type LevelFact } from '../heights/index.ts';
+import type { Opening } from '../room/index.ts';
+import { baseAlongOf } from './height-places.ts';
+import type { HeightGround } from './height-ground.ts';
+import type { JoinedOpening } from './joined-openings.ts';
+import { addsOf, newFloor, type NewFloor } from './new-floor.ts';
+import { oldFloorAt } from './old-layers.ts';
+import type { RoomSet } from './room-set.ts';
+import { sightOf } from './sight.ts';
+
+/** Levels beyond an opening, and whether they come from readings on its other side alone. */
+export interface Beyond {
+  levels: BeyondLevel[];
+  readThere: boolean;
+}
+
+interface Side {
+  set: RoomSet;
+  ground: HeightGround;
+  floor: NewFloor | null;
+}
+
+const isBeyond = ({ of, aboutId }: LevelFact, openingId: string) => of === 'beyond' && aboutId === openingId;
+
+/**
+ * Levels beyond the openings that lead into rooms of the job: what was read there is the surface of that room, so what it lays goes on
+ * top and what of its old floor goes comes off. Where only the other side was read the step is the other room's, seen from here.
+ */
+export function beyondOf(
+  here: Side,
+  joined: readonly JoinedOpening[],
+  groundOf: (other: RoomSet) => HeightGround,
+): Map<string, Beyond> {
+  return new Map(
+    joined.flatMap((one): [string, Beyond][] => {
+      const { opening, other, far } = one;
+      const isOwn = here.set.levels.some((level) => isBeyond(level, opening.id));
+      if (!isOwn && !other.levels.some((level) => isBeyond(level, far.id))) return [];
+      const ground = groundOf(other);
+      const there: Side = {
+        set: other,
+        ground,
+        floor: ground.state && newFloor(other, ground.strip, ground.state, null),
+      };
+      if (isOwn) {
+        const addsMm = addsOf(other);
+        const levels = surfaceRead(here, opening, { set: other, ground, side: far });
+        return [[opening.id, { levels: levels.map((level) => ({ ...level, addsMm })), readThere: false }]];
+      }
+      const levels = seenFrom(here, opening, there, far);
+      return levels.length > 0 ? [[opening.id, { levels, readThere: true }]] : [];
+    }),
+  );
+}
+
+/** The surface that stays beyond an opening, over the datum of the room it was read from: what still lay on it then taken off. */
+function surfaceRead(
+  { set, ground, floor }: Side,
+  opening: Opening,
+  beyond: { set: RoomSet; ground: HeightGround; side: Opening },
+): BeyondLevel[] {
+  const middle = placesAt(beyond.ground.plan.corners, beyond.side, [beyond.side.widthMm / 2])[0]!.inside;
+  const own = set.levels
+    .filter((level) => isBeyond(level, opening.id))
+    .map((level) => ({
+      level,
+      lowerMm: oldFloorAt(beyond.set, beyond.ground.strip.plan, level.takenAt).lowerMm(middle),
+    }));
+  // Readings of one time stand on one surface: their mean does too.
+  const lowerMm = own.at(-1)?.lowerMm ?? 0;
+  return levelsBeyond(
+    own.map(({ level }) => level),
+    opening.id,
+    sightOf(ground.state),
+    floor ? baseAlongOf(ground.plan, set.room, floor) : () => [],
+  ).map((level) => ({ ...level, levelMm: level.levelMm - lowerMm }));
+}
+
+/** Levels beyond an opening as readings from its other side make them, over the datum of this side. */
+function seenFrom(here: Side, opening: Opening, there: Side, far: Opening): BeyondLevel[] {
+  if (!here.floor || !there.floor) return [];
+  const adds = addsOf(here.set);
+  const finished = (side: Side, of: Opening, alongMm: number) => {
+    const { inside } = placesAt(side.ground.plan.corners, of, [alongMm])[0]!;
+    return side.floor!.finishedAt(inside.xMm, inside.yMm);
+  };
+  return surfaceRead(there, far, { set: here.set, ground: here.ground, side: opening }).flatMap(
+    (level): BeyondLevel[] => {
+      const alongMm = Math.max(0, opening.widthMm - level.alongMm);
+      const [mine, theirs] = [finished(here, opening, alongMm), finished(there, far, level.alongMm)];
+      if (!mine || !theirs) return [];
+      const at = (age: 'new' | 'used') => mine[age] - (level.levelMm + adds[age] - theirs[age]);
+      return [
+        {
+          ...level,
+          alongMm,
+          levelMm: at('new'),
+          addsMm: { new: 0, used: at('used') - at('new') },
+          offMm: combined(level.offMm, there.floor!.offMm),
+        },
+      ];
+    },
+  );
+}

@@ -1,0 +1,44 @@
+import { assessRoom, roomSet, type RoomSet } from '@maquette/core';
+import { findCard } from '@maquette/core/coverings';
+import { readOut } from '@maquette/words';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { readBook, readRoomFacts } from '../store/facts.ts';
+import { openStore } from '../store/open.ts';
+import { seedDemo } from './seed.ts';
+
+/** Rooms of the demo’s cottage, each with the others beside it. */
+async function cottage(): Promise<Map<string, RoomSet>> {
+  const folder = mkdtempSync(join(tmpdir(), 'maquette-'));
+  const store = await openStore(folder, join(__dirname, '../../migrations'));
+  await seedDemo(store, async () => true);
+  const { rooms } = await readBook(store.db);
+  const own = rooms.filter(({ jobId }) => jobId === 'demo-sluice-house');
+  const alone: RoomSet[] = [];
+  for (const room of own)
+    alone.push(roomSet(room, findCard([], room.cardId)!, (await readRoomFacts(store.db, room.id))!));
+  store.close();
+  rmSync(folder, { recursive: true, force: true });
+  return new Map(
+    alone.map((set) => [
+      set.room.name,
+      { ...set, neighbours: alone.filter((other) => other !== set && sharesWith(set, other)) },
+    ]),
+  );
+}
+
+const sharesWith = (a: RoomSet, b: RoomSet) =>
+  a.room.openings.some(({ sharedId }) => b.room.openings.some((far) => far.sharedId !== null && far.sharedId === sharedId));
+
+test('the demo’s heights stand where the story says', async () => {
+  const rooms = await cottage();
+  const said = (name: string) => {
+    const { criteria } = assessRoom(rooms.get(name)!, '2026-05-04T12:00:00Z', { parts: ['heights'] });
+    const heights = criteria.filter(({ part }) => part === 'heights');
+    return Object.fromEntries(
+      heights.map((one) => [one.id, `${one.verdict}: ${readOut([one])[0]!.margin} ${readOut([one])[0]!.next}`]),
+    );
+  };
+  for (const name of rooms.keys()) console.log(name, said(name));
+});
