@@ -41,7 +41,20 @@ const CORE_PARTS = {
     'heights',
   ],
   // The evidence goes through every kind of fact there is.
-  formats: ['units', 'room', 'coverings', 'air', 'damp', 'soundness', 'scan', 'flat', 'levelling', 'verdict', 'kinds'],
+  formats: [
+    'units',
+    'room',
+    'coverings',
+    'air',
+    'damp',
+    'soundness',
+    'scan',
+    'flat',
+    'levelling',
+    'heights',
+    'verdict',
+    'kinds',
+  ],
 };
 /** Languages that every part speaks: how facts are stated, and how things are said. */
 const EVERYONES = ['fields', 'said'];

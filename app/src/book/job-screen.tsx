@@ -59,6 +59,15 @@ export function JobScreen({ jobId }: { jobId: string }) {
           <NewRoom job={job} rooms={rooms} units={units} onMade={(id) => router.push(`/rooms/${id}/room`)} />
         ) : null}
         {job && rooms.length > 0 ? (
+          <View style={styles.pages}>
+            <Button
+              label="Doors and heights"
+              hint="The door ledger and the storey"
+              onPress={() => router.push(`/jobs/${jobId}/heights`)}
+            />
+          </View>
+        ) : null}
+        {job && rooms.length > 0 ? (
           <Fold title="Tables for a spreadsheet">
             <Tables name={job.name} rooms={rooms} />
           </Fold>
@@ -184,6 +193,7 @@ function WholeJob({ job, book, onGone }: { job: Job; book: ShownBook; onGone: ()
 }
 
 const styles = StyleSheet.create({
+  pages: { paddingVertical: SPACE.gap },
   screen: { flex: 1 },
   grow: { flex: 1 },
   list: { padding: SPACE.edge, gap: SPACE.edge, width: '100%', maxWidth: 1000, alignSelf: 'center' },

@@ -1,4 +1,4 @@
-import type { LevelledBy, RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
+import type { LeastAnswer, LevelledBy, RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
@@ -73,6 +73,7 @@ export type Ask =
   | ProgrammeAsk
   | PlanksAsk
   | HeightsAsk
+  | { id: number; kind: 'least'; rooms: RoomSet[]; atUtc: string }
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
@@ -103,6 +104,7 @@ export interface Answers {
   rules: RuleCost[];
   planks: PlanksAnswer | null;
   heights: NonNullable<RoomPicture['heights']>;
+  least: LeastAnswer;
   forecast: DryingForecast;
   scan: ScanAnswer;
   text: TextAnswer;

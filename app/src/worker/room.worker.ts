@@ -2,6 +2,7 @@ import {
   assessRoom,
   heightsAfter,
   layPlanks,
+  leastStepsOf,
   levellingOf,
   pictureOf,
   planRoom,
@@ -20,7 +21,7 @@ import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerScan } from './answer-scan.ts';
 import { answerText } from './answer-text.ts';
 import { lineOf } from './line-of.ts';
-import { openModels } from './open-models.ts';
+import { openMixed, openModels } from './open-models.ts';
 
 /** Keeps what the parts made of the room: it saves time and changes no answer. */
 const runner = roomRunner();
@@ -71,6 +72,10 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
+  if (ask.kind === 'least') {
+    const solve = await openMixed();
+    return leastStepsOf(ask.rooms, ask.atUtc, solve, (share) => tell({ id: ask.id, progress: { share } }));
+  }
   const facts = setOf(ask);
   if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);
   if (ask.kind === 'plan') return planRoom(facts, ask.atUtc, { runner });

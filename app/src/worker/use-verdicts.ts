@@ -1,25 +1,10 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { useQueries } from '@tanstack/react-query';
-import type { RoomSet } from '@maquette/core';
-import { findCard } from '@maquette/core/coverings';
-import { nextRead, roomKey } from '../data/client.ts';
-import { store } from '../data/device.ts';
-import { writesOf } from '../data/judged-from.ts';
 import { nowUtc } from '../data/ids.ts';
-import { whenIdle } from '../data/when-idle.ts';
-import { joinedRooms } from '../data/joined-rooms.ts';
-import { createPlainFacts } from '../data/plain-facts.ts';
-import { testsOf, type ShownBook } from '../data/use-facts.ts';
+import type { ShownBook } from '../data/use-facts.ts';
 import { openDesk } from './ask.ts';
 import { isAged, keptLines, type RoomLine } from './kept-lines.ts';
 import { keptPictures } from './kept-pictures.ts';
-
-/** One room to be judged, with what tells whether it was judged before. */
-interface Question {
-  roomId: string;
-  set: () => RoomSet;
-  writes: string;
-}
+import { useRoomSets, type RoomToJudge } from './use-room-sets.ts';
 
 /** Stands for a room whose judgement failed: opening it says why. */
 const NOT_JUDGED: RoomLine = { verdict: 'measure', margin: '', next: '', read: 0, stations: 0 };
@@ -28,7 +13,7 @@ const NOT_JUDGED: RoomLine = { verdict: 'measure', margin: '', next: '', read: 0
  * Judges rooms one after another in one worker; those whose facts are as they were when last judged are left out, unless the hour
  * has passed until which that holds.
  */
-export function judgeEach(questions: readonly Question[]): () => void {
+export function judgeEach(questions: readonly RoomToJudge[]): () => void {
   const desk = openDesk();
   let left = true;
   // Once in a round: what holds to the end of this minute would else be asked for again and again.
@@ -58,41 +43,7 @@ export function judgeEach(questions: readonly Question[]): () => void {
 
 /** Verdicts of all rooms: what was said last time at once, and what has changed since judged anew behind it. */
 export function useVerdicts(book: ShownBook): ReadonlyMap<string, RoomLine> {
-  const [maker] = useState(createPlainFacts);
-  // What is held of a room is shown first; whether it has changed since is asked once the screen stands.
-  const [standing, setStanding] = useState(false);
-  useEffect(() => whenIdle(() => setStanding(true)), []);
-  const rooms = useQueries({
-    queries: book.rooms.map((room) => ({
-      queryKey: roomKey(room.id),
-      queryFn: () => store.readRoom(room.id),
-      enabled: !store.isUnsent(room.id) && (standing || testsOf(room.id) === undefined),
-      staleTime: 10_000,
-      refetchInterval: nextRead(0),
-    })),
-    combine: (answers) => answers.map(({ data }) => data),
-  });
-  // Rooms read and rooms changed on this device alike: the store tells of both.
-  const ids = useMemo(() => book.rooms.map((room) => room.id), [book.rooms]);
-  const lists = useSyncExternalStore(store.subscribe, () => store.rooms(ids));
-  const questions = useMemo(
-    () =>
-      book.rooms.flatMap((room, i): Question[] => {
-        const own = book.cards.map((card) => maker.card(card));
-        const card = findCard(own, room.cardId);
-        const shown = lists[i];
-        if (!card || !shown || (!rooms[i] && !store.isUnsent(room.id))) return [];
-        const like = maker.like(room, book, testsOf);
-        const near = joinedRooms(room, book.rooms).flatMap((other) => {
-          const there = lists[book.rooms.indexOf(other)];
-          return there ? [{ room: other, lists: there }] : [];
-        });
-        // Most rooms were judged before: the set is made of those alone that were not.
-        const set = () => maker.setOf(maker.factsOf(room, shown, book, testsOf, near), maker.room(room), card);
-        return [{ roomId: room.id, set, writes: writesOf(room, card.id, book, shown, like, near) }];
-      }),
-    [book, lists, rooms, maker],
-  );
+  const questions = useRoomSets(book);
   const kept = useSyncExternalStore(keptLines.subscribe, keptLines.all);
   const [round, setRound] = useState(0);
   useEffect(() => judgeEach(questions), [questions, round]);

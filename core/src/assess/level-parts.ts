@@ -1,15 +1,16 @@
+import { answerTo } from '../fields/index.ts';
 import { HEATING } from '../hazards/index.ts';
-import { levellingJob, planLevelling, type KeepOff, type Rise } from '../levelling/index.ts';
+import { levellingJob, planLevelling, POUR_LEAST, type KeepOff, type Rise } from '../levelling/index.ts';
 import type { Mark } from '../soundness/index.ts';
 import type { RoomPart } from './room-part.ts';
 
 /** What levelling is planned from: the judged floor, what may be done to it, and what is asked for. */
 export const levelJob: RoomPart<'levelJob', 'outline' | 'strip' | 'surface'> = {
   id: 'levelJob',
-  reads: ['room', 'figures', 'marks', 'rises'],
+  reads: ['room', 'figures', 'marks', 'rises', 'answers'],
   needs: ['outline', 'strip', 'surface'],
   onDemand: true,
-  judge({ room, figures, marks, rises }, { outline: plan, strip, surface: { state } }) {
+  judge({ room, figures, marks, rises, answers }, { outline: plan, strip, surface: { state } }) {
     if (!state) return { state: null, validUntil: null };
     const { grind, prime, fix } = strip.surfaceGates;
     const job = levellingJob({
@@ -22,6 +23,7 @@ export const levelJob: RoomPart<'levelJob', 'outline' | 'strip' | 'surface'> = {
       gates: { grind: grind.stops.every(({ hazard }) => hazard === HEATING), prime: prime.allowed, fix: fix.allowed },
       laidOver: strip.laidOver,
       rises: risesAsked(rises),
+      pourLeastMm: answerTo(answers, POUR_LEAST),
     });
     return { state: { job, state }, validUntil: null };
   },

@@ -1,8 +1,10 @@
 import { say } from '../said/index.ts';
-import { figure, type FigureSpec } from './figure.ts';
+import { figure, PRICE, type FigureSpec } from './figure.ts';
 
 const CODE = say('figures.localCode');
 const MAKER = say('figures.makersSheet');
+
+const WEIGHED = say('figures.weighed');
 
 /** Limits that steps, leaves and stairs are judged by, with the bars and boards that are bought. */
 export const HEIGHT_FIGURES = {
@@ -28,4 +30,10 @@ export const HEIGHT_FIGURES = {
   'stair-range-mm': figure(say('figures.stairRangeMm'), 5, 'mm', 3, 10, CODE),
   'stair-most-mm': figure(say('figures.stairMostMm'), 220, 'mm', 150, 260, CODE),
   'stair-least-mm': figure(say('figures.stairLeastMm'), 150, 'mm', 75, 200, CODE),
+  'leaf-trim-h': figure(say('figures.leafTrimH'), 0.6, 'h', 0.1, 4),
+  'underlay-cost-mm': figure(say('figures.underlayCostMm'), 1.2, '/m²', 0, 20, PRICE),
+  'step-flat': figure(say('figures.stepFlat'), 15, '', 0, 1000, WEIGHED),
+  'step-tilted': figure(say('figures.stepTilted'), 45, '', 0, 1000, WEIGHED),
+  'step-reducer': figure(say('figures.stepReducer'), 95, '', 0, 2000, WEIGHED),
+  'step-ramp': figure(say('figures.stepRamp'), 320, '', 0, 5000, WEIGHED),
 } as const satisfies Record<string, FigureSpec>;

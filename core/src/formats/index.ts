@@ -11,4 +11,5 @@ export { esriGrid } from './level-grid.ts';
 export { levelJson } from './level-json.ts';
 export type { LevelSheet } from './level-sheet.ts';
 export { levelSvg } from './level-svg.ts';
+export { ledgerCsv, type NamedRow } from './ledger-csv.ts';
 export { patchCsv } from './patch-csv.ts';

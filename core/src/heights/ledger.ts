@@ -18,6 +18,8 @@ export interface LedgerRow {
   rampMm: number | null;
   leaf: 'none' | 'measure' | 'nothing' | 'stop' | 'trim';
   cut: LeafCut | null;
+  /** Setting of the saw at the feet of its frame, over what lies there today, mm; none where it is not sawn. */
+  sawMm: readonly number[];
   provisional: boolean;
 }
 
@@ -26,11 +28,12 @@ export interface LedgerOpening {
   otherRoomId: string | null;
   widthMm: number;
   judged: OpeningJudged;
+  sawMm?: readonly number[];
 }
 
 /** One row an opening over the job, in the order given. An opening two rooms share is given once. */
 export const ledgerOf = (openings: readonly LedgerOpening[]): LedgerRow[] =>
-  openings.map(({ roomId, otherRoomId, widthMm, judged }) => {
+  openings.map(({ roomId, otherRoomId, widthMm, judged, sawMm = [] }) => {
     const profile = judged.step?.profiles.new;
     return {
       roomId,
@@ -43,6 +46,7 @@ export const ledgerOf = (openings: readonly LedgerOpening[]): LedgerRow[] =>
       rampMm: judged.ramp?.lengthMm ?? null,
       leaf: judged.leaf?.what ?? 'none',
       cut: judged.leaf?.what === 'trim' ? judged.leaf.parallel : null,
+      sawMm,
       provisional: judged.provisional,
     };
   });
@@ -71,12 +75,13 @@ export function changedRows(before: readonly LedgerRow[], after: readonly Ledger
 }
 
 function sameRow(a: LedgerRow, b: LedgerRow): boolean {
-  const figures = ({ stepMm, packingMm, rampMm, cut, widthMm }: LedgerRow) => [
+  const figures = ({ stepMm, packingMm, rampMm, cut, widthMm, sawMm }: LedgerRow) => [
     widthMm,
     ...(stepMm ?? [NaN]),
     ...packingMm.flat(),
     rampMm ?? NaN,
     ...(cut ? [cut.hingeMm, cut.latchMm] : [NaN]),
+    ...sawMm,
   ];
   const [one, other] = [figures(a), figures(b)];
   const alike = (x: number, y: number) => (Number.isNaN(x) ? Number.isNaN(y) : Math.abs(x - y) < SAME_MM);

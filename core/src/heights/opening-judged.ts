@@ -94,6 +94,8 @@ export interface OpeningJudged {
   ramp: MadeRamp | null;
   clearance: LeafClearance | null;
   leaf: LeafVerdict | null;
+  /** Underside of the closed leaf at the start and the end of the opening, mm over the datum; null before both are read. */
+  leafMm: readonly [start: number, end: number] | null;
   /** How far an outside door's floor stays under the water bar of its sill, mm; null where there is none, or it is not read. */
   underSillMm: number | null;
   /** What is still to be read, in the order in which it is asked: places beyond, the sill, and the ends of the leaf. */
@@ -156,12 +158,17 @@ export function judgeOpening(
     ramp: bar.kind === 'made-ramp' ? madeRamp(worstMm, rules.rule) : null,
     clearance: swung?.clearance ?? null,
     leaf: swung?.verdict ?? null,
+    leafMm: leaf && leafEndsMm(opening, leaf),
     underSillMm: outside && sillMm !== null && Number.isFinite(highest) ? sillMm - highest : null,
     toRead,
     again,
     provisional: toRead.length > 0 || again,
   };
 }
+
+/** Underside of a leaf along its opening, from its start. */
+const leafEndsMm = ({ hinge }: Opening, { hingeMm, latchMm }: HungLeaf): [number, number] | null =>
+  hingeMm === null || latchMm === null ? null : hinge === 'start' ? [hingeMm, latchMm] : [latchMm, hingeMm];
 
 /** Ends of a leaf that are not read: the hinge, then the latch, as places along the opening. */
 function leafEnds({ hinge, widthMm }: Opening, { hingeMm, latchMm }: HungLeaf): number[] {

@@ -24,5 +24,7 @@ export const CHALKED = 'chalk/';
 export const WAY_CHOSEN = question('levelling/way', oneOf(...WAY_IDS));
 /** Which of the choices of grinding before a pour is taken, by its number from 0. */
 export const PLANE_CHOSEN = question('levelling/plane', whole(0, 99));
+/** The least depth over the highest place that a pour to one level is planned with, mm: chosen with the heights of the job. */
+export const POUR_LEAST = question('levelling/pour-least', figure(3, 60, 'mm'));
 /** What was chosen among ways: memory too. */
 export const CHOSEN_OF_WAYS: readonly string[] = [WAY_CHOSEN.question, PLANE_CHOSEN.question];

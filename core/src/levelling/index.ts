@@ -30,4 +30,4 @@ export { highsModels, type OpenModel } from './solver.ts';
 export type { LevelTarget } from './targets.ts';
 export { type Way, type WayId, wayOf } from './way.ts';
 export { type Programmed, programmedWay } from './ways.ts';
-export { CHALKED, CHOSEN_OF_WAYS, PLANE_CHOSEN, type Rise, WAY_CHOSEN } from './facts.ts';
+export { CHALKED, CHOSEN_OF_WAYS, PLANE_CHOSEN, POUR_LEAST, type Rise, WAY_CHOSEN } from './facts.ts';

@@ -87,6 +87,8 @@ export interface LevellingJob {
   /** Stations as they are read now. */
   stations: readonly Height[];
   provisional: boolean;
+  /** Least depth of a pour to one level, mm; null: as thin as its product takes. */
+  pourLeastMm: number | null;
 }
 
 export interface LevellingAsk {
@@ -97,6 +99,8 @@ export interface LevellingAsk {
   keepOff: readonly KeepOff[];
   gates: { grind: boolean; prime: boolean; fix: boolean };
   laidOver: BaseKind;
+  /** Least depth of a pour to one level over the highest place, mm; null takes the thinnest its product takes. */
+  pourLeastMm?: number | null;
   /** How far the floor is to rise (or come down) at openings and under what stands on it, by their id, mm. */
   rises?: ReadonlyMap<string, number>;
 }
@@ -161,6 +165,7 @@ export function levellingJob(ask: LevellingAsk): LevellingJob {
     ),
     stations: state.heights.heights,
     provisional: state.evidence.coveredShare < 0.99,
+    pourLeastMm: ask.pourLeastMm ?? null,
   };
 }
 

@@ -52,7 +52,7 @@ export function planLevelling(job: LevellingJob, state: FlatState, shouldStop?: 
     nothingToDo,
     untouched: nothingToDo ? untouchedBounds(grid, job.heights, fill.certificates, job.contactsOnly) : [],
     fill,
-    planes: planeChoices(job),
+    planes: job.pourLeastMm === null ? planeChoices(job) : planeChoices(job, job.pourLeastMm),
     panel: timber
       ? {
           areaM2,

@@ -118,7 +118,7 @@ export const SCENARIO: readonly DemoJob[] = [
         walls: rectangle(6096, 1524),
         openings: [
           { wall: 3, fromMm: 360, widthMm: 813, hinge: 'start', swing: 'in' },
-          { kind: 'archway', wall: 0, fromMm: 4200, widthMm: 800, beyond: 'sheet', sharedId: 'demo-hall-kitchen' },
+          { kind: 'archway', wall: 0, fromMm: 2600, widthMm: 800, beyond: 'sheet', sharedId: 'demo-hall-kitchen' },
           {
             wall: 2,
             fromMm: 1200,

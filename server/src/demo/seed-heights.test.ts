@@ -29,7 +29,9 @@ async function cottage(): Promise<Map<string, RoomSet>> {
 }
 
 const sharesWith = (a: RoomSet, b: RoomSet) =>
-  a.room.openings.some(({ sharedId }) => b.room.openings.some((far) => far.sharedId !== null && far.sharedId === sharedId));
+  a.room.openings.some(({ sharedId }) =>
+    b.room.openings.some((far) => far.sharedId !== null && far.sharedId === sharedId),
+  );
 
 test('the demo’s heights stand where the story says', async () => {
   const rooms = await cottage();

@@ -1,6 +1,12 @@
 import { View } from 'react-native';
 import { only } from '@maquette/core/fields';
-import { FRAME_KINDS, LEAF_KINDS, type LeafVerdict, type OpeningJudged } from '@maquette/core/heights';
+import {
+  FRAME_KINDS,
+  LEAF_KINDS,
+  type LeafClearance,
+  type LeafVerdict,
+  type OpeningJudged,
+} from '@maquette/core/heights';
 import type { Opening, RoomFacts } from '@maquette/core/room';
 import { formatReach, gapWords, type UnitSystem } from '@maquette/core/units';
 import { HEIGHT_DONE } from '@maquette/core/verdict';
@@ -46,9 +52,7 @@ export function LeafFold({ shown, room, opening, judged }: Props) {
       memory={`leaf/${opening.id}`}
     >
       {clearance ? (
-        <Words testID="clearance">
-          {`It clears the new floor by ${gapWords(clearance.leastMm, units)} at least: ${formatReach(clearance.fromHingeMm, units)} from the hinge, ${Math.round(clearance.atDeg)}° open. Closed it clears what lies in the opening by ${gapWords(clearance.closedMm, units)}.${clearance.bindsDeg === null ? '' : ` It would bind from ${Math.round(clearance.bindsDeg)}° on.`}`}
-        </Words>
+        <Words testID="clearance">{clearanceWords(clearance, units)}</Words>
       ) : (
         <Words>Read its underside at the hinge and at the latch, and the floor on both sides.</Words>
       )}
@@ -115,6 +119,15 @@ export function LeafFold({ shown, room, opening, judged }: Props) {
       </View>
     </Fold>
   );
+}
+
+/** Where a leaf clears the floor least, or fouls it, and from which angle on. */
+function clearanceWords({ leastMm, fromHingeMm, atDeg, closedMm, bindsDeg }: LeafClearance, units: UnitSystem): string {
+  const where = `${formatReach(fromHingeMm, units)} from the hinge, ${atDeg < 0.5 ? 'closed' : `${Math.round(atDeg)}° open`}`;
+  if (leastMm < 0)
+    return `It would foul what lies beneath it by ${gapWords(-leastMm, units)}: ${where}${bindsDeg === null || bindsDeg < 0.5 ? '' : `. It binds from ${Math.round(bindsDeg)}° on`}.`;
+  const closed = atDeg < 0.5 ? '' : ` Closed it clears what lies in the opening by ${gapWords(closedMm, units)}.`;
+  return `It clears the new floor by ${gapWords(leastMm, units)} at least: ${where}.${closed}`;
 }
 
 function leafAside(verdict: LeafVerdict | null, units: UnitSystem): string {

@@ -1,0 +1,190 @@
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { LeastAnswer, RoomSet } from '@maquette/core';
+import type { HeightsChoice } from '@maquette/core/heights';
+import { figuresOf } from '@maquette/core/figures';
+import { openingName } from '@maquette/core/room';
+import { formatVolume, gapWords, type UnitSystem } from '@maquette/core/units';
+import { nowUtc } from '../data/ids.ts';
+import { write } from '../data/write.ts';
+import { moneyWords } from '../stages/amounts.ts';
+import { SPACE, usePalette } from '../theme/theme.tsx';
+import { Button, ButtonRow } from '../ui/button.tsx';
+import { counted } from '../ui/counted.ts';
+import { useSay } from '../ui/shown-in.tsx';
+import { Words } from '../ui/text.tsx';
+import { useDesk } from '../worker/use-judged.ts';
+import { takenChoice } from './taken-choice.ts';
+import type { RoomOfJob } from './use-job-heights.ts';
+
+interface Props {
+  rooms: readonly RoomOfJob[];
+  currency: string;
+  units: UnitSystem;
+}
+
+/** What to lay and where to pour so that the steps of the whole job cost least: worked out on asking, the best three side by side. */
+export function LeastTab({ rooms, currency, units }: Props) {
+  const desk = useDesk();
+  const [working, setWorking] = useState<number | null>(null);
+  const [found, setFound] = useState<{ of: readonly RoomSet[]; answer: LeastAnswer } | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const [taken, setTaken] = useState<number | null>(null);
+  const sets = rooms.map(({ set }) => set);
+  const same = found !== null && found.of.length === sets.length && found.of.every((set, k) => set === sets[k]);
+  useEffect(() => () => desk.stop(), [desk]);
+  const ask = () => {
+    setWorking(0);
+    setFailed(null);
+    setTaken(null);
+    desk.ask(
+      { kind: 'least', rooms: sets, atUtc: nowUtc() },
+      (answer, reason) => {
+        setWorking(null);
+        setFailed(reason);
+        if (answer) setFound({ of: sets, answer });
+      },
+      'now',
+      ({ share }) => setWorking(share),
+    );
+  };
+  const nameOf = (roomId: string) => rooms.find(({ set }) => set.room.id === roomId)?.set.room.name ?? '';
+  const take = async (choice: HeightsChoice, answer: LeastAnswer, index: number) => {
+    const written = await write('Chosen for the whole job', takenChoice(choice, answer, sets));
+    if (written.ok) setTaken(index);
+    else setFailed(written.problems[0]?.message ?? null);
+  };
+  return (
+    <View style={styles.box} testID="least">
+      <Words>
+        Which underlay, panel and pour in each room, and whether the old floor stays, so that bars, ramps and cut doors
+        over the whole job cost least. First the fewest steps that no bar takes, then money.
+      </Words>
+      <ButtonRow>
+        {working === null ? (
+          <Button kind="main" label={found ? 'Work it out again' : 'Work it out'} onPress={ask} />
+        ) : (
+          <Button
+            label="Stop"
+            onPress={() => {
+              desk.stop();
+              setWorking(null);
+              setFailed('Stopped. Nothing was changed.');
+            }}
+          />
+        )}
+      </ButtonRow>
+      {working === null ? null : <Words>{`Working it out, ${Math.round(working * 100)} % …`}</Words>}
+      {failed ? <Words role="alert">{failed}</Words> : null}
+      {found ? (
+        <>
+          {found.answer.unread.length > 0 ? (
+            <Words size="small">{`Not read yet, and left out: ${found.answer.unread.map(nameOf).join(', ')}.`}</Words>
+          ) : null}
+          {!same && taken === null ? (
+            <Words bold>Something in the job has changed since: work it out again.</Words>
+          ) : null}
+          {found.answer.choices.length === 0 ? (
+            <Words bold>
+              No choice keeps every bay, weight and fire door. Lift a limit on Heights, or read more rooms.
+            </Words>
+          ) : null}
+          {found.answer.choices.map((choice, index) => (
+            <ChoiceCard
+              key={index}
+              number={index + 1}
+              choice={choice}
+              answer={found.answer}
+              rooms={rooms}
+              currency={currency}
+              units={units}
+              taken={taken === index}
+              off={same || taken !== null ? null : 'Something has changed since it was worked out.'}
+              onTake={() => void take(choice, found.answer, index)}
+            />
+          ))}
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const CLASS_WORDS = ['flat bar', 'T on a wedge', 'reducer', 'ramp or threshold'];
+
+function ChoiceCard({
+  number,
+  choice,
+  answer,
+  rooms,
+  currency,
+  units,
+  taken,
+  off,
+  onTake,
+}: {
+  number: number;
+  choice: HeightsChoice;
+  answer: LeastAnswer;
+  rooms: readonly RoomOfJob[];
+  currency: string;
+  units: UnitSystem;
+  taken: boolean;
+  off: string | null;
+  onTake: () => void;
+}) {
+  const say = useSay();
+  const palette = usePalette();
+  const gap = choice.cost - choice.boundCost;
+  const proved = gap <= 1e-3 * Math.max(1, choice.cost);
+  const rules = figuresOf(rooms[0]?.set.figures ?? [], units);
+  return (
+    <View style={[styles.card, { borderColor: taken ? palette.chalk : palette.rule }]}>
+      <Words bold size="large">{`${number}: ${moneyWords(choice.cost, currency)}`}</Words>
+      <Words size="small" quiet>
+        {proved
+          ? 'Proved: nothing that differs from the ones above costs less.'
+          : `Nothing can cost less than ${moneyWords(choice.boundCost, currency)}.`}
+      </Words>
+      {choice.rooms.map(({ roomId, systemId, pourMm, litres }) => {
+        const of = answer.rooms.find((room) => room.roomId === roomId);
+        const system = of?.systems.find(({ id }) => id === systemId);
+        const set = rooms.find((room) => room.set.room.id === roomId)?.set;
+        if (!of || !system || !set) return null;
+        const { underlayMm, panelMm } = system.buildUp;
+        const parts = [
+          system.keeps === null ? '' : system.keeps ? 'keep the old floor' : 'take the old floor up',
+          panelMm > 0 ? `panel ${gapWords(panelMm, units)}` : '',
+          underlayMm === null ? '' : `underlay ${gapWords(underlayMm, units)}`,
+          pourMm === null
+            ? 'no pour'
+            : `pour ${gapWords(pourMm - of.pourAtMm - of.topMm, units)} over the highest place, ${formatVolume(litres, units)}`,
+        ].filter((words) => words !== '');
+        return <Words key={roomId}>{`${set.room.name}: ${parts.join(', ')}.`}</Words>;
+      })}
+      {choice.openings.map(({ openingId, stepClass, worstMm }) => {
+        const set = rooms.find((room) => room.set.room.openings.some(({ id }) => id === openingId))?.set;
+        const opening = set?.room.openings.find(({ id }) => id === openingId);
+        return set && opening ? (
+          <Words key={openingId} size="small">
+            {`${set.room.name}, ${say(openingName(set.room, opening))}: ${gapWords(worstMm, units)}, ${CLASS_WORDS[stepClass] ?? ''}.`}
+          </Words>
+        ) : null;
+      })}
+      {choice.trimmed.length > 0 ? (
+        <Words size="small">{`${counted(choice.trimmed.length, 'leaf', 'leaves')} cut, ${rules('leaf-trim-h')} h each.`}</Words>
+      ) : null}
+      <Button
+        label={taken ? 'Taken for the job' : 'Take this one'}
+        hint={`Choice ${number}`}
+        selected={taken}
+        off={taken ? null : off}
+        onPress={onTake}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { padding: SPACE.edge, gap: SPACE.part },
+  card: { borderWidth: 1, padding: SPACE.part, gap: SPACE.near },
+});

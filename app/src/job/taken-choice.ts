@@ -1,0 +1,39 @@
+import type { LeastAnswer, RoomSet } from '@maquette/core';
+import type { HeightsChoice } from '@maquette/core/heights';
+import { POUR_LEAST, WAY_CHOSEN } from '@maquette/core/levelling';
+import { layersLeft } from '@maquette/core/stripout';
+import { newId } from '../data/ids.ts';
+import type { Change } from '../data/write.ts';
+
+/**
+ * A choice over the job as facts: the build-up of each room, what becomes of its old floor, and where it is poured how high over its
+ * highest place. Written together they are taken back together.
+ */
+export function takenChoice(choice: HeightsChoice, { rooms }: LeastAnswer, sets: readonly RoomSet[]): Change[] {
+  return choice.rooms.flatMap(({ roomId, systemId, pourMm }): Change[] => {
+    const of = rooms.find((room) => room.roomId === roomId);
+    const system = of?.systems.find(({ id }) => id === systemId);
+    const set = sets.find(({ room }) => room.id === roomId);
+    if (!of || !system || !set) return [];
+    const answer = ({ question }: { question: string }, value: string | number): Change => ({
+      kind: 'answers',
+      id: set.answers.findLast((one) => one.question === question)?.id ?? newId(),
+      roomId,
+      body: { question, answer: value, note: '' },
+    });
+    return [
+      { kind: 'buildUps', id: set.buildUps.at(-1)?.id ?? newId(), roomId, body: system.buildUp },
+      ...(system.keeps === null
+        ? []
+        : layersLeft(set).map(({ id }): Change => ({
+            kind: 'layerChoices',
+            id: set.layerChoices.findLast(({ layerId }) => layerId === id)?.id ?? newId(),
+            roomId,
+            body: { layerId: id, choice: system.keeps ? 'keep' : 'remove', note: '' },
+          }))),
+      ...(pourMm === null
+        ? []
+        : [answer(WAY_CHOSEN, 'plane'), answer(POUR_LEAST, Math.round((pourMm - of.pourAtMm - of.topMm) * 10) / 10)]),
+    ];
+  });
+}
