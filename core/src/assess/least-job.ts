@@ -4,7 +4,7 @@ import {
   buildUpOf,
   oneDatum,
   placesAt,
-  usualBuildUp,
+  statedBuildUp,
   type BuildUpFact,
   type DatumTie,
   type HeightRoom,
@@ -127,7 +127,7 @@ function roomOf({ set, ground, floor, offsetMm, figure }: Side, atUtc: string) {
   const { room, card } = set;
   const { plan, strip, state } = ground;
   const floorM2 = areaM2(plan.corners, plan.islands);
-  const stated: BuildUpBody = set.buildUps.at(-1) ?? usualBuildUp(card);
+  const stated: BuildUpBody = statedBuildUp(set.buildUps, card);
   const floats = card.kind !== 'glue-down-vinyl' && !card.attachedPad;
   const underlays = floats ? [...new Set([stated.underlayMm, ...UNDERLAYS_MM])] : [stated.underlayMm];
   const timber = isTimber(strip.laidOver);

@@ -113,7 +113,7 @@ export {
 export { type HeightsJudged, judgeHeights, levelsBeyond, type RoomHeights } from './room-heights.ts';
 export { ACCESS } from './questions.ts';
 export { type ApplianceSize, type FixtureJudged, rimPlaces } from './fixture-judged.ts';
-export { buildUpOf, usualBuildUp } from './usual-build-up.ts';
+export { buildUpOf, statedBuildUp, usualBuildUp } from './usual-build-up.ts';
 export {
   type ApplianceFact,
   type BuildUpFact,

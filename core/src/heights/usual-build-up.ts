@@ -33,10 +33,16 @@ export function usualBuildUp({ kind, thicknessMm, attachedPad }: CoveringCard): 
   };
 }
 
+/** What is stated of a room's build-up, else what is usual for its covering: as it would be stated anew. */
+export function statedBuildUp(stated: readonly Body[], card: CoveringCard): Body {
+  const { panelMm, filmMm, underlayMm, kPaAtHalfMm, setShare, coveringMm, coveringKgM2, note } =
+    stated.at(-1) ?? usualBuildUp(card);
+  return { panelMm, filmMm, underlayMm, kPaAtHalfMm, setShare, coveringMm, coveringKgM2, note };
+}
+
 /** The build-up of a room: what was stated last, else what is usual for its covering. */
 export function buildUpOf(stated: readonly Body[], card: CoveringCard): BuildUp {
-  const { panelMm, filmMm, underlayMm, kPaAtHalfMm, setShare, coveringMm, coveringKgM2 } =
-    stated.at(-1) ?? usualBuildUp(card);
+  const { panelMm, filmMm, underlayMm, kPaAtHalfMm, setShare, coveringMm, coveringKgM2 } = statedBuildUp(stated, card);
   return {
     panelMm,
     filmMm,

@@ -1,0 +1,178 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { accessible, key, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+
+let running: Running;
+test.beforeAll(async () => {
+  running = await serve();
+});
+test.afterAll(() => running.close());
+
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' });
+const heights = (page: Page, room: string) => page.goto(`${running.url}/rooms/${room}/heights`);
+const ledger = async (page: Page) => {
+  await page.goto(`${running.url}/jobs/demo-sluice-house/heights`);
+  await expect(page.getByTestId('ledger-row')).toHaveCount(7);
+  await expect(page.getByText(/^Working out/)).toHaveCount(0);
+};
+
+test('from a known floor: what goes in the doorway, and will the door still open', async ({ page }) => {
+  await heights(page, 'demo-reading-room');
+  await expect(page.getByText('Floor beyond the door in W1')).toBeVisible();
+  await accessible(page);
+  // Three places beyond, for the door is wide; then the leaf at both ends, and what leaf it is.
+  for (const [where, rod] of [
+    ['at the hinge', '1374'],
+    ['in the middle', '1374'],
+    ['at the latch', '1373.5'],
+    ['at the hinge', '1358'],
+    ['at the latch', '1358'],
+  ]) {
+    await expect(page.getByText(new RegExp(`^${where}`))).toBeVisible();
+    const before = (await roomFacts(running.url, 'demo-reading-room')).levels.length;
+    await key(page, rod!);
+    await expect.poll(async () => (await roomFacts(running.url, 'demo-reading-room')).levels.length).toBe(before + 1);
+  }
+  await button(page, 'Solid wood').click();
+  await button(page, 'Openings').click();
+  await expect(page.getByTestId('bar')).not.toHaveText('Not known yet');
+  await expect(page.getByTestId('step')).toContainText(/\d mm/);
+  await expect(page.getByTestId('section').getByRole('img')).toHaveAccessibleName(
+    /The new floor here at .* beyond at /,
+  );
+  await button(page, 'Why this bar?').click();
+  await expect(page.getByText(/^The step it was chosen by: /)).toBeVisible();
+  await expect(page.getByTestId('clearance').or(button(page, 'The leaf'))).toBeVisible();
+  await button(page, 'Leaf in its swing').click();
+  await accessible(page);
+});
+
+test(
+  'by tape below the floor that lies here now: kept with what it lay on, listed, and taken back',
+  ONCE,
+  async ({ page }) => {
+    await heights(page, 'demo-kitchen');
+    await button(page, 'Below').click();
+    const before = (await roomFacts(running.url, 'demo-kitchen')).levels.length;
+    await key(page, '7');
+    const levels = async () => (await roomFacts(running.url, 'demo-kitchen')).levels;
+    await expect.poll(async () => (await levels()).length).toBe(before + 1);
+    // Vinyl of 2 mm on a panel of 6 lies there: that is kept with the figure, whatever is taken up later.
+    expect((await levels()).find(({ overMm }) => overMm === -7)).toMatchObject({
+      readBy: 'tape',
+      lyingMm: 8,
+      datumMm: null,
+    });
+    await button(page, 'Levels read').click();
+    await expect(page.getByText(/7 mm below what lay there/)).toBeVisible();
+    await takeBack(page);
+    await expect.poll(async () => (await levels()).length).toBe(before);
+  },
+);
+
+test('a fire door stops whatever is asked of it; a machine in its bay waits for its floor; risers are told before and after', async ({
+  page,
+}) => {
+  await heights(page, 'demo-landing');
+  await button(page, 'Openings').click();
+  await expect(page.getByTestId('bar')).toHaveText('Gripper and carpet bar');
+  await expect(page.getByTestId('criteria')).toContainText('a fire leaf comes too near the floor');
+  await expect(page.getByText(/^Do not cut it, and do not sink the floor under it/)).toBeVisible();
+  await button(page, 'Rest').click();
+  await expect(page.getByTestId('stair')).toContainText('Risers differ by 7 mm today');
+  await accessible(page);
+  await heights(page, 'demo-kitchen');
+  await button(page, 'Rest').click();
+  await expect(page.getByTestId('rest')).toContainText(/Once the floor lies it leaves by the .*, \d/);
+});
+
+test(
+  'what goes down is stated once: a figure past its range is asked back beside it, and every step moves by what is added',
+  ONCE,
+  async ({ page }) => {
+    await heights(page, 'demo-boot-room');
+    await button(page, 'Build-up').click();
+    await expect(page.getByTestId('adds')).toHaveText('5.2 mm new, 5.2 mm once lived on');
+    const panel = page.getByRole('textbox', { name: 'Panel on the surface that stays' });
+    await panel.fill('90');
+    await panel.press('Enter');
+    await expect(page.getByText(/^90 is out of range: 0 mm to 40 mm/)).toBeVisible();
+    await panel.fill('6');
+    await panel.press('Enter');
+    await expect(page.getByTestId('adds')).toHaveText('11.2 mm new, 11.2 mm once lived on');
+    await button(page, 'Openings').click();
+    await expect(page.getByTestId('bar')).toHaveText('Reducer');
+    await takeBack(page);
+    await expect(page.getByTestId('bar')).toHaveText('Flat bar');
+  },
+);
+
+test('the ledger has every opening of the job once, marks what changes, and is saved as a table and as sections', async ({
+  page,
+}) => {
+  await ledger(page);
+  const parlour = page.getByRole('link', { name: /^Parlour, door in W1, to Hall: Flat bar/ });
+  await expect(parlour).toBeVisible();
+  await accessible(page);
+  await button(page, 'Mark what changes from here on').click();
+  await parlour.click();
+  await page.waitForURL(/demo-parlour\/heights$/);
+  await button(page, 'Build-up').click();
+  const panel = page.getByRole('textbox', { name: 'Panel on the surface that stays' });
+  await panel.fill('6');
+  await panel.press('Enter');
+  await expect(page.getByTestId('adds')).toContainText('11.2 mm new');
+  await ledger(page);
+  await expect(page.getByTestId('changed')).toHaveText('1 opening changed since the ledger was last taken as seen.');
+  await expect(page.getByRole('link', { name: /^Parlour, door in W1, to Hall: .*Changed$/ })).toBeVisible();
+  const saved = async (name: string) => {
+    const [file] = await Promise.all([page.waitForEvent('download'), button(page, name).click()]);
+    return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8') };
+  };
+  const table = await saved('Save as CSV');
+  expect(table.name).toBe('sluice-house-openings.csv');
+  expect(table.text.trim().split('\r\n')).toHaveLength(8);
+  expect(table.text).toContain('Parlour,Hall,door in W1,800');
+  const drawing = await saved('Sections as DXF');
+  expect(drawing.name).toBe('sluice-house-sections.dxf');
+  expect(drawing.text).toContain('Parlour, door in W1, to Hall');
+});
+
+test('rooms lie in place on the storey by the openings they share, and one is moved and put back', async ({ page }) => {
+  await ledger(page);
+  await button(page, 'Storey').click();
+  await expect(page.getByTestId('storey').getByRole('img')).toHaveAccessibleName(
+    /Parlour, Boot room, Hall, Kitchen, Wash house, Landing/,
+  );
+  await expect(page.getByTestId('groups')).toHaveText(/^Landing: no opening of this storey leads there/);
+  await expect(page.getByText(/come together .* apart/)).toHaveCount(0);
+  await accessible(page);
+  await page.getByRole('radio', { name: 'Boot room' }).click();
+  for (let n = 0; n < 3; n++) {
+    await button(page, 'Left').click();
+    await expect.poll(async () => (await roomFacts(running.url, 'demo-boot-room')).poses.length).toBe(1);
+  }
+  await expect(
+    page.getByText(/^Kitchen and Boot room come together|^Boot room and Kitchen come together/),
+  ).toBeVisible();
+  await button(page, 'Boot room back to where its openings put it').click();
+  await expect(page.getByText(/come together .* apart/)).toHaveCount(0);
+});
+
+test('the fewest steps over the job are worked out, proved, taken as facts and taken back', async ({ page }) => {
+  await ledger(page);
+  await button(page, 'Fewest steps').click();
+  await button(page, 'Work it out').click();
+  const least = page.getByTestId('least');
+  await expect(least.getByText('Not read yet, and left out: Kitchen, Wash house.')).toBeVisible();
+  await expect(least.getByText(/^Proved: nothing/)).toHaveCount(3);
+  await accessible(page);
+  const hall = async () => (await roomFacts(running.url, 'demo-hall')).buildUps;
+  expect(await hall()).toEqual([]);
+  await least.getByRole('button', { name: 'Take this one' }).first().click();
+  await expect(least.getByRole('button', { name: 'Taken for the job' })).toBeVisible();
+  await expect.poll(async () => (await hall()).length).toBe(1);
+  await button(page, 'Undo').click();
+  await expect.poll(async () => (await hall()).length).toBe(0);
+});
