@@ -50,15 +50,8 @@ async function shot(name, viewport, path, act = async () => undefined) {
 
 const button = (name) => (page) => page.getByRole('button', { name }).first().click();
 await shot('site-book-phone', PHONE, '/');
-await shot('site-book-wide', WIDE, '/');
 await shot('room-phone', PHONE, '/rooms/demo-kitchen/room');
-await shot('room-wide', WIDE, '/rooms/demo-kitchen/room', button('Fixtures and islands'));
 await shot('decide-phone', PHONE, '/rooms/demo-wash-house/strip', button('Decide'));
-await shot('strip-wide', WIDE, '/rooms/demo-wash-house/strip', async (page) => {
-  await button('Decide')(page);
-  await button(/^Take up/)(page);
-  await button('Work')(page);
-});
 await shot('strip-phone', PHONE, '/rooms/demo-wash-house/strip', button('Work'));
 await shot('damp-phone', PHONE, '/rooms/demo-parlour/damp');
 await shot('drying-wide', WIDE, '/rooms/demo-parlour/damp', async (page) => {
@@ -108,6 +101,15 @@ await shot('conflict-phone', PHONE, '/rooms/demo-parlour/room', async (page) => 
   await page.getByTestId('trouble').getByText('changed on another device').waitFor();
   await page.getByRole('button', { name: /what waits/ }).click();
   await page.getByRole('button', { name: /what waits/ }).click();
+});
+await shot('opening-phone', PHONE, '/rooms/demo-parlour/heights', button('Openings'));
+await shot('leaf-wide', WIDE, '/rooms/demo-parlour/heights', async (page) => {
+  await button('Openings')(page);
+  await button('The leaf')(page);
+});
+await shot('ledger-phone', PHONE, '/jobs/demo-sluice-house/heights', async (page) => {
+  await page.getByTestId('ledger-row').nth(6).waitFor();
+  await page.getByText(/^Working out/).waitFor({ state: 'detached' });
 });
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat', button('Verdict'));
 await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat', button('Verdict'));

@@ -107,7 +107,7 @@ export function createPlainFacts() {
         room: plain('rooms', room),
         card,
         // Each list holds the facts of its kind: they passed their class when they were entered.
-      } as unknown as RoomSet;
+      } as object as RoomSet;
       return [keptValue(`${scope}/near/${room.id}`, set, sameFields)];
     });
     return kept(`${scope}/neighbours`, sets);

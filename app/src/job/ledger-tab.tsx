@@ -92,7 +92,7 @@ export function LedgerTab({ jobId, name, rows, left, units }: Props) {
           label="Sections as DXF"
           onPress={() =>
             save(`${file}-sections.dxf`, 'image/vnd.dxf', async () =>
-              (await fetchPart(() => import('@maquette/core/formats/sections-dxf'))).sectionsDxf(sectionsOf(rows, say)),
+              (await fetchPart(() => import('@maquette/core/formats/dxf'))).sectionsDxf(sectionsOf(rows, say)),
             )
           }
         />

@@ -1,4 +1,4 @@
-import type { OpeningSection } from '@maquette/core/formats/sections-dxf';
+import type { OpeningSection } from '@maquette/core/formats/dxf';
 import type { Say } from '../ui/shown-in.tsx';
 import { barWordsOf } from '../stages/heights/bar-words.ts';
 import type { ShownRow } from './ledger-rows.ts';

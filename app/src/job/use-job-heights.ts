@@ -28,14 +28,16 @@ export function useJobHeights(jobId: string): {
   const questions = useRoomSets(own);
   const [known, setKnown] = useState<ReadonlyMap<string, Known>>(new Map());
   const [failed, setFailed] = useState<string | null>(null);
-  const next = questions.find(({ roomId, writes }) => known.get(roomId)?.writes !== writes) ?? null;
-  const [roomId, writes] = [next?.roomId ?? null, next?.writes ?? ''];
+  const next = useMemo(
+    () => questions.find(({ roomId, writes }) => known.get(roomId)?.writes !== writes) ?? null,
+    [questions, known],
+  );
   useEffect(() => {
-    if (roomId === null) return undefined;
-    const question = questions.find((one) => one.roomId === roomId)!;
+    if (!next) return undefined;
+    const { roomId, writes, set } = next;
     const desk = openDesk();
     let left = false;
-    desk.ask({ kind: 'heights', set: question.set(), atUtc: nowUtc(), after: null }, (heights, reason) => {
+    desk.ask({ kind: 'heights', set: set(), atUtc: nowUtc(), after: null }, (heights, reason) => {
       if (left) return;
       setFailed(reason);
       if (heights) setKnown((before) => new Map(before).set(roomId, { writes, heights }));
@@ -44,9 +46,7 @@ export function useJobHeights(jobId: string): {
       left = true;
       desk.stop();
     };
-    // The same writes are the same question, however often the list is made anew.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [roomId, writes]);
+  }, [next]);
   const rooms = useMemo(
     () => questions.map((question) => ({ set: question.set(), heights: known.get(question.roomId)?.heights ?? null })),
     [questions, known],

@@ -6,7 +6,8 @@ import { entryPoint, openAssumptions, planOf } from '../room/index.ts';
 import { laidOver, planStripOut, stripContext, type StripContext, type StripPlan } from '../stripout/index.ts';
 import { assumedCriteria, stripCriteria } from '../verdict/index.ts';
 import { breaksOf } from './room-breaks.ts';
-import type { RoomPart, StripState } from './room-part.ts';
+import type { RoomPart } from './room-part.ts';
+import type { StripState } from './strip-state.ts';
 
 /** The room as it is drawn: the others stand in it. */
 export const outline: RoomPart<'outline'> = {

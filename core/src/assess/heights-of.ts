@@ -15,6 +15,7 @@ import {
 } from '../heights/index.ts';
 import { answerTo } from '../fields/index.ts';
 import type { Change } from '../levelling/index.ts';
+import { distanceMm, pointOnWall, type Opening, type Plan, type PointMm } from '../room/index.ts';
 import { layersLeft } from '../stripout/index.ts';
 import { breaksOfRun, type RunThrough } from './breaks-of-run.ts';
 import { baseAlongOf, heightPlaces, type HeightPlace } from './height-places.ts';
@@ -134,7 +135,7 @@ export function heightsOf(
     finishedAt: floor?.finishedAt ?? (() => null),
     offMm: floor?.offMm ?? 0,
     rules,
-    nodes: state ? nodesOf(state) : [],
+    nodes: state ? nodesUnderLeaves(state, plan, room.openings) : [],
   });
   return {
     judged,
@@ -157,7 +158,16 @@ export function heightsOf(
   };
 }
 
-/** Places of the map, so that what lies between samples of a leaf's swing is heard. */
-function nodesOf({ judged }: FlatState) {
-  return Array.from(judged.inside.keys()).flatMap((cell) => (judged.inside[cell] ? [cellCentre(judged, cell)] : []));
+/** Places of the map under the leaves that swing over it, so that what lies between samples of a swing is heard. */
+function nodesUnderLeaves({ judged }: FlatState, { corners }: Plan, openings: readonly Opening[]): PointMm[] {
+  const hinges = openings.flatMap((opening) => {
+    if (opening.kind !== 'door' || opening.swing !== 'in') return [];
+    const { wall, fromMm, widthMm, hinge } = opening;
+    return [{ at: pointOnWall(corners, wall, hinge === 'start' ? fromMm : fromMm + widthMm), widthMm }];
+  });
+  return Array.from(judged.inside.keys()).flatMap((cell) => {
+    if (hinges.length === 0 || !judged.inside[cell]) return [];
+    const node = cellCentre(judged, cell);
+    return hinges.some(({ at, widthMm }) => distanceMm(at, node) <= widthMm) ? [node] : [];
+  });
 }

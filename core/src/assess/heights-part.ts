@@ -1,10 +1,12 @@
 import type { FlatState } from '../flat/index.ts';
-import { heightCriteria, HEIGHT_DONE } from '../verdict/index.ts';
+import { HEIGHT_DONE } from '../heights/index.ts';
+import { heightCriteria } from '../verdict/index.ts';
 import type { Plan, RoomFacts } from '../room/index.ts';
 import { outline, strip, surface } from './floor-parts.ts';
 import type { HeightGround } from './height-ground.ts';
 import { heightsOf, type HeightsOfRoom } from './heights-of.ts';
-import type { RoomPart, StripState, SurfaceState } from './room-part.ts';
+import type { RoomPart, SurfaceState } from './room-part.ts';
+import type { StripState } from './strip-state.ts';
 import type { RoomSet } from './room-set.ts';
 import { createRunner, type Runner } from './runner.ts';
 import { waysOutOf } from './ways-out-of.ts';

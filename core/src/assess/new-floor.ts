@@ -12,7 +12,7 @@ import {
 import type { Change } from '../levelling/index.ts';
 import type { PointMm } from '../room/index.ts';
 import { oldFloorAt, type OldFloorAt } from './old-layers.ts';
-import type { StripState } from './room-part.ts';
+import type { StripState } from './strip-state.ts';
 import type { RoomSet } from './room-set.ts';
 
 /** The floor a room will have: its level at every place over the room's datum, mm, and what that comes of. */

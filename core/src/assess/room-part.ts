@@ -1,12 +1,11 @@
 import type { DampContext, DampState } from '../damp/index.ts';
 import type { FailureChance, FlatState, Station } from '../flat/index.ts';
-import type { Gate } from '../hazards/index.ts';
 import type { LevellingJob, LevellingPlan } from '../levelling/index.ts';
-import type { BaseKind, Plan } from '../room/index.ts';
-import type { StripContext, StripPlan } from '../stripout/index.ts';
+import type { Plan } from '../room/index.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
 import type { Part } from './part.ts';
 import type { RoomSet } from './room-set.ts';
+import type { StripState } from './strip-state.ts';
 
 /** States of the parts, by their names: what one may need of another. */
 export interface PartStates {
@@ -31,15 +30,6 @@ export type RoomPart<Id extends PartName, Needs extends PartName = never, Hears 
   PartStates[Id],
   Partial<Pick<PartStates, Hears>>
 >;
-
-export interface StripState {
-  context: StripContext;
-  plan: StripPlan;
-  /** Whether the surface that stays may be ground, and cleaned and primed for compound. */
-  surfaceGates: Record<'grind' | 'prime' | 'fix', Gate>;
-  /** What the planks will lie over once the choices are carried out. */
-  laidOver: BaseKind;
-}
 
 export interface DampJudged {
   context: DampContext;

@@ -3,7 +3,7 @@ import { bestTread, flightAfter, placesAt, TREADS_MM, type StairJudged } from '.
 import type { Plan } from '../room/index.ts';
 import type { NewFloor } from './new-floor.ts';
 import { oldFloorAt } from './old-layers.ts';
-import type { StripState } from './room-part.ts';
+import type { StripState } from './strip-state.ts';
 import type { RoomSet } from './room-set.ts';
 
 /** Flights of a room whose risers are known, with what the new floors make of them. */

@@ -11,6 +11,7 @@ export {
   USUAL_ACCESS,
   USUAL_BAR_LIMITS,
 } from './bar.ts';
+export { BAR_WORDS } from './bar-words.ts';
 export { BAY_AIR_MM, type BayRoom, bayRoom } from './bay.ts';
 export {
   type BuildUp,
@@ -22,6 +23,7 @@ export {
   USUAL_SET_SHARE,
 } from './build-up.ts';
 export { ABOUT_RIM_MM, type FlangeVerdict, judgeFlange, RINGS_MM } from './flange.ts';
+export { grindInsteadL } from './grind-instead.ts';
 export { type LeafClearance, leafClearance, type LeafNeed, type LeafSwing, type LevelUnder } from './leaf.ts';
 export { type LeafCut, parallelCut, taperedCut } from './leaf-cut.ts';
 export {
@@ -111,7 +113,7 @@ export {
   usualOpeningRules,
 } from './opening-judged.ts';
 export { type HeightsJudged, judgeHeights, levelsBeyond, type RoomHeights } from './room-heights.ts';
-export { ACCESS } from './questions.ts';
+export { ACCESS, HEIGHT_DONE } from './questions.ts';
 export { type ApplianceSize, type FixtureJudged, rimPlaces } from './fixture-judged.ts';
 export { buildUpOf, statedBuildUp, usualBuildUp } from './usual-build-up.ts';
 export {

@@ -11,6 +11,7 @@ import {
   type BarLimits,
 } from './bar.ts';
 import { FLOOR_AGES, type FloorAge } from './build-up.ts';
+import { grindInsteadL } from './grind-instead.ts';
 import { leafClearance, type LeafClearance, type LeafSwing, type LevelUnder } from './leaf.ts';
 import {
   clearanceWanted,
@@ -94,6 +95,8 @@ export interface OpeningJudged {
   ramp: MadeRamp | null;
   clearance: LeafClearance | null;
   leaf: LeafVerdict | null;
+  /** Floor that would be ground away under the leaf instead of cutting it, litres at most; null where nothing comes off it. */
+  grindL: number | null;
   /** Underside of the closed leaf at the start and the end of the opening, mm over the datum; null before both are read. */
   leafMm: readonly [start: number, end: number] | null;
   /** How far an outside door's floor stays under the water bar of its sill, mm; null where there is none, or it is not read. */
@@ -158,6 +161,10 @@ export function judgeOpening(
     ramp: bar.kind === 'made-ramp' ? madeRamp(worstMm, rules.rule) : null,
     clearance: swung?.clearance ?? null,
     leaf: swung?.verdict ?? null,
+    grindL:
+      leaf && swung?.clearance && swung.verdict.what === 'trim' && opening.swing === 'in'
+        ? grindInsteadL(swung.clearance.need, leaf.opensDeg)
+        : null,
     leafMm: leaf && leafEndsMm(opening, leaf),
     underSillMm: outside && sillMm !== null && Number.isFinite(highest) ? sillMm - highest : null,
     toRead,

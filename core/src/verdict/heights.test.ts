@@ -1,7 +1,8 @@
 import { readOut } from '@maquette/words';
 import { judgeHeights, usualOpeningRules, type LevelOf, type LevelRead, type RoomHeights } from '../heights/index.ts';
 import { BLANK_SHAPE, newFixture, newOpening, planOf, rectangleWalls, type Fixture } from '../room/index.ts';
-import { HEIGHT_DONE, heightCriteria } from './heights.ts';
+import { HEIGHT_DONE } from '../heights/index.ts';
+import { heightCriteria } from './heights.ts';
 
 const walls = rectangleWalls(4000, 3000);
 const { corners } = planOf({ ...BLANK_SHAPE, walls });
@@ -151,4 +152,57 @@ test('of several openings the worst decides', () => {
   const [verdict, margin] = judged({ openings, levels: beyond(-3) })[0]!;
   expect(verdict).toBe('work');
   expect(margin).toContain('door in W1');
+});
+
+test('an outside door asks for the water bar of its sill, and stops a floor that would stand over it', () => {
+  const openings = [{ ...newOpening('d', 0, 500, 800), beyond: 'outside' as const }];
+  const of = (levels: LevelRead[]) => judged({ openings, levels })[0]!;
+  expect(of(beyond(13))).toMatchObject(['measure', expect.stringContaining('water bar'), expect.anything()]);
+  expect(of([...beyond(13), level('sill', 'd', 400, 30)])[0]).toBe('lay');
+  expect(of([...beyond(13), level('sill', 'd', 400, 14)])).toMatchObject([
+    'stop',
+    'At the door in W1 the new floor would stand 3 mm over the water bar of the sill.',
+    expect.stringContaining('Lower the build-up'),
+  ]);
+});
+
+test('a stair is asked for its risers, keeps its code, or is stopped', () => {
+  const openings = [{ ...newOpening('d', 0, 500, 800), kind: 'stair' as const }];
+  const heights = judgeHeights({
+    corners,
+    openings,
+    fixtures: [],
+    levels: [],
+    sightMm: new Map(),
+    baseAlong: () => [],
+    leaves: new Map(),
+    appliances: new Map(),
+    goesOn: new Set(),
+    beyond: new Map(),
+    finishedAt: () => ({ new: 17, used: 17 }),
+    offMm: 0.5,
+    rules: usualOpeningRules({ gapMm: 3, edgeMm: 2000 }),
+    nodes: [],
+  });
+  const after = (holds: boolean, rangeMm: number) => ({ risersMm: [190, 190], rangeMm, past: [], holds });
+  const stair = (now: boolean, best: boolean) => ({
+    openingId: 'd',
+    leads: 'down' as const,
+    beforeMm: [190, 190],
+    beforeRangeMm: 0,
+    hereMm: 5,
+    otherMm: 0,
+    treadMm: 0,
+    isBest: false,
+    after: after(now, now ? 4 : 9),
+    best: { treadMm: 5, after: after(best, best ? 3 : 8) },
+  });
+  const said = (stairs: ReturnType<typeof stair>[]) =>
+    readOut(heightCriteria({ walls, openings, fixtures: [] }, { judged: heights, stairs }, new Set())).find(
+      ({ id }) => id === 'heights-stairs',
+    )!;
+  expect(said([])).toMatchObject({ verdict: 'measure', margin: 'The risers at the stair edge in W1 are not read.' });
+  expect(said([stair(true, true)])).toMatchObject({ verdict: 'lay', margin: expect.stringContaining('4 mm') });
+  expect(said([stair(false, true)])).toMatchObject({ verdict: 'work', next: expect.stringContaining('5 mm') });
+  expect(said([stair(false, false)])).toMatchObject({ verdict: 'stop', next: expect.stringContaining('Do not cover') });
 });

@@ -1,18 +1,16 @@
-import type {
-  BarKind,
-  FixtureJudged,
-  HeightsJudged,
-  LeafVerdict,
-  OpeningJudged,
-  StairJudged,
-  WayOut,
+import {
+  BAR_WORDS,
+  HEIGHT_DONE,
+  type FixtureJudged,
+  type HeightsJudged,
+  type LeafVerdict,
+  type OpeningJudged,
+  type StairJudged,
+  type WayOut,
 } from '../heights/index.ts';
 import { fixtureName, openingName, type Opening, type RoomFacts } from '../room/index.ts';
 import { gap, lower, reach, say, type Said } from '../said/index.ts';
 import { VERDICTS, type OwnCriterion, type Verdict } from './words.ts';
-
-/** Marks a leaf that is trimmed or a flange that is ringed: its step is ticked by this, and the id of what it is about. */
-export const HEIGHT_DONE = 'height/';
 
 type Finding = Pick<OwnCriterion, 'verdict' | 'margin' | 'next'>;
 type Room = Pick<RoomFacts, 'walls' | 'openings' | 'fixtures'>;
@@ -85,24 +83,29 @@ export function heightCriteria(
 const worstOf = (findings: readonly Finding[]): Finding =>
   VERDICTS.flatMap((word: Verdict) => findings.filter(({ verdict }) => verdict === word))[0]!;
 
-export const BAR_WORDS: Record<Exclude<BarKind, 'measure' | 'make-good'>, Said> = {
-  'run-through': say('verdict.barRunThrough'),
-  flat: say('verdict.barFlat'),
-  tilted: say('verdict.barTilted'),
-  'ramp-bar': say('verdict.barRampBar'),
-  reducer: say('verdict.barReducer'),
-  'made-ramp': say('verdict.barMadeRamp'),
-  nosing: say('verdict.barNosing'),
-  'carpet-bar': say('verdict.barCarpetBar'),
-};
-
-function stepFinding({ bar, ramp, toRead, step, again }: OpeningJudged, name: Said, isDone: boolean): Finding {
+function stepFinding(
+  { bar, ramp, toRead, step, again, underSillMm }: OpeningJudged,
+  name: Said,
+  isDone: boolean,
+): Finding {
+  if (underSillMm !== null && underSillMm < 0)
+    return {
+      verdict: 'stop',
+      margin: say('verdict.heightsOverSill', { name: lower(name), overMm: gap(-underSillMm) }),
+      next: say('verdict.heightsLowerHere'),
+    };
   const beyond = toRead.find(({ of }) => of === 'beyond');
   if (bar.kind === 'measure' || (beyond && !step))
     return {
       verdict: 'measure',
       margin: say('verdict.heightsLevelUnknown', { name: lower(name) }),
       next: say('verdict.heightsReadBeyond', { name: lower(name) }),
+    };
+  if (toRead.some(({ of }) => of === 'sill'))
+    return {
+      verdict: 'measure',
+      margin: say('verdict.heightsSillUnknown', { name: lower(name) }),
+      next: say('verdict.heightsReadSill'),
     };
   const stepMm = gap(bar.worstMm ?? 0);
   if (bar.kind === 'make-good')

@@ -4,7 +4,7 @@ export { placeWords } from './place.ts';
 export { LIPS_CHECK, markTick } from './ticks.ts';
 export { stripCriteria } from './strip.ts';
 export { assumedCriteria } from './assumed.ts';
-export { BAR_WORDS, HEIGHT_DONE, heightCriteria } from './heights.ts';
+export { heightCriteria } from './heights.ts';
 export { dampCriteria } from './damp.ts';
 export { roomAir } from './room-air.ts';
 export { openMarks, soundCriteria } from './sound.ts';

@@ -8,15 +8,15 @@ import { TABLES } from './tables.ts';
  * not, has been through it: opened again nothing is carried twice.
  */
 export async function carryLevels(db: Database): Promise<void> {
-  const rooms = (await db.select().from(TABLES.rooms)) as unknown as CarriedRoom[];
+  const rooms = await rowsOf<CarriedRoom>(db, 'rooms');
   const kept = rooms.filter(
     ({ openings }) => Array.isArray(openings) && openings.some(({ beyondLevelMm = null }) => beyondLevelMm !== null),
   );
   if (kept.length === 0) return;
-  const held = (await db.select().from(TABLES.levels)) as unknown as { aboutId: string; of: string }[];
+  const held = await rowsOf<{ aboutId: string; of: string }>(db, 'levels');
   const known = new Set(held.flatMap(({ aboutId, of }) => (of === 'beyond' ? [aboutId] : [])));
-  const layers = (await db.select().from(TABLES.layers)) as unknown as CarriedLayer[];
-  const ticks = (await db.select().from(TABLES.ticks)) as unknown as CarriedTick[];
+  const layers = await rowsOf<CarriedLayer>(db, 'layers');
+  const ticks = await rowsOf<CarriedTick>(db, 'ticks');
   let order = await lastOrder(db);
   await db.transaction(async (tx) => {
     for (const room of kept) {
@@ -26,12 +26,19 @@ export async function carryLevels(db: Database): Promise<void> {
       for (const { id, body } of carriedLevels(room, there(layers), done, room.updatedAt)) {
         if (known.has(body.aboutId)) continue;
         const stored = { id, version: 1, writeId: room.writeId, updatedAt: room.updatedAt, deletedAt: room.deletedAt };
-        const row = { ...body, ...stored, roomId: room.id, order: ++order };
-        await tx.insert(TABLES.levels).values(row as unknown as typeof TABLES.levels.$inferInsert);
+        const row: object = { ...body, ...stored, roomId: room.id, order: ++order };
+        // A kind's own columns follow from what it states; the table's type knows those alone that every kind has.
+        await tx.insert(TABLES.levels).values(row as typeof TABLES.levels.$inferInsert);
       }
     }
   });
 }
+
+/** Rows of a kind, with the columns that it states. */
+const rowsOf = async <T>(db: Database, kind: 'rooms' | 'levels' | 'layers' | 'ticks'): Promise<T[]> => {
+  const rows: object[] = await db.select().from(TABLES[kind]);
+  return rows as T[];
+};
 
 interface Kept {
   id: string;

@@ -1,5 +1,4 @@
-import type { BarKind } from '@maquette/core/heights';
-import { BAR_WORDS } from '@maquette/core/verdict';
+import { BAR_WORDS, type BarKind } from '@maquette/core/heights';
 import type { Say } from '../../ui/shown-in.tsx';
 
 /** A bar by its name; what stands in its place where there is none yet. */

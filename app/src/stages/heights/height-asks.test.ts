@@ -48,6 +48,16 @@ test('what was taken is not asked again before the room has been judged anew', (
   ]);
 });
 
+test('a level by staff from a set-up that nothing ties is asked for again; one taped over a floor not read yet waits', () => {
+  const known = { leaves: new Set(['d']), appliances: new Set<string>() };
+  const of = (rodMm: number | null) => {
+    const judged = { ...heights(), judged: { ...heights().judged, untied: ['u'] } };
+    return keys(heightAsks(judged, [{ ...read('beyond', 0), id: 'u', rodMm }], known))[0];
+  };
+  expect(of(1330)).toBe('beyond/d/0');
+  expect(of(null)).toBe('beyond/d/800');
+});
+
 test('near a limit the places beyond are asked once more, and first', () => {
   const known = { leaves: new Set(['d']), appliances: new Set<string>() };
   const levels = places.map(({ of, alongMm }) => read(of, alongMm));

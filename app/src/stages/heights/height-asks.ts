@@ -15,6 +15,10 @@ export type HeightAsk =
 /** Readings this near a place are of it, mm: as the core takes them. */
 const NEAR_MM = 100;
 
+/** By staff from a set-up that nothing ties to the room: kept, and asked for again. */
+const isTied = (heights: Heights, { id, rodMm }: Pick<LevelFact, 'id' | 'rodMm'>) =>
+  rodMm === null || !heights.judged.untied.includes(id);
+
 const readAt = (levels: readonly Pick<LevelFact, 'of' | 'aboutId' | 'alongMm'>[], { of, aboutId, alongMm }: Place) =>
   levels.filter(
     (level) => level.of === of && level.aboutId === aboutId && Math.abs(level.alongMm - alongMm) <= NEAR_MM,
@@ -32,8 +36,9 @@ export function heightAsks(
   levels: readonly LevelFact[],
   known: { leaves: ReadonlySet<string>; appliances: ReadonlySet<string> },
 ): HeightAsk[] {
+  const tied = levels.filter((level) => isTied(heights, level));
   const asks = heights.places.flatMap((place): HeightAsk[] => {
-    const taken = readAt(levels, place).length;
+    const taken = readAt(tied, place).length;
     const opening = heights.judged.openings.find(({ openingId }) => openingId === place.aboutId);
     const isFar = heights.joined.some(({ openingId, readBeyond }) => openingId === place.aboutId && readBeyond);
     const key = placeKey(place);

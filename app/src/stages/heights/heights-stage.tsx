@@ -192,6 +192,7 @@ export function HeightsStage(props: StageProps) {
               cut={cut}
               onCut={setCut}
               onRead={() => setTab('read')}
+              onPlan={() => go('level')}
             />
           ) : (
             <View style={styles.note}>

@@ -8,8 +8,8 @@ import {
   type OpeningJudged,
 } from '@maquette/core/heights';
 import type { Opening, RoomFacts } from '@maquette/core/room';
-import { formatReach, gapWords, type UnitSystem } from '@maquette/core/units';
-import { HEIGHT_DONE } from '@maquette/core/verdict';
+import { formatReach, formatVolume, gapWords, type UnitSystem } from '@maquette/core/units';
+import { HEIGHT_DONE } from '@maquette/core/heights';
 import { bodyOf, KINDS } from '@maquette/facts';
 import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -62,6 +62,9 @@ export function LeafFold({ shown, room, opening, judged }: Props) {
           {verdict.tapered ? (
             <Words>{`Or tapered: ${gapWords(verdict.tapered.hingeMm, units)} at the hinge, ${gapWords(verdict.tapered.latchMm, units)} at the latch.`}</Words>
           ) : null}
+          {judged.grindL === null ? null : (
+            <Words>{`Or grind the floor under its swing instead, where it may be ground: ${formatVolume(judged.grindL, units)} at most.`}</Words>
+          )}
           <Words size="small">
             Old paint may hold lead: saw with extraction, do not sand. Lift the leaf off and cut it where nobody
             breathes the dust.

@@ -2,8 +2,10 @@ import { StyleSheet, View } from 'react-native';
 import type { OpeningJudged, StepProfile } from '@maquette/core/heights';
 import { openingName, type Opening, type RoomFacts } from '@maquette/core/room';
 import { formatGap, formatReach, formatVolume, gapWords, unitLabel, type UnitSystem } from '@maquette/core/units';
-import { HEIGHT_DONE } from '@maquette/core/verdict';
+import { HEIGHT_DONE } from '@maquette/core/heights';
+import { newId } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
+import { write } from '../../data/write.ts';
 import { SPACE, usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
@@ -29,10 +31,12 @@ interface Props {
   cut: CutAt | 'leaf';
   onCut: (at: CutAt | 'leaf') => void;
   onRead: () => void;
+  /** Goes to the levelling, where what is asked for here is planned. */
+  onPlan: () => void;
 }
 
 /** One opening: its step and bar, why, the packing or the ramp, the leaf and the frame. */
-export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut, onRead }: Props) {
+export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut, onRead, onPlan }: Props) {
   const say = useSay();
   const palette = usePalette();
   const { units } = room;
@@ -45,6 +49,16 @@ export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut,
         ? 'work'
         : 'lay';
   const range = profile && stepWords(profile, units);
+  // The ramp lies on the lower side: in this room where the floor beyond is the higher.
+  const rampHere = profile !== null && profile.maxMm < 0;
+  const planRamp = async (riseMm: number) => {
+    const held = shown.rises.findLast(({ placeId }) => placeId === opening.id);
+    const body = { placeId: opening.id, riseMm: Math.round(riseMm * 10) / 10, note: held?.note ?? '' };
+    const written = await write('Height asked for at an opening', [
+      { kind: 'rises', id: held?.id ?? newId(), roomId: room.id, body },
+    ]);
+    if (written.ok) onPlan();
+  };
   const ends: [string, string] =
     opening.kind === 'door'
       ? opening.hinge === 'start'
@@ -101,9 +115,16 @@ export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut,
       {ramp && ramp.shape !== 'none' ? (
         <>
           <Words>
-            {`A made ramp on the lower side: ${formatReach(ramp.lengthMm, units)} long, ${ramp.shape === 'straight' ? 'straight' : 'hollow below and round above'}, ${formatVolume((ramp.litresPerM * opening.widthMm) / 1000, units)} of compound. It uses up all that the flatness rule allows.`}
+            {`A made ramp on the lower side: ${formatReach(ramp.lengthMm, units)} long, ${ramp.shape === 'straight' ? 'straight' : 'hollow below and round above'}, ${formatVolume((ramp.litresPerM * opening.widthMm) / 1000, units)} of compound. It uses up all that the flatness rule allows.${rampHere ? '' : ' The lower floor lies beyond: it is made there.'}`}
           </Words>
           <ButtonRow>
+            {rampHere ? (
+              <Button
+                label="Put it into the levelling"
+                hint="Level then runs the floor up to it, and certifies the rule"
+                onPress={() => void planRamp(-profile!.meanMm)}
+              />
+            ) : null}
             <Button
               label={isDone(shown, opening.id) ? 'Not made after all' : 'The ramp is made'}
               selected={isDone(shown, opening.id)}

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { fixtureName, openingName, wallName, type Opening, type RoomFacts } from '@maquette/core/room';
 import type { FixtureJudged } from '@maquette/core/heights';
 import { formatReach, gapWords } from '@maquette/core/units';
-import { HEIGHT_DONE } from '@maquette/core/verdict';
+import { HEIGHT_DONE } from '@maquette/core/heights';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
@@ -25,12 +25,26 @@ interface Props {
 
 /** Everything but doorways: flanges, bays and ways out, stairs, skirting, and where the covering is parted. */
 export function RestTab({ shown, room, heights, onRead }: Props) {
+  const say = useSay();
   const stairs = room.openings.filter(({ kind }) => kind === 'stair');
   return (
     <View style={styles.box} testID="rest">
       {heights.judged.fixtures.map((one) => (
         <FixtureLine key={one.fixtureId} shown={shown} room={room} heights={heights} one={one} onRead={onRead} />
       ))}
+      {room.fixtures
+        .filter(({ kind }) => kind === 'cabinet')
+        .map((cabinet) => (
+          <View key={cabinet.id} style={styles.part}>
+            <Words bold>{say(fixtureName(cabinet))}</Words>
+            <Words>{`Its worktop comes to stand ${gapWords(heights.addsMm.new, room.units)} lower over the new floor; the plinth is cut by as much. Hatches, valves and low vents behind it stay within reach.`}</Words>
+          </View>
+        ))}
+      {room.fixtures.some(({ kind }) => kind === 'register') ? (
+        <Words>
+          Registers come up by what is laid: pull the box up to the new floor, and lay no plank over a vent.
+        </Words>
+      ) : null}
       {stairs.map((opening) => (
         <StairCard
           key={opening.id}

@@ -47,7 +47,7 @@ export function FilesFold({ shown, room, picture, planned, way, points }: Props)
       if (text !== null) saveText(`${name}-heights.asc`, 'text/plain', text);
     });
   /** The writer of this kind of drawing is larger than the stage, and comes by itself. */
-  const dxf = async () => (await fetchPart(() => import('@maquette/core/formats/level-dxf'))).levelDxf(sheet, say);
+  const dxf = async () => (await fetchPart(() => import('@maquette/core/formats/dxf'))).levelDxf(sheet, say);
   return (
     <Fold title="Save as files">
       <Words size="small">

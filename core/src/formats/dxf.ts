@@ -1,0 +1,3 @@
+/** Every writer of DXF: what takes the drawing apart is large, and they share it. */
+export { levelDxf } from './level-dxf.ts';
+export { sectionsDxf, type OpeningSection } from './sections-dxf.ts';
