@@ -64,6 +64,15 @@ await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
   await page.waitForTimeout(800);
   await page.keyboard.type('124');
 });
+await shot('opening-phone', PHONE, '/rooms/demo-parlour/heights', button('Openings'));
+await shot('leaf-wide', WIDE, '/rooms/demo-parlour/heights', async (page) => {
+  await button('Openings')(page);
+  await button('The leaf')(page);
+});
+await shot('ledger-phone', PHONE, '/jobs/demo-sluice-house/heights', async (page) => {
+  await page.getByTestId('ledger-row').nth(6).waitFor();
+  await page.getByText(/^Working out/).waitFor({ state: 'detached' });
+});
 /** Names the room anew without signal, which waits on this device. */
 async function renamed(page) {
   await page.context().setOffline(true);
@@ -101,15 +110,6 @@ await shot('conflict-phone', PHONE, '/rooms/demo-parlour/room', async (page) => 
   await page.getByTestId('trouble').getByText('changed on another device').waitFor();
   await page.getByRole('button', { name: /what waits/ }).click();
   await page.getByRole('button', { name: /what waits/ }).click();
-});
-await shot('opening-phone', PHONE, '/rooms/demo-parlour/heights', button('Openings'));
-await shot('leaf-wide', WIDE, '/rooms/demo-parlour/heights', async (page) => {
-  await button('Openings')(page);
-  await button('The leaf')(page);
-});
-await shot('ledger-phone', PHONE, '/jobs/demo-sluice-house/heights', async (page) => {
-  await page.getByTestId('ledger-row').nth(6).waitFor();
-  await page.getByText(/^Working out/).waitFor({ state: 'detached' });
 });
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat', button('Verdict'));
 await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat', button('Verdict'));
