@@ -60,21 +60,25 @@ function surfaceRead(
   beyond: { set: RoomSet; ground: HeightGround; side: Opening },
 ): BeyondLevel[] {
   const middle = placesAt(beyond.ground.plan.corners, beyond.side, [beyond.side.widthMm / 2])[0]!.inside;
-  const own = set.levels
+  // Each reading stood on what lay there at its time: one taken over a carpet and one taken once that was up meet on the base.
+  const onBase = set.levels
     .filter((level) => isBeyond(level, opening.id))
-    .map((level) => ({
-      level,
-      lowerMm: oldFloorAt(beyond.set, beyond.ground.strip.plan, level.takenAt).lowerMm(middle),
-    }));
-  // Readings of one time stand on one surface: their mean does too.
-  const lowerMm = own.at(-1)?.lowerMm ?? 0;
+    .map((level) => lowered(level, oldFloorAt(beyond.set, beyond.ground.strip.plan, level.takenAt).lowerMm(middle)));
   return levelsBeyond(
-    own.map(({ level }) => level),
+    onBase,
     opening.id,
     sightOf(ground.state),
     floor ? baseAlongOf(ground.plan, set.room, floor) : () => [],
-  ).map((level) => ({ ...level, levelMm: level.levelMm - lowerMm }));
+  );
 }
+
+/** A level as it would have been read so much lower, mm: a longer rod, a smaller figure. */
+const lowered = (level: LevelFact, byMm: number): LevelFact => ({
+  ...level,
+  rodMm: level.rodMm === null ? null : level.rodMm + byMm,
+  overMm: level.overMm === null ? null : level.overMm - byMm,
+  datumMm: level.datumMm === null ? null : level.datumMm - byMm,
+});
 
 /** Levels beyond an opening as readings from its other side make them, over the datum of this side. */
 function seenFrom(here: Side, opening: Opening, there: Side, far: Opening): BeyondLevel[] {

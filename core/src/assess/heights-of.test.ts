@@ -111,6 +111,30 @@ describe('two rooms that share a door', () => {
     ]);
   });
 
+  test('each reading beyond stands on what lay there at its time: over the next room’s carpet, or once it was up', () => {
+    const carpet = newLayer('carpet', 'carpet', { thicknessMm: 9, year: 2015, yearOf: 'layer' });
+    const up = { id: 't', key: 'layer/carpet', doneAt: '2026-05-04T12:00:00.000Z', note: '' };
+    const next = {
+      ...kitchen,
+      layers: [carpet],
+      ticks: [up],
+      layerChoices: [{ id: 'c', layerId: 'carpet', choice: 'remove' as const, note: '' }],
+    };
+    const plain = readRoom('h', level, { opening: share });
+    const door = (first: number, second: number) =>
+      opening({
+        ...plain,
+        levels: [
+          staffLevel(plain, 'beyond', 'h-door', 0, first, '2026-05-04T11:00:00.000Z'),
+          staffLevel(plain, 'beyond', 'h-door', 800, second, '2026-05-04T13:00:00.000Z'),
+        ],
+        neighbours: [next],
+      }).step!.profiles.new;
+    // Both ends lie on one level base: 9 mm of carpet were on it at the first reading.
+    expect(door(5, -4).twistMm).toBeCloseTo(0, 1);
+    expect(Math.abs(door(5, 5).twistMm)).toBeGreaterThan(8);
+  });
+
   test('the same covering runs through where nothing parts it, and not where somebody asks for a break', () => {
     const same = readRoom('k', () => 3, { opening: share });
     // Both floors come to one level: the hall's door reads the kitchen's surface level with its own.
