@@ -47,8 +47,8 @@ export function beyondOf(
         const levels = surfaceRead(here, opening, { set: other, ground, side: far });
         return [[opening.id, { levels: levels.map((level) => ({ ...level, addsMm })), readThere: false }]];
       }
-      const levels = seenFrom(here, opening, there, far);
-      return levels.length > 0 ? [[opening.id, { levels, readThere: true }]] : [];
+      // Where one of the two floors is not read there yet nothing follows from it here, and nothing more has to be read beyond.
+      return [[opening.id, { levels: seenFrom(here, opening, there, far), readThere: true }]];
     }),
   );
 }

@@ -237,6 +237,28 @@ test('feet of a wooden frame are sawn level with the new floor and some air, ove
   expect(heightsAfter({ ...set, leaves: [frame('metal')] }, AT, null).undercuts[0]!.treatment).toBe('scribe');
 });
 
+test('where access rules apply the country’s own hold the bar’s top, and a figure of the job stands before them', () => {
+  const answers = [{ id: 'q', question: 'heights/access', answer: 'yes', note: '' }];
+  const country = { country: 'GB', asbestosFrom: null, leadFrom: null };
+  // 7 mm of step and 3 mm of cap: 10 mm over the lower floor.
+  const set = { ...withLevels(readRoom('a', level), -1.8), answers };
+  const access = (more: Partial<RoomSet>) => opening({ ...set, ...more }).access;
+  expect(opening(withLevels(readRoom('a', level), -1.8)).access).toBeNull();
+  expect(access({})).toMatchObject({ shape: 'bevelled' });
+  expect(access({ country })).toMatchObject({ shape: 'bevelled' });
+  const figures = [{ name: 'access-bevel-mm', value: 8, source: '' }];
+  expect(access({ country, figures })).toMatchObject({ shape: 'ramp' });
+});
+
+test('a shared door read from one side asks for nothing more beyond, even before the floor on this side is read', () => {
+  const share = { sharedId: 's', beyond: 'planks' } as const;
+  const hall = withLevels(readRoom('h', level, { opening: share }), -4);
+  const bare = { ...readRoom('k', level, { opening: share }), readings: [], neighbours: [hall] };
+  const heights = heightsAfter(bare, AT, null);
+  expect(heights.joined).toMatchObject([{ openingId: 'k-door', readBeyond: true }]);
+  expect(heights.judged.openings[0]!.bar.kind).toBe('measure');
+});
+
 test('a level read twice counts as the mean, is surer, and decides what was near a limit', () => {
   const set = readRoom('a', level);
   const levels = [3.1, 3.3].flatMap((mm) => [

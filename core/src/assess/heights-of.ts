@@ -2,6 +2,7 @@ import { figuresOf, type FigureOf } from '../figures/index.ts';
 import { cellCentre, type FlatState } from '../flat/index.ts';
 import {
   ACCESS,
+  accessOf,
   buildUpOf,
   judgeHeights,
   levelsBeyond,
@@ -53,7 +54,10 @@ export interface HeightsOfRoom {
 }
 
 /** Limits of the job and of the covering that openings are judged by. */
-export function openingRulesOf(set: Pick<RoomSet, 'card' | 'answers'>, figure: FigureOf): OpeningRules {
+export function openingRulesOf(
+  set: Pick<RoomSet, 'card' | 'answers' | 'country' | 'figures'>,
+  figure: FigureOf,
+): OpeningRules {
   const usual = usualOpeningRules(set.card.rules[0]!);
   return {
     ...usual,
@@ -67,15 +71,7 @@ export function openingRulesOf(set: Pick<RoomSet, 'card' | 'answers'>, figure: F
       carpetMm: figure('bar-carpet-mm'),
       mostTiltDeg: figure('bar-tilt-deg'),
     },
-    access:
-      answerTo(set.answers, ACCESS) === 'yes'
-        ? {
-            uprightMm: figure('access-upright-mm'),
-            bevelledMm: figure('access-bevel-mm'),
-            bevelRatio: figure('access-bevel-ratio'),
-            rampRatio: figure('access-ramp-ratio'),
-          }
-        : null,
+    access: answerTo(set.answers, ACCESS) === 'yes' ? accessOf(set.country.country, set.figures).rule : null,
     leaf: {
       clearMm: figure('leaf-clear-mm'),
       fireClearMm: figure('leaf-fire-clear-mm'),

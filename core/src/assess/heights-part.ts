@@ -59,6 +59,7 @@ export const heights: RoomPart<'heights', 'outline' | 'strip' | 'surface'> = {
     'ticks',
     'answers',
     'figures',
+    'country',
     'neighbours',
   ],
   needs: ['outline', 'strip', 'surface'],

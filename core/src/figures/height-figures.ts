@@ -2,6 +2,7 @@ import { say } from '../said/index.ts';
 import { figure, PRICE, type FigureSpec } from './figure.ts';
 
 const CODE = say('figures.localCode');
+const COUNTRY = say('figures.countryCode');
 const MAKER = say('figures.makersSheet');
 
 const WEIGHED = say('figures.weighed');
@@ -18,10 +19,10 @@ export const HEIGHT_FIGURES = {
   'bar-seat-mm': figure(say('figures.barSeatMm'), 9, 'mm', 3, 25, MAKER),
   'bar-cap-mm': figure(say('figures.barCapMm'), 3, 'mm', 0, 8, MAKER),
   'bar-stock-mm': figure(say('figures.barStockMm'), 2700, 'mm', 800, 6000, MAKER),
-  'access-upright-mm': figure(say('figures.accessUprightMm'), 6, 'mm', 0, 20, CODE),
-  'access-bevel-mm': figure(say('figures.accessBevelMm'), 13, 'mm', 0, 40, CODE),
-  'access-bevel-ratio': figure(say('figures.accessBevelRatio'), 2, '', 1, 12, CODE),
-  'access-ramp-ratio': figure(say('figures.accessRampRatio'), 12, '', 6, 30, CODE),
+  'access-upright-mm': figure(say('figures.accessUprightMm'), 6, 'mm', 0, 20, COUNTRY),
+  'access-bevel-mm': figure(say('figures.accessBevelMm'), 13, 'mm', 0, 40, COUNTRY),
+  'access-bevel-ratio': figure(say('figures.accessBevelRatio'), 2, '', 1, 12, COUNTRY),
+  'access-ramp-ratio': figure(say('figures.accessRampRatio'), 12, '', 6, 30, COUNTRY),
   'leaf-clear-mm': figure(say('figures.leafClearMm'), 5, 'mm', 3, 15),
   'leaf-fire-clear-mm': figure(say('figures.leafFireClearMm'), 2, 'mm', 1, 3, MAKER),
   'leaf-fire-gap-mm': figure(say('figures.leafFireGapMm'), 3, 'mm', 3, 10, say('figures.leafFireGapMmSource')),

@@ -1,3 +1,4 @@
+export { accessOf, type CountryAccess } from './access-rules.ts';
 export {
   accessAt,
   type AccessRule,

@@ -121,6 +121,7 @@ export const figures = {
   'figures.primerDryHSource': 'Usual 1 to 3 h; the maker’s sheet wins.',
   'figures.bagMin': 'Mixing and placing a bag',
   'figures.localCode': 'Usual; the code of the place decides',
+  'figures.countryCode': 'Where the country has no rule of its own here; set for this job it stands before that',
   'figures.makersSheet': 'Usual; the maker’s sheet decides',
   'figures.barFlatMm': 'Largest step a flat bar or T takes',
   'figures.barTiltedMm': 'Largest step a T takes on a tilted base',

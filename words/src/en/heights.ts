@@ -1,5 +1,9 @@
 /** What the verdict says of heights. */
 export const heights = {
+  'heights.accessUsual': 'Usual where no country is set; the code of the place decides',
+  'heights.accessUs': 'As is common in the United States; the code of the place decides',
+  'heights.accessGb': 'As is common in Great Britain; the code of the place decides',
+  'heights.accessOwn': 'As this job sets it',
   'verdict.heightsStepsTitle': 'Steps at the openings',
   'verdict.heightsLeavesTitle': 'Doors over the floor',
   'verdict.heightsFixturesTitle': 'Flanges and bays',

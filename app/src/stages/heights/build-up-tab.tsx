@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { ACCESS, usualBuildUp } from '@maquette/core/heights';
+import { ACCESS, accessOf, usualBuildUp } from '@maquette/core/heights';
 import { HEIGHT_FIGURES, FIGURES, type FigureName } from '@maquette/core/figures';
 import { only } from '@maquette/core/fields';
 import type { RoomFacts } from '@maquette/core/room';
@@ -14,6 +14,7 @@ import { SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
+import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { FiguresFold, type NamedFigure } from '../figures-fold.tsx';
 import { useAnswers } from '../use-answers.ts';
@@ -34,6 +35,7 @@ const FIGURES_HERE = (Object.keys(HEIGHT_FIGURES) as FigureName[]).map((name): N
 
 /** What goes down here from below, and what it comes to under its own weight and once it is lived on. */
 export function BuildUpTab({ shown, room, heights }: { shown: ShownRoom; room: RoomFacts; heights: Heights }) {
+  const say = useSay();
   const { units } = room;
   const answers = useAnswers(shown);
   const held = shown.buildUps.at(-1);
@@ -42,6 +44,7 @@ export function BuildUpTab({ shown, room, heights }: { shown: ShownRoom; room: R
     write(words, [{ kind: 'buildUps', id: held?.id ?? newId(), roomId: room.id, body: { ...body, ...part } }]);
   const form = useFactForm(LAID, body, units, (part) => put('Build-up', part));
   const { addsMm } = heights;
+  const access = accessOf(shown.job?.country ?? null, shown.plain.figures);
   return (
     <View style={styles.box}>
       <Words bold size="large" figure testID="adds">
@@ -112,6 +115,11 @@ export function BuildUpTab({ shown, room, heights }: { shown: ShownRoom; room: R
         ]}
         onChange={(value) => void answers.set(ACCESS, value, 'Access rules')}
       />
+      {answers.to(ACCESS) === 'yes' ? (
+        <Words size="small" testID="access">
+          {`An edge up to ${gapWords(access.rule.uprightMm, units)} stands upright, up to ${gapWords(access.rule.bevelledMm, units)} it is bevelled 1 in ${access.rule.bevelRatio}, over that it is a ramp of 1 in ${access.rule.rampRatio}. ${say(access.source)}.`}
+        </Words>
+      ) : null}
       <FiguresFold shown={shown} figures={FIGURES_HERE} />
     </View>
   );

@@ -92,7 +92,12 @@ export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut,
           units={units}
         />
       ) : null}
-      {bar.kind === 'measure' || toRead.length > 0 || again ? (
+      {joined?.readBeyond && !step ? (
+        <Words>
+          It was read from the other side. Read the floor on both sides of it, and the step stands here as well.
+        </Words>
+      ) : null}
+      {toRead.some(({ of }) => of !== 'beyond' || !joined?.readBeyond) || again ? (
         <Button kind="main" label={again ? 'Read it once more' : 'Read what is missing'} onPress={onRead} />
       ) : null}
       {packing ? (
