@@ -212,6 +212,31 @@ test('skirting is judged wall by wall: a board that covers the gap goes back, a 
   expect(thin).toMatchObject({ assumed: false, verdict: { what: 'bead', beadMm: 10 }, lengthMm: 3000 });
 });
 
+test('a board that goes down with the floor leaves old wall to be seen, and an outside door is sealed along its sill', () => {
+  const carpet = newLayer('carpet', 'carpet', { thicknessMm: 9, year: 2015, yearOf: 'layer' });
+  const gone = {
+    layers: [carpet],
+    layerChoices: [{ id: 'c', layerId: 'carpet', choice: 'remove' as const, note: '' }],
+  };
+  const set = readRoom('a', level, { opening: { beyond: 'outside' } });
+  const of = (more: Partial<RoomSet>) => heightsAfter({ ...set, ...more }, AT, null);
+  // 5.2 mm are laid; where 9 mm of carpet come up the floor ends 3.8 lower than it lies today.
+  for (const { riseMm } of of({}).skirting) expect(riseMm).toBeCloseTo(5.2, 9);
+  for (const { riseMm } of of(gone).skirting) expect(riseMm).toBeCloseTo(-3.8, 9);
+  expect(of({}).sealantMm).toBe(800);
+  const leaf = {
+    openingId: 'a-door',
+    kind: 'metal',
+    dropSeal: false,
+    cutBeforeMm: 0,
+    opensDeg: 90,
+    airMm: null,
+    rugMm: 0,
+  } as const;
+  // Two feet of a frame that planks are scribed to, 150 mm round each.
+  expect(of({ leaves: [{ id: 'l', ...leaf, frame: 'metal', note: '' }] }).sealantMm).toBe(800 + 300);
+});
+
 test('feet of a wooden frame are sawn level with the new floor and some air, over what lies there today', () => {
   const carpet = newLayer('carpet', 'carpet', { thicknessMm: 9, year: 2015, yearOf: 'layer' });
   const leaf = {

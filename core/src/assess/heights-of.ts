@@ -6,6 +6,7 @@ import {
   buildUpOf,
   judgeHeights,
   levelsBeyond,
+  sealantMm,
   usualOpeningRules,
   type BuildUp,
   type FloorAge,
@@ -49,6 +50,8 @@ export interface HeightsOfRoom {
   stairs: StairJudged[];
   skirting: SkirtingJudged[];
   undercuts: UndercutJudged[];
+  /** Sealant at sills and at frames that are scribed to, mm. */
+  sealantMm: number;
   /** How each appliance leaves the room, by its fixture. */
   waysOut: { fixtureId: string; way: WayOut }[];
 }
@@ -109,6 +112,7 @@ export function heightsOf(
   const beyond = beyondOf({ set, ground, floor }, joined, groundOf);
   const beyondAt = (openingId: string) =>
     beyond.get(openingId)?.levels ?? levelsBeyond(set.levels, openingId, sightOf(state), base);
+  const undercuts = undercutsOf(set, plan, floor, beyondAt);
   const judged = judgeHeights({
     corners: plan.corners,
     openings: room.openings,
@@ -148,9 +152,13 @@ export function heightsOf(
     run,
     rules,
     stairs: stairsOf(set, { plan, strip, floor }, figure, addsMm.new),
-    skirting: skirtingOf(set, plan, floor),
+    skirting: skirtingOf(set, { plan, strip, floor }, addsMm.new),
     waysOut,
-    undercuts: undercutsOf(set, plan, floor, beyondAt),
+    undercuts,
+    sealantMm: sealantMm(
+      room.openings,
+      undercuts.filter(({ treatment, side }) => treatment === 'scribe' && side === 'here').length,
+    ),
   };
 }
 

@@ -84,3 +84,10 @@ export function newFloor(
     offMm: old.goes ? combined(READ_BY_MM.staff, READ_BY_MM.eye) : READ_BY_MM.staff,
   };
 }
+
+/** How far the floor comes up at a place over the surface that stays, mm: what is laid and levelled; what is laid alone where it is not read. */
+export function riseAt(at: PointMm, floor: Pick<NewFloor, 'finishedAt' | 'surfaceAt'> | null, addsMm: number): number {
+  const finished = floor?.finishedAt(at.xMm, at.yMm)?.new;
+  const surface = floor?.surfaceAt(at) ?? null;
+  return finished !== undefined && surface !== null ? finished - surface : addsMm;
+}

@@ -29,6 +29,9 @@ export interface OldFloorAt {
   goes: boolean;
 }
 
+/** After every moment that a tick may bear: what lies there as the ticks have it now. */
+export const TODAY = '9999';
+
 /** The old floor as it lay at a time: layers whose taking up had not been ticked by then. */
 export function oldFloorAt(
   set: Pick<RoomSet, 'room' | 'layers' | 'ticks'>,

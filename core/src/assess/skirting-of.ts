@@ -1,6 +1,8 @@
 import { gapBeneath, gapsAtWall, judgeSkirting, SKIRTING_MM, type SkirtingVerdict } from '../heights/index.ts';
-import { pointOnWall, type Plan } from '../room/index.ts';
-import type { NewFloor } from './new-floor.ts';
+import { pointOnWall, type Plan, type PointMm } from '../room/index.ts';
+import { riseAt, type NewFloor } from './new-floor.ts';
+import { oldFloorAt, TODAY } from './old-layers.ts';
+import type { StripState } from './strip-state.ts';
 import type { RoomSet } from './room-set.ts';
 
 /** Skirting along one wall, once the floor lies. */
@@ -16,6 +18,8 @@ export interface SkirtingJudged {
   beneathMostMm: number;
   /** Board wanted: the wall less its openings, mm. */
   lengthMm: number;
+  /** How far the floor comes up along it over what one treads on today, mm; below 0 the board comes down, and old wall shows over it. */
+  riseMm: number;
 }
 
 /** Board that is reckoned with until somebody measures it, mm; quadrants and beads as they are stocked. */
@@ -27,13 +31,19 @@ const EVERY_MM = 100;
 const INTO_ROOM_MM = 30;
 
 /** Every wall with the gap its skirting has to cover, and what is left beneath it. */
-export function skirtingOf(set: RoomSet, plan: Plan, floor: NewFloor | null): SkirtingJudged[] {
+export function skirtingOf(
+  set: RoomSet,
+  { plan, strip, floor }: { plan: Plan; strip: Pick<StripState, 'plan'>; floor: NewFloor | null },
+  addsMm: number,
+): SkirtingJudged[] {
+  const today = oldFloorAt(set, strip.plan, TODAY);
   return set.room.walls.map(({ lengthMm }, wall) => {
     const stated = set.skirtings.findLast((one) => one.wall === wall);
     const boardMm = stated?.boardMm ?? USUAL_BOARD_MM;
     const waver = stated && stated.waver.length > 0 ? stated.waver : [{ alongMm: 0, intoRoomMm: 0 }];
     // Half of the gap the covering asks for: more would have it stand on the board.
     const drift = Math.min(SKIRTING_MM.drift, set.card.perimeterGapMm);
+    const middle = insideWall(plan, wall, lengthMm / 2, lengthMm);
     const heights = floor ? alongWall(plan, wall, lengthMm, floor) : [];
     return {
       wall,
@@ -48,17 +58,24 @@ export function skirtingOf(set: RoomSet, plan: Plan, floor: NewFloor | null): Sk
       lengthMm: set.room.openings
         .filter((opening) => opening.wall === wall)
         .reduce((left, { widthMm }) => left - widthMm, lengthMm),
+      riseMm: riseAt(middle, floor, addsMm) - today.lowerMm(middle),
     };
   });
 }
 
-function alongWall(plan: Plan, wall: number, lengthMm: number, floor: NewFloor): number[] {
+/** A place so far along a wall, just inside the room. */
+function insideWall(plan: Plan, wall: number, alongMm: number, lengthMm: number): PointMm {
   const [start, end] = [pointOnWall(plan.corners, wall, 0), pointOnWall(plan.corners, wall, lengthMm)];
   const [ux, uy] = [(end.xMm - start.xMm) / lengthMm, (end.yMm - start.yMm) / lengthMm];
+  return {
+    xMm: start.xMm + ux * alongMm - uy * INTO_ROOM_MM,
+    yMm: start.yMm + uy * alongMm + ux * INTO_ROOM_MM,
+  };
+}
+
+function alongWall(plan: Plan, wall: number, lengthMm: number, floor: NewFloor): number[] {
   const count = Math.floor(lengthMm / EVERY_MM);
-  return Array.from({ length: count + 1 }, (_, k) => k * EVERY_MM).flatMap((along) => {
-    const x = start.xMm + ux * along - uy * INTO_ROOM_MM;
-    const y = start.yMm + uy * along + ux * INTO_ROOM_MM;
-    return floor.finishedAt(x, y)?.new ?? [];
-  });
+  return Array.from({ length: count + 1 }, (_, k) => insideWall(plan, wall, k * EVERY_MM, lengthMm)).flatMap(
+    ({ xMm, yMm }) => floor.finishedAt(xMm, yMm)?.new ?? [],
+  );
 }

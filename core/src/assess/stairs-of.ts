@@ -1,8 +1,8 @@
 import type { FigureOf } from '../figures/index.ts';
 import { bestTread, flightAfter, placesAt, TREADS_MM, type StairJudged } from '../heights/index.ts';
 import type { Plan } from '../room/index.ts';
-import type { NewFloor } from './new-floor.ts';
-import { oldFloorAt } from './old-layers.ts';
+import { riseAt, type NewFloor } from './new-floor.ts';
+import { oldFloorAt, TODAY } from './old-layers.ts';
 import type { StripState } from './strip-state.ts';
 import type { RoomSet } from './room-set.ts';
 
@@ -18,16 +18,13 @@ export function stairsOf(
     mostRiserMm: figure('stair-most-mm'),
     leastRiserMm: figure('stair-least-mm'),
   };
-  const today = oldFloorAt(set, strip.plan, '9999');
+  const today = oldFloorAt(set, strip.plan, TODAY);
   return set.room.openings.flatMap((opening): StairJudged[] => {
     const flight = set.flights.findLast(({ openingId }) => openingId === opening.id);
     if (!flight || opening.kind !== 'stair') return [];
     const { inside } = placesAt(plan.corners, opening, [opening.widthMm / 2])[0]!;
-    const [finished, surface] = [floor?.finishedAt(inside.xMm, inside.yMm)?.new, floor?.surfaceAt(inside)];
     // Over the floor one treads on today: what is laid and levelled, less what of the old floor goes.
-    const hereMm =
-      (finished !== undefined && surface !== undefined && surface !== null ? finished - surface : addsMm) -
-      today.lowerMm(inside);
+    const hereMm = riseAt(inside, floor, addsMm) - today.lowerMm(inside);
     const { risersMm, leads, otherMm } = flight;
     const ends = leads === 'down' ? { belowMm: otherMm, aboveMm: hereMm } : { belowMm: hereMm, aboveMm: otherMm };
     const best = bestTread(risersMm, ends, TREADS_MM, code);

@@ -114,6 +114,7 @@ export {
   usualOpeningRules,
 } from './opening-judged.ts';
 export { type HeightsJudged, judgeHeights, levelsBeyond, type RoomHeights } from './room-heights.ts';
+export { sealantMm } from './sealant.ts';
 export { ACCESS, HEIGHT_DONE } from './questions.ts';
 export { type ApplianceSize, type FixtureJudged, rimPlaces } from './fixture-judged.ts';
 export { buildUpOf, statedBuildUp, usualBuildUp } from './usual-build-up.ts';

@@ -14,6 +14,8 @@ import { Words } from '../../ui/text.tsx';
 import type { Heights } from './height-asks.ts';
 
 const BOARD = figure(HEIGHT_RANGES.boardMm.min, HEIGHT_RANGES.boardMm.max, 'mm');
+/** Old wall that shows by less is nothing to see, mm. */
+const SHOWS_MM = 0.5;
 /** Beads are sold in lengths of so much, mm. */
 const STOCK_MM = [2400];
 
@@ -45,7 +47,7 @@ export function SkirtingFold({ shown, room, heights }: { shown: ShownRoom; room:
       aside={beads.length === 0 ? 'no bead' : `bead on ${beads.length} ${beads.length === 1 ? 'wall' : 'walls'}`}
       memory={`skirting/${room.id}`}
     >
-      {heights.skirting.map(({ wall, verdict, beneathMm, beneathMostMm, boardMm, assumed, lengthMm }) => (
+      {heights.skirting.map(({ wall, verdict, beneathMm, beneathMostMm, boardMm, assumed, lengthMm, riseMm }) => (
         <View key={wall} style={styles.wall}>
           <Words bold>{`${wallName(room.walls, wall)}, ${formatReach(Math.max(0, lengthMm), units)} of board`}</Words>
           <Words>
@@ -59,6 +61,9 @@ export function SkirtingFold({ shown, room, heights }: { shown: ShownRoom; room:
               : beneathMm > beneathMostMm
                 ? ` ${gapWords(beneathMm, units)} would show beneath it: scribe the board, or take a bead.`
                 : ` At most ${gapWords(beneathMm, units)} are left beneath it.`}
+            {riseMm < -SHOWS_MM
+              ? ` It comes down by ${gapWords(-riseMm, units)}: as much of the old wall shows over it, to be painted or covered.`
+              : ''}
           </Words>
           <OneField
             of={BOARD}
@@ -72,6 +77,9 @@ export function SkirtingFold({ shown, room, heights }: { shown: ShownRoom; room:
       ))}
       {plan ? (
         <Words bold>{`${plan.cuts.length} lengths of bead, ${formatReach(STOCK_MM[0]!, units)} each.`}</Words>
+      ) : null}
+      {heights.sealantMm > 0 ? (
+        <Words>{`${formatReach(heights.sealantMm, units)} of sealant along sills and round the feet of frames that are scribed to.`}</Words>
       ) : null}
       <Words size="small" quiet>
         The gap is what the covering asks for at the wall, and 2 mm that the floor may drift; the board covers 3 mm more
