@@ -1,10 +1,22 @@
-import { beyondAt, leafOf, placesAt, type HeightLeaf, type HeightLimit, type HeightOpening } from '../heights/index.ts';
+import {
+  beyondAt,
+  leafOf,
+  levelFrom,
+  levelsBeyond,
+  placesAt,
+  type HeightLeaf,
+  type HeightLimit,
+  type HeightOpening,
+  type LevelOf,
+} from '../heights/index.ts';
 import { fixturePoint, type Opening, type PointMm } from '../room/index.ts';
 import { beyondOf, type Beyond } from './beyond-of.ts';
 import type { HeightGround } from './height-ground.ts';
+import { baseAlongOf } from './height-places.ts';
 import { joinedOpenings } from './joined-openings.ts';
 import type { Side } from './least-side.ts';
 import type { RoomSet } from './room-set.ts';
+import { sightOf } from './sight.ts';
 
 const sampleOf = ({ set, floor, offsetMm }: Side, at: PointMm) => {
   const mm = floor.bareAt(at);
@@ -44,25 +56,25 @@ export function openingsOf(sides: readonly Side[], groundOf: (set: RoomSet) => H
   });
 }
 
-const ownLevels = ({ set, ground }: Side, { id }: Opening) =>
-  set.levels.flatMap((level) =>
-    level.of === 'beyond' && level.aboutId === id && level.rodMm !== null
-      ? (ground.state?.heights.setups ?? []).flatMap(({ setup, sightMm }) =>
-          setup.id === level.setupId && sightMm !== null
-            ? [{ alongMm: level.alongMm, levelMm: sightMm - level.rodMm!, offMm: 0.5 }]
-            : [],
-        )
-      : level.of === 'beyond' && level.aboutId === id && level.datumMm !== null
-        ? [{ alongMm: level.alongMm, levelMm: level.datumMm, offMm: 1 }]
-        : [],
+const ownLevels = ({ set, ground, floor }: Side, { id }: Opening) =>
+  levelsBeyond(set.levels, id, sightOf(ground.state), baseAlongOf(ground.plan, set.room, floor));
+
+/** Levels of something as they were read, by staff, tape or eye, over the room's own datum, mm. */
+const readOf = ({ set, ground, floor }: Side, of: LevelOf, aboutId: string): number[] => {
+  const [sight, base] = [sightOf(ground.state), baseAlongOf(ground.plan, set.room, floor)];
+  return set.levels.flatMap((level) =>
+    level.of === of && level.aboutId === aboutId ? (levelFrom(level, sight, base)?.levelMm ?? []) : [],
   );
+};
 
 /** Leaves that swing over a room's floor, sampled over their sector; those that are not cut on site may not be trimmed. */
 export function leavesOf(side: Side): HeightLeaf[] {
   const { set, ground, offsetMm, figure } = side;
   return set.room.openings.flatMap((opening): HeightLeaf[] => {
     const leaf = set.leaves.findLast(({ openingId }) => openingId === opening.id);
-    const mm = leafLevel(side, opening);
+    // The lower end of the leaf decides.
+    const read = readOf(side, 'leaf', opening.id);
+    const mm = read.length === 0 ? null : Math.min(...read);
     if (opening.kind !== 'door' || opening.swing !== 'in' || !leaf || leaf.kind === 'unknown' || mm === null) return [];
     const { hinge, closedDeg, openDeg } = leafOf(ground.plan.corners, opening, {
       hingeMm: 0,
@@ -93,25 +105,12 @@ export function leavesOf(side: Side): HeightLeaf[] {
   });
 }
 
-/** The lower end of a leaf as it was read by staff or tape, over its room's datum. */
-function leafLevel({ set, ground }: Side, { id }: Opening): number | null {
-  const sight = new Map((ground.state?.heights.setups ?? []).map(({ setup, sightMm }) => [setup.id, sightMm]));
-  const read = set.levels.flatMap(({ of, aboutId, setupId, rodMm, datumMm }) => {
-    if (of !== 'leaf' || aboutId !== id) return [];
-    const line = setupId === null ? null : (sight.get(setupId) ?? null);
-    return line !== null && rodMm !== null ? [line - rodMm] : datumMm === null ? [] : [datumMm];
-  });
-  return read.length === 0 ? null : Math.min(...read);
-}
-
 /** Bays that an appliance has to fit: the floor at their front edge may come so high. */
 export function limitsOf(side: Side): HeightLimit[] {
   const { set, offsetMm } = side;
   return set.appliances.flatMap((appliance): HeightLimit[] => {
     const fixture = set.room.fixtures.find(({ id }) => id === appliance.fixtureId);
-    const undersides = set.levels.flatMap(({ of, aboutId, datumMm }) =>
-      of === 'underside' && aboutId === appliance.fixtureId && datumMm !== null ? [datumMm] : [],
-    );
+    const undersides = readOf(side, 'underside', appliance.fixtureId);
     const sample = fixture && sampleOf(side, fixturePoint(fixture, 0, fixture.depthMm / 2));
     if (!sample || undersides.length === 0) return [];
     return [

@@ -1,6 +1,7 @@
 import loadHighs from 'highs';
-import { highsMixed, type SolveMixed } from '../heights/index.ts';
+import { highsMixed, type LevelFact, type SolveMixed } from '../heights/index.ts';
 import { newLayer } from '../layers/index.ts';
+import { newFixture } from '../room/index.ts';
 import { leastStepsOf } from './least-room.ts';
 import { readRoom, staffLevel } from './invented-cottage.ts';
 import type { RoomSet } from './room-set.ts';
@@ -83,6 +84,19 @@ test('an old floor that may stay or come up is one of the things that are chosen
   const set = readRoom('a', () => 0, { facts });
   const { rooms } = leastStepsOf([withLevels(set, 0)], AT, solve);
   expect(new Set(rooms[0]!.systems.map(({ keeps }) => keeps))).toContain(false);
+});
+
+test('a bay whose underside was read by staff limits what is laid, as one that was taped does', () => {
+  const washer = newFixture('w', 'appliance', { xMm: 2000, yMm: 310 }, 0);
+  const base = readRoom('a', () => 0, { cardId: 'shipped-laminate', room: { fixtures: [washer] } });
+  const appliances = [{ id: 'p', fixtureId: 'w', heightMm: 845, airMm: 3, fixed: 'plug' as const, note: '' }];
+  // 10 mm are left for the floor: laminate on 1.5 mm of underlay, 9.7 in all, and nothing thicker.
+  const by = (level: LevelFact) => leastStepsOf([{ ...base, appliances, levels: [level] }], AT, solve).choices;
+  const staff = staffLevel(base, 'underside', 'w', 300, 858);
+  const taped: LevelFact = { ...staff, readBy: 'tape', setupId: null, rodMm: null, overMm: 858, lyingMm: 0 };
+  for (const choices of [by(staff), by(taped)]) {
+    expect(choices.map(({ rooms }) => rooms[0]!.systemId)).toEqual(['a/bare/1.5/0']);
+  }
 });
 
 test('a room that is not read is left out and told; with none read there is nothing to choose', () => {
