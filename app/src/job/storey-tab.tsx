@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { onStorey, storeyOf, type Pose } from '@maquette/core/heights';
+import { onStorey, storeyOf, WALL_THICKNESS_MM, type Pose } from '@maquette/core/heights';
 import { openingName, planOf, type PointMm } from '@maquette/core/room';
-import { formatReach, type UnitSystem } from '@maquette/core/units';
+import { formatReach, gapWords, type UnitSystem } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
 import { write } from '../data/write.ts';
 import { SPACE } from '../theme/theme.tsx';
@@ -114,7 +114,7 @@ export function StoreyTab({ rooms, units }: { rooms: readonly RoomOfJob[]; units
         </>
       ) : null}
       <Words size="small" quiet>
-        Rooms are laid against one another jamb to jamb, a wall of 100 mm between them. One step moves a room by 100 mm.
+        {`Rooms are laid against one another jamb to jamb, a wall of ${gapWords(WALL_THICKNESS_MM, units)} between them. One step moves a room by ${gapWords(STEP_MM, units)}.`}
       </Words>
     </View>
   );

@@ -171,7 +171,7 @@ export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut,
           <Words>{`The limit of ${gapWords(bar.nearLimitMm, units)} lies within what the readings may be off.`}</Words>
         )}
         <Words size="small" quiet>
-          {`New floor here = surface that stays + ${formatGap(heights.addsMm.new, units)} ${unitLabel(units)} of build-up; step = new floor here − floor beyond, every 50 mm along the opening.${joined ? ' Beyond lies a room of this job: what it lays is counted there.' : ''}`}
+          {`New floor here = surface that stays + ${formatGap(heights.addsMm.new, units)} ${unitLabel(units)} of build-up; step = new floor here − floor beyond, every ${gapWords(50, units)} along the opening.${joined ? ' Beyond lies a room of this job: what it lays is counted there.' : ''}`}
         </Words>
       </Fold>
       <View style={styles.cuts} role="group" accessibilityLabel="Where the section is cut">

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { ROD_MM } from '@maquette/core/flat';
 import { HEIGHT_RANGES, LEAF_KINDS, type LeafKind, type ReadBy } from '@maquette/core/heights';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatRod } from '@maquette/core/units';
+import { formatRod, gapWords } from '@maquette/core/units';
 import { Keypad } from '../../bench/keypad.tsx';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -153,8 +153,7 @@ export function ReadTab({ shown, room, ask, left, onSkip, onTaken }: Props) {
       />
       <View style={styles.more}>
         <Words size="small" quiet>
-          By staff is known to 0.5 mm, by tape to 1 mm, by eye to 2 mm; a tape also carries what the floor under it is
-          off by.
+          {`By staff is known to ${gapWords(0.5, units)}, by tape to ${gapWords(1, units)}, by eye to ${gapWords(2, units)}; a tape also carries what the floor under it is off by.`}
         </Words>
         <ButtonRow>
           {(['staff', 'tape', 'eye'] as const).map((one) => (

@@ -82,8 +82,7 @@ export function SkirtingFold({ shown, room, heights }: { shown: ShownRoom; room:
         <Words>{`${formatReach(heights.sealantMm, units)} of sealant along sills and round the feet of frames that are scribed to.`}</Words>
       ) : null}
       <Words size="small" quiet>
-        The gap is what the covering asks for at the wall, and 2 mm that the floor may drift; the board covers 3 mm more
-        than that.
+        {`The gap is what the covering asks for at the wall, and ${gapWords(2, units)} that the floor may drift; the board covers ${gapWords(3, units)} more than that.`}
       </Words>
     </Fold>
   );

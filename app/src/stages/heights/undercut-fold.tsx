@@ -28,8 +28,7 @@ export function UndercutFold({ room, cuts }: { room: RoomFacts; cuts: Heights['u
         ))}
       {treatment === 'saw' ? (
         <Words size="small" quiet>
-          Level with the highest new floor under the foot, and 0.5 mm of air. Look for cables and pipes behind the frame
-          first, and saw with extraction: old paint may hold lead.
+          {`Level with the highest new floor under the foot, and ${gapWords(0.5, units)} of air. Look for cables and pipes behind the frame first, and saw with extraction: old paint may hold lead.`}
         </Words>
       ) : null}
     </Fold>
