@@ -45,6 +45,7 @@ const LATEST: Partial<Record<FactKind, readonly string[]>> = {
   samples: ['analyte'],
   marks: ['finding'],
   edgeWalks: ['asked'],
+  skirtings: ['fit'],
 };
 
 /**
@@ -57,7 +58,7 @@ export function withLatest(kind: FactKind, body: Body): Body {
   return lacking.length === 0 ? body : { ...body, ...Object.fromEntries(lacking.map((name) => [name, since[name]])) };
 }
 
-const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7];
+const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7, 8];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 

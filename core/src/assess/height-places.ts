@@ -7,7 +7,16 @@ import {
   type LevelOf,
   type LevelRead,
 } from '../heights/index.ts';
-import { fixturePoint, type Fixture, type Opening, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
+import {
+  fixturePoint,
+  wallName,
+  type Fixture,
+  type Opening,
+  type Plan,
+  type PointMm,
+  type RoomFacts,
+} from '../room/index.ts';
+import { insideWall } from './at-wall.ts';
 import type { ThicknessAt } from './old-layers.ts';
 
 /** A place at which a level is read, with what a tape stands on there. */
@@ -40,6 +49,8 @@ function stoodAt(
     const along = of === 'beyond' || of === 'sill' ? placesAlong(opening.widthMm) : [alongMm];
     return placesAt(plan.corners, opening, along).map(({ inside }) => inside);
   }
+  const wall = room.walls.findIndex((_, k) => wallName(room.walls, k) === aboutId);
+  if (wall >= 0) return [insideWall(plan, wall, alongMm, room.walls[wall]!.lengthMm)];
   const fixture = room.fixtures.find(({ id }) => id === aboutId);
   if (!fixture) return [];
   return of === 'flange'
@@ -69,6 +80,11 @@ export function heightPlaces(plan: Plan, room: RoomFacts, floor: Floor | null, l
   return [
     ...room.openings.flatMap((opening) => openingPlaces(plan, opening, place)),
     ...room.fixtures.flatMap((fixture) => fixturePlaces(fixture, place)),
+    ...room.walls.flatMap(({ lengthMm }, wall) =>
+      (['skirting', 'guard'] as const).map((of) =>
+        place(of, wallName(room.walls, wall), lengthMm / 2, insideWall(plan, wall, lengthMm / 2, lengthMm)),
+      ),
+    ),
   ];
 }
 
@@ -81,6 +97,8 @@ function openingPlaces({ corners }: Plan, opening: Opening, place: Place): Heigh
   return [
     ...at('beyond', beyondToRead(widthMm, [])),
     ...(opening.beyond === 'outside' ? at('sill', [widthMm / 2]) : []),
+    ...at('groove', [0, widthMm]),
+    ...(opening.kind === 'stair' ? at('guard', [widthMm / 2]) : []),
     ...(opening.kind === 'door' ? at('leaf', hinge === 'start' ? [0, widthMm] : [widthMm, 0]) : []),
   ];
 }
@@ -88,6 +106,7 @@ function openingPlaces({ corners }: Plan, opening: Opening, place: Place): Heigh
 function fixturePlaces(fixture: Fixture, place: Place): HeightPlace[] {
   const { id, kind, widthMm, depthMm } = fixture;
   if (kind === 'toilet') return [place('flange', id, 0, fixture)];
+  if (kind === 'cabinet') return [place('worktop', id, widthMm / 2, fixturePoint(fixture, 0, depthMm / 2))];
   if (kind !== 'appliance') return [];
   return [0, widthMm / 2, widthMm].map((alongMm) =>
     place('underside', id, alongMm, fixturePoint(fixture, alongMm - widthMm / 2, depthMm / 2)),

@@ -25,10 +25,14 @@ import { beyondOf } from './beyond-of.ts';
 import type { HeightGround } from './height-ground.ts';
 import { joinedOpenings } from './joined-openings.ts';
 import { addsOf, newFloor } from './new-floor.ts';
+import { finishedMap, type FinishedMap } from './finished-map.ts';
+import { guardsOf, type GuardJudged } from './guards-of.ts';
+import { levelsOfRoom } from './levels-of.ts';
 import { thicknessAt } from './old-layers.ts';
 import { skirtingOf, type SkirtingJudged } from './skirting-of.ts';
 import { stairsOf } from './stairs-of.ts';
 import { waysOutOf } from './ways-out-of.ts';
+import { worktopsOf, type WorktopJudged } from './worktops-of.ts';
 import { undercutsOf, type UndercutJudged } from './undercuts-of.ts';
 import { sightOf } from './sight.ts';
 import type { RoomSet } from './room-set.ts';
@@ -50,6 +54,10 @@ export interface HeightsOfRoom {
   stairs: StairJudged[];
   skirting: SkirtingJudged[];
   undercuts: UndercutJudged[];
+  worktops: WorktopJudged[];
+  guards: GuardJudged[];
+  /** The finished floor over the room; null where the floor is not read. */
+  finished: FinishedMap | null;
   /** Sealant at sills and at frames that are scribed to, mm. */
   sealantMm: number;
   /** How each appliance leaves the room, by its fixture. */
@@ -112,6 +120,8 @@ export function heightsOf(
   const beyond = beyondOf({ set, ground, floor }, joined, groundOf);
   const beyondAt = (openingId: string) =>
     beyond.get(openingId)?.levels ?? levelsBeyond(set.levels, openingId, sightOf(state), base);
+  const lyingMm = thicknessAt(room, layersLeft(set));
+  const levelsOf = levelsOfRoom(set, sightOf(state), base);
   const undercuts = undercutsOf(set, plan, floor, beyondAt);
   const judged = judgeHeights({
     corners: plan.corners,
@@ -133,13 +143,14 @@ export function heightsOf(
     ),
     beyond: new Map([...beyond].map(([id, { levels }]) => [id, levels])),
     finishedAt: floor?.finishedAt ?? (() => null),
+    buildUpMm: addsMm.new,
     offMm: floor?.offMm ?? 0,
     rules,
     nodes: state ? nodesUnderLeaves(state, plan, room.openings) : [],
   });
   return {
     judged,
-    places: heightPlaces(plan, room, floor, thicknessAt(room, layersLeft(set))),
+    places: heightPlaces(plan, room, floor, lyingMm),
     buildUp: buildUpOf(set.buildUps, card),
     addsMm,
     overOldFloor: floor?.old.goes ?? false,
@@ -152,7 +163,15 @@ export function heightsOf(
     run,
     rules,
     stairs: stairsOf(set, { plan, strip, floor }, figure, addsMm.new),
-    skirting: skirtingOf(set, { plan, strip, floor }, addsMm.new),
+    skirting: skirtingOf(
+      set,
+      { plan, strip, floor },
+      { addsMm: addsMm.new, architraveMm: figure('architrave-mm') },
+      levelsOf,
+    ),
+    worktops: worktopsOf(room, floor, lyingMm, levelsOf),
+    guards: guardsOf(room, plan, floor, levelsOf, figure('guard-least-mm')),
+    finished: floor && state && finishedMap(state, floor),
     waysOut,
     undercuts,
     sealantMm: sealantMm(

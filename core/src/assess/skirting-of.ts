@@ -1,14 +1,29 @@
-import { gapBeneath, gapsAtWall, judgeSkirting, SKIRTING_MM, type SkirtingVerdict } from '../heights/index.ts';
-import { pointOnWall, type Plan, type PointMm } from '../room/index.ts';
+import {
+  gapBeneath,
+  gapsAtWall,
+  judgeSkirting,
+  mayStay,
+  SKIRTING_MM,
+  type BoardLeft,
+  type SkirtingFit,
+  type SkirtingVerdict,
+} from '../heights/index.ts';
+import { wallName, type Opening, type Plan } from '../room/index.ts';
+import { EVERY_MM, insideWall, placesAlongWall } from './at-wall.ts';
 import { riseAt, type NewFloor } from './new-floor.ts';
 import { oldFloorAt, TODAY } from './old-layers.ts';
 import type { StripState } from './strip-state.ts';
+import type { LevelsOf } from './levels-of.ts';
 import type { RoomSet } from './room-set.ts';
 
 /** Skirting along one wall, once the floor lies. */
 export interface SkirtingJudged {
   wall: number;
   boardMm: number;
+  /** What is to become of it. */
+  fit: SkirtingFit;
+  /** Whether the planks pass under it as it hangs; null before its bottom is read. */
+  left: BoardLeft | null;
   /** Nobody has measured the board: what is usual is reckoned with. */
   assumed: boolean;
   verdict: SkirtingVerdict;
@@ -16,7 +31,8 @@ export interface SkirtingJudged {
   beneathMm: number | null;
   /** More than that is scribed, or covered by a bead. */
   beneathMostMm: number;
-  /** Board wanted: the wall less its openings, mm. */
+  /** Boards wanted from opening to opening, less the architraves of doors, mm; and all of them together. */
+  piecesMm: number[];
   lengthMm: number;
   /** How far the floor comes up along it over what one treads on today, mm; below 0 the board comes down, and old wall shows over it. */
   riseMm: number;
@@ -25,16 +41,15 @@ export interface SkirtingJudged {
 /** Board that is reckoned with until somebody measures it, mm; quadrants and beads as they are stocked. */
 const USUAL_BOARD_MM = 15;
 const BEADS_MM: readonly number[] = [10, 14, 18, 22];
-/** Boards are nailed up in lengths of so much at most, and the floor is looked at this often along them, mm. */
+/** Boards are nailed up in lengths of so much at most, mm. */
 const BOARD_LENGTH_MM = 2400;
-const EVERY_MM = 100;
-const INTO_ROOM_MM = 30;
 
 /** Every wall with the gap its skirting has to cover, and what is left beneath it. */
 export function skirtingOf(
   set: RoomSet,
   { plan, strip, floor }: { plan: Plan; strip: Pick<StripState, 'plan'>; floor: NewFloor | null },
-  addsMm: number,
+  { addsMm, architraveMm }: { addsMm: number; architraveMm: number },
+  levelsOf: LevelsOf,
 ): SkirtingJudged[] {
   const today = oldFloorAt(set, strip.plan, TODAY);
   return set.room.walls.map(({ lengthMm }, wall) => {
@@ -45,37 +60,45 @@ export function skirtingOf(
     const drift = Math.min(SKIRTING_MM.drift, set.card.perimeterGapMm);
     const middle = insideWall(plan, wall, lengthMm / 2, lengthMm);
     const heights = floor ? alongWall(plan, wall, lengthMm, floor) : [];
+    const verdict = judgeSkirting(gapsAtWall(waver, set.card.perimeterGapMm), boardMm, BEADS_MM, {
+      drift,
+      cover: SKIRTING_MM.cover,
+    });
+    const bottom = levelsOf('skirting', wallName(set.room.walls, wall)).at(-1);
+    const piecesMm = boardsBetween(
+      lengthMm,
+      set.room.openings.filter((opening) => opening.wall === wall),
+      architraveMm,
+    );
     return {
       wall,
       boardMm,
       assumed: !stated,
-      verdict: judgeSkirting(gapsAtWall(waver, set.card.perimeterGapMm), boardMm, BEADS_MM, {
-        drift,
-        cover: SKIRTING_MM.cover,
-      }),
+      fit: stated?.fit ?? 'refit',
+      left: bottom && heights.length > 0 ? mayStay(bottom.levelMm, heights, verdict) : null,
+      verdict,
       beneathMm: heights.length > 1 ? gapBeneath(heights, EVERY_MM, BOARD_LENGTH_MM) : null,
       beneathMostMm: SKIRTING_MM.beneath,
-      lengthMm: set.room.openings
-        .filter((opening) => opening.wall === wall)
-        .reduce((left, { widthMm }) => left - widthMm, lengthMm),
+      piecesMm,
+      lengthMm: piecesMm.reduce((sum, mm) => sum + mm, 0),
       riseMm: riseAt(middle, floor, addsMm) - today.lowerMm(middle),
     };
   });
 }
 
-/** A place so far along a wall, just inside the room. */
-function insideWall(plan: Plan, wall: number, alongMm: number, lengthMm: number): PointMm {
-  const [start, end] = [pointOnWall(plan.corners, wall, 0), pointOnWall(plan.corners, wall, lengthMm)];
-  const [ux, uy] = [(end.xMm - start.xMm) / lengthMm, (end.yMm - start.yMm) / lengthMm];
-  return {
-    xMm: start.xMm + ux * alongMm - uy * INTO_ROOM_MM,
-    yMm: start.yMm + uy * alongMm + ux * INTO_ROOM_MM,
-  };
+/** Boards along a wall from opening to opening, mm: doors and archways are framed by architraves on either side. */
+function boardsBetween(lengthMm: number, openings: readonly Opening[], architraveMm: number): number[] {
+  const gaps = openings
+    .map(({ kind, fromMm, widthMm }) => {
+      const frameMm = kind === 'stair' ? 0 : architraveMm;
+      return [fromMm - frameMm, fromMm + widthMm + frameMm] as const;
+    })
+    .sort(([a], [b]) => a - b);
+  const starts = [0, ...gaps.map(([, end]) => end)];
+  const ends = [...gaps.map(([start]) => start), lengthMm];
+  return starts.map((start, k) => ends[k]! - start).filter((mm) => mm > 0);
 }
 
-function alongWall(plan: Plan, wall: number, lengthMm: number, floor: NewFloor): number[] {
-  const count = Math.floor(lengthMm / EVERY_MM);
-  return Array.from({ length: count + 1 }, (_, k) => insideWall(plan, wall, k * EVERY_MM, lengthMm)).flatMap(
-    ({ xMm, yMm }) => floor.finishedAt(xMm, yMm)?.new ?? [],
-  );
-}
+/** The finished floor along a wall, mm over the datum; places the map does not reach are left out. */
+const alongWall = (plan: Plan, wall: number, lengthMm: number, floor: NewFloor): number[] =>
+  placesAlongWall(plan, wall, lengthMm).flatMap(({ xMm, yMm }) => floor.finishedAt(xMm, yMm)?.new ?? []);

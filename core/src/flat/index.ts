@@ -26,7 +26,7 @@ export { CLOSING_LIMIT_MM, type Height, heightsOf, type SetUpState } from './hei
 export { acrossJoists, joistEvidence, joistsOf } from './joists.ts';
 export { type FlatState, judgeFlat, type RuleResult, type SchoolResult, underEachSchool } from './judge.ts';
 export { heightAt, heightsOver, krige } from './kriging.ts';
-export { type LevelMap, levelMap } from './level-map.ts';
+export { contoursOver, type LevelMap, levelMap } from './level-map.ts';
 export {
   type FlatnessNumber,
   flatnessNumber,

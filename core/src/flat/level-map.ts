@@ -1,5 +1,6 @@
 import { ringsAbove, thinned, type Rings } from './contours.ts';
 import type { FloorSurface } from './floor-surface.ts';
+import { cellCentre, type Grid } from './grid.ts';
 import { planeAt } from './plane.ts';
 
 /** Shapes of the level map, ready to draw: plan mm, heights in mm over the plane through the floor. */
@@ -19,19 +20,25 @@ const MOST_LEVELS = 7;
 /** A floor that departs from its plane by less than a staff shows has no line between high and low, mm. */
 const SHOWS_MM = 0.25;
 
-/** Contours each millimetre (or 2, 5, 10 where the floor is rougher) over the plane that carries the floor's tilt. */
-export function levelMap(floor: FloorSurface): LevelMap {
-  const { grid, surfaceMm, plane, judged } = floor;
-  const relative = new Float64Array(surfaceMm.length);
+/** Contours of the floor over the plane that carries its tilt. */
+export function levelMap({ grid, surfaceMm, plane, judged }: FloorSurface): LevelMap {
+  return contoursOver(
+    grid,
+    judged,
+    surfaceMm.map((mm, cell) => {
+      const { xMm, yMm } = cellCentre(grid, cell);
+      return mm - planeAt(plane, xMm, yMm);
+    }),
+  );
+}
+
+/** Contours each millimetre (or 2, 5, 10 where the floor is rougher) of heights over some level, mm, drawn over the part that is judged. */
+export function contoursOver(grid: Grid, judged: Grid, overMm: Float64Array): LevelMap {
   let most = 0;
-  for (let cell = 0; cell < relative.length; cell++) {
-    const x = grid.x0Mm + (cell % grid.nx) * grid.cellMm;
-    const y = grid.y0Mm + Math.floor(cell / grid.nx) * grid.cellMm;
-    relative[cell] = surfaceMm[cell]! - planeAt(plane, x, y);
-    if (judged.inside[cell]) most = Math.max(most, Math.abs(relative[cell]!));
-  }
+  for (let cell = 0; cell < overMm.length; cell++)
+    if (judged.inside[cell]) most = Math.max(most, Math.abs(overMm[cell]!));
   const stepMm = [1, 2, 5, 10, 20, 50].find((step) => most / step <= MOST_LEVELS) ?? 100;
-  const thin = thinned(grid, relative);
+  const thin = thinned(grid, overMm);
   const below = thin.values.map((value) => -value);
   const levels = Array.from({ length: Math.floor(most / stepMm) }, (_, i) => (i + 1) * stepMm);
   const keep = thinned(grid, judged.inside);

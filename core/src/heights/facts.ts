@@ -54,6 +54,7 @@ const OF_WORDS: Record<LevelOf, Said> = {
   worktop: say('formats.levelWorktop'),
   skirting: say('formats.levelSkirting'),
   guard: say('formats.levelGuard'),
+  groove: say('formats.levelGroove'),
 };
 
 /** A level about an opening, a fixture or a wall. What was taped over the floor is told over the datum when it is entered. */
@@ -183,7 +184,12 @@ export const poses = kind(
 );
 export type PoseFact = FactOf<typeof poses>;
 
-const WAVER = { alongMm: figure(0, 50_000, 'mm'), intoRoomMm: figure(-60, 60, 'mm') } as const;
+/** What becomes of a skirting board. */
+export const SKIRTING_FITS = ['refit', 'stays', 'new'] as const;
+export type SkirtingFit = (typeof SKIRTING_FITS)[number];
+
+/** A place at which a wall stands off a string along it. */
+export const WAVER = { alongMm: figure(0, 50_000, 'mm'), intoRoomMm: figure(-60, 60, 'mm') } as const;
 
 /** Skirting along a wall: how thick its board is. The newest counts. */
 export const skirtings = kind(
@@ -192,11 +198,13 @@ export const skirtings = kind(
   {
     wall: whole(0, WALL_COUNT.max - 1),
     boardMm: within(HEIGHT_RANGES.boardMm, 'mm'),
+    /** The old board is put back, stays on the wall while the floor is laid, or a new one is bought. */
+    fit: oneOf(...SKIRTING_FITS),
     /** How far the wall stands into the room from a string along it, negative where it stands back, by places along it. */
     waver: list(group(WAVER), 'places', 20),
     note: text(500),
   },
-  { newestCounts: true },
+  { newestCounts: true, since: { fit: 'refit' } },
 );
 export type SkirtingFact = FactOf<typeof skirtings>;
 

@@ -43,6 +43,8 @@ export {
   type GapAtWall,
   gapsAtWall,
   judgeSkirting,
+  mayStay,
+  type BoardLeft,
   SKIRTING_MM,
   type SkirtingVerdict,
 } from './skirting.ts';
@@ -97,6 +99,7 @@ export {
   type Level,
   levelFrom,
   LEVEL_OF,
+  ON_ASKING,
   type LevelOf,
   type LevelRead,
   type Underfoot,
@@ -128,9 +131,12 @@ export {
   type PartingFact,
   type PoseFact,
   type SkirtingFact,
+  SKIRTING_FITS,
+  type SkirtingFit,
+  WAVER,
 } from './facts.ts';
 export { type RunBreaks, runBreaks, type RunOpening, type RunRoom } from './run-breaks.ts';
-export { cutFromStock, KERF_MM, type StockCut, type StockPlan } from './stock-lengths.ts';
+export { cutFromStock, joinedFromStock, KERF_MM, type StockCut, type StockPlan } from './stock-lengths.ts';
 export {
   type Disagreement,
   onStorey,

@@ -1,5 +1,7 @@
 import type { LevelFact } from './facts.ts';
 import { seeded } from '../units/index.ts';
+import { usualOpeningRules, type FinishedAt } from './opening-judged.ts';
+import type { RoomHeights } from './room-heights.ts';
 import { USUAL_STEP_CLASSES, type HeightRoom, type HeightsJob } from './least-steps.ts';
 
 /** Litres a pour takes by its curve. */
@@ -133,4 +135,28 @@ export const tapedBeyond = (openingId: string, overMm: number, lyingMm = 0): Lev
   datumMm: null,
   takenAt: '2026-05-04T08:00:00.000Z',
   note: '',
+});
+
+/** A new floor of 17 mm on a base at the datum, inside the walls of that room. */
+export const LEVEL_FLOOR: FinishedAt = (x, y) =>
+  x > 0 && x < 4000 && y > 0 && y < 3000 ? { new: 17, used: 17 } : null;
+
+/** A room of 4 x 3 m with a new floor 17 mm over its datum, read from a set-up at 1400 mm, with what else is given. */
+export const heightsRoom = (more: Partial<RoomHeights>): RoomHeights => ({
+  corners: CORNERS,
+  openings: [],
+  fixtures: [],
+  levels: [],
+  sightMm: new Map([['s', 1400]]),
+  baseAlong: () => [],
+  leaves: new Map(),
+  appliances: new Map(),
+  goesOn: new Set(),
+  beyond: new Map(),
+  finishedAt: LEVEL_FLOOR,
+  buildUpMm: 17,
+  offMm: 0.5,
+  rules: { ...usualOpeningRules({ gapMm: 3, edgeMm: 2000 }), capMm: 0 },
+  nodes: [],
+  ...more,
 });

@@ -19,7 +19,7 @@ function opening(id: string, stepMm: number | null, widthMm = 800): LedgerOpenin
   const inside = (x: number, y: number) => (x > 0 && x < 4000 && y > 0 && y < 3000 ? { new: 17, used: 17 } : null);
   const judged = judgeOpening(
     CORNERS,
-    { opening: newOpening(id, 0, 500, widthMm), beyond, leaf, goesOn: false, grooveMm: null },
+    { opening: newOpening(id, 0, 500, widthMm), beyond, leaf, goesOn: false, grooveMm: null, buildUpMm: 17 },
     inside,
     usualOpeningRules({ gapMm: 3, edgeMm: 2000 }),
   );

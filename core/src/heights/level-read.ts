@@ -1,8 +1,20 @@
 import { combined, READ_BY_MM, type ReadBy } from './uncertain.ts';
 
-/** What a level is of: the floor beyond an opening, a leaf, a flange, the underside over a bay, a sill, a worktop, a skirting. */
-export const LEVEL_OF = ['beyond', 'leaf', 'flange', 'underside', 'sill', 'worktop', 'skirting', 'guard'] as const;
+/** What a level is of: the floor beyond an opening, a leaf, a flange, the underside over a bay, a sill, a worktop, a skirting, a guard, a groove cut for a bar. */
+export const LEVEL_OF = [
+  'beyond',
+  'leaf',
+  'flange',
+  'underside',
+  'sill',
+  'worktop',
+  'skirting',
+  'guard',
+  'groove',
+] as const;
 export type LevelOf = (typeof LEVEL_OF)[number];
+/** Levels that are read where somebody wants to know: nothing waits for them. */
+export const ON_ASKING: readonly LevelOf[] = ['worktop', 'skirting', 'guard', 'groove'];
 
 /**
  * A level as it was read. By staff: from a set-up, with the rod. By tape or by eye: so much over what lay there then, which was

@@ -32,6 +32,7 @@ const door = (more: Partial<OpeningFacts> = {}): OpeningFacts => ({
   leaf: LEAF,
   goesOn: false,
   grooveMm: null,
+  buildUpMm: 17,
   ...more,
 });
 

@@ -48,8 +48,10 @@ export interface OpeningFacts {
   leaf: HungLeaf | null;
   /** The same floor goes on beyond and nothing asks for a break. */
   goesOn: boolean;
-  /** Level of the floor of the groove at both ends, mm over the datum; null where it is the base. */
+  /** Level of the floor of the groove at both ends, mm over the datum; null where none is cut: the track stands on the surface that stays. */
   grooveMm: readonly [number, number] | null;
+  /** What is laid over the surface that stays on this side, mm. */
+  buildUpMm: number;
   /** The sill's water bar of an outside door, mm over the datum: null where it is not read, or no such door. */
   sillMm?: number | null;
   /** How far off the new floor here may be, mm. */
@@ -115,7 +117,7 @@ export interface OpeningJudged {
  */
 export function judgeOpening(
   corners: Polygon,
-  { opening, beyond, leaf, goesOn, grooveMm, sillMm = null, hereOffMm }: OpeningFacts,
+  { opening, beyond, leaf, goesOn, grooveMm, buildUpMm, sillMm = null, hereOffMm }: OpeningFacts,
   finishedAt: FinishedAt,
   rules: OpeningRules,
   nodes: readonly PointMm[] = [],
@@ -156,7 +158,8 @@ export function judgeOpening(
     here: here.map(({ alongMm, levelMm }) => ({ alongMm, levelMm: levelMm?.new ?? null })),
     step,
     bar,
-    packing: bar.kind === 'tilted' && step ? packingAt(step, beyond, widthMm, grooveMm, rules.bar) : null,
+    packing:
+      bar.kind === 'tilted' && step ? packingAt(step, beyond, widthMm, { grooveMm, buildUpMm }, rules.bar) : null,
     access: rules.access && step && bar.kind !== 'nosing' ? accessAt(worstMm + rules.capMm, rules.access) : null,
     ramp: bar.kind === 'made-ramp' ? madeRamp(worstMm, rules.rule) : null,
     clearance: swung?.clearance ?? null,
@@ -188,15 +191,18 @@ function packingAt(
   { profiles }: StepAlong,
   beyond: readonly BeyondLevel[],
   widthMm: number,
-  grooveMm: OpeningFacts['grooveMm'],
+  { grooveMm, buildUpMm }: Pick<OpeningFacts, 'grooveMm' | 'buildUpMm'>,
   bar: TrackBar,
 ): [Packing, Packing] {
   const age = FLOOR_AGES.reduce((worst, one) => (profiles[one].worstMm > profiles[worst].worstMm ? one : worst));
-  const { at } = profiles[age];
   const end = (k: 0 | 1) => {
-    const { alongMm, stepMm } = k === 0 ? at[0]! : at.at(-1)!;
-    const beyondMm = beyondAt(beyond, k === 0 ? 0 : widthMm, age) ?? beyondAt(beyond, alongMm, age)!;
-    return packingUnder(bar, beyondMm + stepMm, beyondMm, grooveMm?.[k] ?? 0);
+    const levels = (of: FloorAge) => {
+      const { alongMm, stepMm } = (k === 0 ? profiles[of].at[0] : profiles[of].at.at(-1))!;
+      const beyondMm = beyondAt(beyond, k === 0 ? 0 : widthMm, of) ?? beyondAt(beyond, alongMm, of)!;
+      return { hereMm: beyondMm + stepMm, beyondMm };
+    };
+    const { hereMm, beyondMm } = levels(age);
+    return packingUnder(bar, hereMm, beyondMm, grooveMm?.[k] ?? levels('new').hereMm - buildUpMm);
   };
   return [end(0), end(1)];
 }

@@ -29,6 +29,8 @@ export interface RoomHeights {
   /** Levels beyond openings that lead into rooms of the job; for all others the levels read are the floor beyond. */
   beyond: ReadonlyMap<string, readonly BeyondLevel[]>;
   finishedAt: FinishedAt;
+  /** What is laid over the surface that stays, mm. */
+  buildUpMm: number;
   /** How far off the new floor may be, mm. */
   offMm: number;
   rules: OpeningRules;
@@ -72,7 +74,8 @@ export function judgeHeights(of: RoomHeights): HeightsJudged {
           beyond: of.beyond.get(opening.id) ?? byPlace(levelsOf('beyond', opening.id)),
           leaf,
           goesOn: of.goesOn.has(opening.id),
-          grooveMm: null,
+          grooveMm: bothEnds(levelsOf('groove', opening.id), opening.widthMm),
+          buildUpMm: of.buildUpMm,
           sillMm: levelsOf('sill', opening.id).at(-1)?.levelMm ?? null,
           hereOffMm: of.offMm,
         },
@@ -89,6 +92,13 @@ export function judgeHeights(of: RoomHeights): HeightsJudged {
     }),
     untied: read.flatMap(({ one, level }) => (level ? [] : [one.id])),
   };
+}
+
+/** What was read at both ends of an opening, the newest at each; null while one is missing. */
+function bothEnds(levels: readonly (Level & { alongMm: number })[], widthMm: number): [number, number] | null {
+  const at = (place: number) => levels.findLast(({ alongMm }) => Math.abs(alongMm - place) <= AT_END_MM)?.levelMm;
+  const [start, end] = [at(0), at(widthMm)];
+  return start === undefined || end === undefined ? null : [start, end];
 }
 
 /** Levels read beyond an opening, over the datum of the room they were read from. */

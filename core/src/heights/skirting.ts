@@ -41,6 +41,31 @@ export function judgeSkirting(
   return { what: 'scribe', shortMm: -spare(boardMm + Math.max(0, ...beadsMm)) };
 }
 
+/** A board that is left on its wall: how far it hangs over the floor where that is highest, and where it is lowest, mm. */
+export interface BoardLeft {
+  leastMm: number;
+  mostMm: number;
+  /** What speaks against it; null where planks go in under it. */
+  why: 'too-low' | 'too-high' | 'too-thin' | null;
+}
+
+/** Planks go in under a board that hangs this much over them, mm: as a frame is undercut. */
+const SLIDES_UNDER_MM = 0.5;
+
+/** Whether a board may stay on its wall: planks pass under it, little shows beneath, and it covers the gap without a bead. */
+export function mayStay(bottomMm: number, finishedMm: readonly number[], verdict: SkirtingVerdict): BoardLeft {
+  const [leastMm, mostMm] = [bottomMm - Math.max(...finishedMm), bottomMm - Math.min(...finishedMm)];
+  const why =
+    leastMm < SLIDES_UNDER_MM
+      ? 'too-low'
+      : mostMm > SKIRTING_MM.beneath
+        ? 'too-high'
+        : verdict.what === 'refit'
+          ? null
+          : 'too-thin';
+  return { leastMm, mostMm, why };
+}
+
 /** The largest gap under a board of a length laid along the finished floor at a wall, mm; heights at even distances. */
 export function gapBeneath(heightsMm: readonly number[], everyMm: number, boardMm: number): number {
   const reach = Math.max(1, Math.round(boardMm / everyMm));

@@ -21,6 +21,16 @@ export const KERF_MM = 3;
 /** Choices looked into before the best found so far is taken. */
 const LOOKS_MOST = 200_000;
 
+/** Pieces with those longer than any stocked length joined from whole lengths and a rest, mm. */
+export function joinedFromStock(piecesMm: readonly number[], stockMm: readonly number[]): number[] {
+  const longest = Math.max(...stockMm);
+  return piecesMm.flatMap((piece) => {
+    const whole = Math.floor(piece / longest);
+    const rest = piece - whole * longest;
+    return [...Array.from({ length: whole }, () => longest), ...(rest > 0 ? [rest] : [])];
+  });
+}
+
 /**
  * The least to buy of stocked lengths for pieces that are each whole: by branch and bound, the longest piece first, each into a
  * length already begun or into a new one; of equals the fewest lengths. In mm.

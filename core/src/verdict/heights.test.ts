@@ -1,11 +1,11 @@
 import { readOut } from '@maquette/words';
-import { judgeHeights, usualOpeningRules, type LevelOf, type LevelRead, type RoomHeights } from '../heights/index.ts';
-import { BLANK_SHAPE, newFixture, newOpening, planOf, rectangleWalls, type Fixture } from '../room/index.ts';
+import { judgeHeights, type LevelOf, type LevelRead, type RoomHeights } from '../heights/index.ts';
+import { newFixture, newOpening, rectangleWalls, type Fixture } from '../room/index.ts';
 import { HEIGHT_DONE } from '../heights/index.ts';
+import { heightsRoom } from '../heights/invented-heights.ts';
 import { heightCriteria } from './heights.ts';
 
 const walls = rectangleWalls(4000, 3000);
-const { corners } = planOf({ ...BLANK_SHAPE, walls });
 let made = 0;
 const level = (of: LevelOf, aboutId: string, alongMm: number, levelMm: number): LevelRead => ({
   id: `l${made++}`,
@@ -23,23 +23,7 @@ const level = (of: LevelOf, aboutId: string, alongMm: number, levelMm: number): 
 function judged(more: Partial<RoomHeights>, done: string[] = []) {
   const openings = more.openings ?? [newOpening('d', 0, 500, 800)];
   const fixtures = more.fixtures ?? [];
-  const heights = judgeHeights({
-    corners,
-    openings,
-    fixtures,
-    levels: [],
-    sightMm: new Map(),
-    leaves: new Map(),
-    appliances: new Map(),
-    goesOn: new Set(),
-    finishedAt: (x, y) => (x > 0 && x < 4000 && y > 0 && y < 3000 ? { new: 17, used: 17 } : null),
-    rules: { ...usualOpeningRules({ gapMm: 3, edgeMm: 2000 }), capMm: 0 },
-    baseAlong: () => [],
-    beyond: new Map(),
-    offMm: 0.5,
-    nodes: [],
-    ...more,
-  });
+  const heights = judgeHeights(heightsRoom({ openings, fixtures, ...more }));
   const criteria = heightCriteria(
     { walls, openings: [...openings], fixtures: [...fixtures] },
     { judged: heights },
@@ -168,22 +152,7 @@ test('an outside door asks for the water bar of its sill, and stops a floor that
 
 test('a stair is asked for its risers, keeps its code, or is stopped', () => {
   const openings = [{ ...newOpening('d', 0, 500, 800), kind: 'stair' as const }];
-  const heights = judgeHeights({
-    corners,
-    openings,
-    fixtures: [],
-    levels: [],
-    sightMm: new Map(),
-    baseAlong: () => [],
-    leaves: new Map(),
-    appliances: new Map(),
-    goesOn: new Set(),
-    beyond: new Map(),
-    finishedAt: () => ({ new: 17, used: 17 }),
-    offMm: 0.5,
-    rules: usualOpeningRules({ gapMm: 3, edgeMm: 2000 }),
-    nodes: [],
-  });
+  const heights = judgeHeights(heightsRoom({ openings }));
   const after = (holds: boolean, rangeMm: number) => ({ risersMm: [190, 190], rangeMm, past: [], holds });
   const stair = (now: boolean, best: boolean) => ({
     openingId: 'd',

@@ -20,6 +20,8 @@ export interface HeightsTold {
   judged: HeightsJudged;
   stairs?: readonly StairJudged[];
   waysOut?: readonly { fixtureId: string; way: WayOut }[];
+  /** Guards, rails and low sills whose top is read: by the opening or the wall they stand at. */
+  guards?: readonly { aboutId: string; overMm: number; leastMm: number }[];
 }
 
 /**
@@ -28,7 +30,7 @@ export interface HeightsTold {
  */
 export function heightCriteria(
   room: Room,
-  { judged, stairs = [], waysOut = [] }: HeightsTold,
+  { judged, stairs = [], waysOut = [], guards = [] }: HeightsTold,
   done: ReadonlySet<string>,
 ): OwnCriterion[] {
   const openings = judged.openings.flatMap((one) => {
@@ -68,6 +70,19 @@ export function heightCriteria(
             ]
           : [],
       ),
+    ),
+    ...of(
+      'heights-guards',
+      say('verdict.heightsGuardsTitle'),
+      [...guards]
+        .sort((a, b) => a.overMm - b.overMm)
+        .map((guard) => {
+          const opening = room.openings.find(({ id }) => id === guard.aboutId);
+          return guardFinding(
+            guard,
+            opening ? openingName(room, opening) : say('verdict.heightsWall', { wall: guard.aboutId }),
+          );
+        }),
     ),
     ...of(
       'heights-fixtures',
@@ -265,6 +280,14 @@ function stairFinding(stair: StairJudged | undefined, name: Said): Finding {
     margin: say('verdict.heightsRisersApart', about),
     next: say('verdict.heightsStairDecides'),
   };
+}
+
+/** A guard over the new floor: lower than the code asks it is stopped, even where it was so before. */
+function guardFinding({ overMm, leastMm }: { overMm: number; leastMm: number }, name: Said): Finding {
+  const about = { name: lower(name), overMm: gap(overMm), leastMm: gap(leastMm) };
+  return overMm < leastMm
+    ? { verdict: 'stop', margin: say('verdict.heightsGuardLow', about), next: say('verdict.heightsGuardDecides') }
+    : { verdict: 'lay', margin: say('verdict.heightsGuardHolds', about), next: say('verdict.heightsNothingMore') };
 }
 
 function wayOutFinding(way: WayOut, name: Said): Finding[] {

@@ -9,6 +9,7 @@ export const formats = {
   'formats.levelWorktop': 'Worktop',
   'formats.levelSkirting': 'Bottom of skirting',
   'formats.levelGuard': 'Top of a guard',
+  'formats.levelGroove': 'Floor of a groove',
   'formats.byStaff': 'staff {rodMm}',
   'formats.overWhatLay': '{overMm} over what lay there',
   'formats.cRh': '{temperature}, {rhPercent} %RH',

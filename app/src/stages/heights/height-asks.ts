@@ -1,6 +1,6 @@
 import type { RoomPicture } from '@maquette/core';
-import type { LevelFact, LevelOf } from '@maquette/core/heights';
-import { openingName, fixtureName, type RoomFacts } from '@maquette/core/room';
+import { ON_ASKING, type LevelFact, type LevelOf } from '@maquette/core/heights';
+import { fixtureName, openingName, wallName, type RoomFacts } from '@maquette/core/room';
 import type { Say } from '../../ui/shown-in.tsx';
 
 export type Heights = NonNullable<RoomPicture['heights']>;
@@ -38,6 +38,7 @@ export function heightAsks(
 ): HeightAsk[] {
   const tied = levels.filter((level) => isTied(heights, level));
   const asks = heights.places.flatMap((place): HeightAsk[] => {
+    if (ON_ASKING.includes(place.of)) return [];
     const taken = readAt(tied, place).length;
     const opening = heights.judged.openings.find(({ openingId }) => openingId === place.aboutId);
     const isFar = heights.joined.some(({ openingId, readBeyond }) => openingId === place.aboutId && readBeyond);
@@ -82,18 +83,25 @@ const READ: Record<LevelOf, string> = {
   worktop: 'Worktop of',
   skirting: 'Bottom of the skirting',
   guard: 'Top of the guard at',
+  groove: 'Floor of the groove in',
 };
 
-/** What a place is about, in words: the opening or the fixture. */
+/** Whether a place is a wall, which levels know by its name. */
+export const isWall = (room: RoomFacts, aboutId: string): boolean =>
+  room.walls.some((_, k) => wallName(room.walls, k) === aboutId);
+
+/** What a place is about, in words: the opening, the fixture or the wall. */
 export function aboutWords(room: RoomFacts, aboutId: string, say: Say): string {
   const opening = room.openings.find(({ id }) => id === aboutId);
   if (opening) return say(openingName(room, opening));
   const fixture = room.fixtures.find(({ id }) => id === aboutId);
+  if (isWall(room, aboutId)) return `wall ${aboutId}`;
   return fixture ? say(fixtureName(fixture)).replace(/^./, (letter) => letter.toLowerCase()) : '';
 }
 
 /** Where along it: at the hinge or the latch of a door, near or far end of another opening, left to right over a bay. */
 export function alongWords(room: RoomFacts, { aboutId, alongMm }: Pick<Place, 'aboutId' | 'alongMm'>): string {
+  if (isWall(room, aboutId)) return 'in the middle';
   const opening = room.openings.find(({ id }) => id === aboutId);
   const width = opening?.widthMm ?? room.fixtures.find(({ id }) => id === aboutId)?.widthMm ?? 0;
   if (Math.abs(alongMm - width / 2) <= NEAR_MM) return opening ? 'in the middle' : 'in the middle of its front';
@@ -104,5 +112,7 @@ export function alongWords(room: RoomFacts, { aboutId, alongMm }: Pick<Place, 'a
 }
 
 /** A level asked for, in words. */
-export const askWords = (room: RoomFacts, place: Place, say: Say): string =>
-  `${READ[place.of]} the ${aboutWords(room, place.aboutId, say)}`;
+export const askWords = (room: RoomFacts, place: Place, say: Say): string => {
+  if (place.of === 'skirting') return `${READ.skirting} on ${aboutWords(room, place.aboutId, say)}`;
+  return `${READ[place.of]} ${isWall(room, place.aboutId) ? '' : 'the '}${aboutWords(room, place.aboutId, say)}`;
+};

@@ -1,22 +1,16 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { openingName } from '@maquette/core/room';
-import { formatGap } from '@maquette/core/units';
 import { RoomFrame } from '../../room/room-frame.tsx';
-import { BaseLayer } from '../../sheet/base-layer.tsx';
-import { HeightPlacesLayer, LeafSwingLayer, WayOutLayer } from '../../sheet/heights-layer.tsx';
-import { LevelLayer } from '../../sheet/level-layer.tsx';
-import { Sheet } from '../../sheet/sheet.tsx';
-import { usePlan } from '../../sheet/use-plan.ts';
 import { SPACE } from '../../theme/theme.tsx';
-import { counted } from '../../ui/counted.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { tabParts } from '../../ui/tabs.tsx';
 import { Words } from '../../ui/text.tsx';
 import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { BuildUpTab } from './build-up-tab.tsx';
-import { heightAsks, placeKey } from './height-asks.ts';
+import { heightAsks, placeKey, type HeightAsk } from './height-asks.ts';
+import { HeightsSheet, type HeightsTab } from './heights-sheet.tsx';
 import { LevelledFold } from './levelled-fold.tsx';
 import { LevelsFold } from './levels-fold.tsx';
 import { OpeningCard } from './opening-card.tsx';
@@ -32,7 +26,6 @@ const TABS = [
   { tab: 'rest', label: 'Rest' },
   { tab: 'build-up', label: 'Build-up' },
 ] as const;
-type Tab = (typeof TABS)[number]['tab'];
 
 /** What the new floor does at doors, stairs and fixtures: levels read one at a time, and what follows from them. */
 export function HeightsStage(props: StageProps) {
@@ -40,11 +33,12 @@ export function HeightsStage(props: StageProps) {
   const { shown, room, picture, wide, go } = props;
   const levelled = useLevelled(shown, picture);
   const heights = levelled.heights ?? picture?.heights ?? null;
-  const [chosenTab, setTab] = useState<Tab | null>(null);
+  const [chosenTab, setTab] = useState<HeightsTab | null>(null);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
+  // A level somebody wants to know though nothing waits for it, with the tab it was asked for on.
+  const [wanted, setWanted] = useState<{ key: string; from: HeightsTab } | null>(null);
   const [openingId, setOpening] = useState<string | null>(null);
   const [cut, setCut] = useState<CutAt | 'leaf'>('worst');
-  const plan = usePlan(room);
   const { levels, leaves, appliances } = shown.plain;
   const asks = useMemo(
     () =>
@@ -57,7 +51,18 @@ export function HeightsStage(props: StageProps) {
     [heights, levels, leaves, appliances],
   );
   const waiting = asks.filter(({ key }) => !skipped.includes(key));
-  const ask = waiting[0] ?? asks[0] ?? null;
+  const wantedPlace = wanted && heights?.places.find((place) => placeKey(place) === wanted.key);
+  const ask: HeightAsk | null = wantedPlace
+    ? { kind: 'level', key: wanted.key, place: wantedPlace, again: false }
+    : (waiting[0] ?? asks[0] ?? null);
+  const readAt = (from: HeightsTab) => (key: string) => {
+    setWanted({ key, from });
+    setTab('read');
+  };
+  const choose = (to: HeightsTab) => {
+    setWanted(null);
+    setTab(to);
+  };
   const tab = chosenTab ?? (asks.length > 0 ? 'read' : 'openings');
   const openings = room.openings;
   const opening = openings.find(({ id }) => id === openingId) ?? openings[0] ?? null;
@@ -65,46 +70,17 @@ export function HeightsStage(props: StageProps) {
   const judged = heights?.judged.openings.find((one) => one.openingId === opening?.id) ?? null;
   const section =
     heights && opening && judged ? sectionOf(opening, judged, heights, cut === 'leaf' ? 'worst' : cut, say) : null;
-  const read = new Set(
-    heights?.places.filter((place) => levels.some((level) => placeKey(level) === placeKey(place))).map(placeKey),
-  );
-  const leaf = leaves.findLast((one) => one.openingId === opening?.id);
-  const showLeaf = tab === 'openings' && opening?.kind === 'door' && judged;
   const sheet = (
-    <Sheet
+    <HeightsSheet
+      shown={shown}
       room={room}
-      description={`${room.name}: ${counted(levels.length, 'level')} read, ${counted(asks.length, 'thing')} to read.`}
-      chosenOpening={tab === 'openings' ? (opening?.id ?? null) : null}
-      under={(view) =>
-        picture?.map ? <LevelLayer map={picture.map} view={view} /> : <BaseLayer room={room} view={view} />
-      }
-      over={(view) => (
-        <>
-          {showLeaf ? (
-            <LeafSwingLayer
-              corners={plan.corners}
-              opening={opening}
-              judged={judged}
-              opensDeg={leaf?.opensDeg ?? 90}
-              words={judged.clearance ? formatGap(judged.clearance.leastMm, room.units) : null}
-              view={view}
-            />
-          ) : null}
-          {tab === 'rest'
-            ? heights?.waysOut.map(({ fixtureId, way }) =>
-                way.found ? <WayOutLayer key={fixtureId} path={way.path} view={view} /> : null,
-              )
-            : null}
-          {tab === 'read' ? (
-            <HeightPlacesLayer
-              places={(heights?.places ?? []).map((place) => ({ key: placeKey(place), at: place.at }))}
-              read={read}
-              current={ask?.kind === 'level' ? placeKey(ask.place) : null}
-              view={view}
-            />
-          ) : null}
-        </>
-      )}
+      picture={picture}
+      heights={heights}
+      tab={tab}
+      opening={opening}
+      judged={judged}
+      ask={ask}
+      left={asks.length}
     />
   );
   // On a phone the section takes the sheet's place while an opening is looked at; on a wide screen it stands over it.
@@ -128,7 +104,7 @@ export function HeightsStage(props: StageProps) {
       stage="heights"
       props={props}
       sheet={drawn}
-      tabs={heights ? { label: 'Heights', tabs: tabParts(TABS, tab, setTab) } : null}
+      tabs={heights ? { label: 'Heights', tabs: tabParts(TABS, tab, choose) } : null}
       keying={keying}
       actions={
         !heights
@@ -160,8 +136,10 @@ export function HeightsStage(props: StageProps) {
               room={room}
               ask={ask}
               left={asks.length}
-              onSkip={() => setSkipped(waiting.length > 1 ? [...skipped, ask.key] : [])}
-              onTaken={() => setTab('read')}
+              onSkip={() =>
+                wanted ? choose(wanted.from) : setSkipped(waiting.length > 1 ? [...skipped, ask.key] : [])
+              }
+              onTaken={() => choose(wanted?.from ?? 'read')}
             />
           ) : (
             <CriteriaList criteria={criteria} />
@@ -191,7 +169,8 @@ export function HeightsStage(props: StageProps) {
               heights={heights}
               cut={cut}
               onCut={setCut}
-              onRead={() => setTab('read')}
+              onRead={() => choose('read')}
+              onReadAt={readAt('openings')}
               onPlan={() => go('level')}
             />
           ) : (
@@ -204,7 +183,7 @@ export function HeightsStage(props: StageProps) {
         </>
       ) : null}
       {heights && tab === 'rest' ? (
-        <RestTab shown={shown} room={room} heights={heights} onRead={() => setTab('read')} />
+        <RestTab shown={shown} room={room} heights={heights} onRead={() => choose('read')} onReadAt={readAt('rest')} />
       ) : null}
       {heights && tab === 'build-up' ? <BuildUpTab shown={shown} room={room} heights={heights} /> : null}
     </RoomFrame>

@@ -14,7 +14,7 @@ import { capital } from '../../ui/capital.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { barWordsOf, BAR_REASONS } from './bar-words.ts';
-import type { Heights } from './height-asks.ts';
+import { placeKey, type Heights } from './height-asks.ts';
 import { LeafFold } from './leaf-fold.tsx';
 import type { CutAt } from './opening-section.ts';
 import { StepChart } from './step-chart.tsx';
@@ -31,12 +31,14 @@ interface Props {
   cut: CutAt | 'leaf';
   onCut: (at: CutAt | 'leaf') => void;
   onRead: () => void;
+  /** Goes to reading a level that nothing waits for. */
+  onReadAt: (key: string) => void;
   /** Goes to the levelling, where what is asked for here is planned. */
   onPlan: () => void;
 }
 
 /** One opening: its step and bar, why, the packing or the ramp, the leaf and the frame. */
-export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut, onRead, onPlan }: Props) {
+export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut, onRead, onReadAt, onPlan }: Props) {
   const say = useSay();
   const palette = usePalette();
   const { units } = room;
@@ -66,6 +68,9 @@ export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut,
         : ['the latch', 'the hinge']
       : ['its near end', 'its far end'];
   const joined = heights.joined.find(({ openingId }) => openingId === opening.id);
+  const grooves = heights.places
+    .filter(({ of, aboutId }) => of === 'groove' && aboutId === opening.id)
+    .map((place, k) => ({ key: placeKey(place), at: ends[k]! }));
   const limit = smallerLimit(bar.worstMm, heights);
   return (
     <View style={styles.box} testID="opening">
@@ -113,8 +118,13 @@ export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut,
             ))}
           </View>
           <Words size="small">
-            {`The thick edge lies under the higher floor${packing.some(({ lowEdgeMm }) => lowEdgeMm < 0) ? '; below zero the groove is cut deeper by that, or another bar is taken' : ''}. Read from the surface that stays.`}
+            {`The thick edge lies under the higher floor${packing.some(({ lowEdgeMm }) => lowEdgeMm < 0) ? '; below zero the groove is cut deeper by that, or another bar is taken' : ''}. ${grooves.some(({ key }) => shown.levels.some((level) => placeKey(level) === key)) ? 'It stands on the floor of the groove as read.' : 'It stands on the surface that stays until a groove is read.'}`}
           </Words>
+          <ButtonRow>
+            {grooves.map(({ key, at }) => (
+              <Button key={key} label={`Read the groove at ${at}`} onPress={() => onReadAt(key)} />
+            ))}
+          </ButtonRow>
         </>
       ) : null}
       {ramp && ramp.shape !== 'none' ? (

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { fixtureName, openingName, wallName, type Opening, type RoomFacts } from '@maquette/core/room';
+import { fixtureName, openingName, wallName, type Fixture, type Opening, type RoomFacts } from '@maquette/core/room';
 import type { FixtureJudged } from '@maquette/core/heights';
 import { formatReach, gapWords } from '@maquette/core/units';
 import { HEIGHT_DONE } from '@maquette/core/heights';
@@ -11,7 +11,8 @@ import { Mark } from '../../ui/mark.tsx';
 import { capital } from '../../ui/capital.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
-import type { Heights } from './height-asks.ts';
+import { GuardsFold } from './guards-fold.tsx';
+import { placeKey, type Heights } from './height-asks.ts';
 import { SkirtingFold } from './skirting-fold.tsx';
 import { StairCard } from './stair-card.tsx';
 import { toggleTick } from './toggle-tick.ts';
@@ -21,11 +22,12 @@ interface Props {
   room: RoomFacts;
   heights: Heights;
   onRead: () => void;
+  /** Goes to reading a level that nothing waits for. */
+  onReadAt: (key: string) => void;
 }
 
 /** Everything but doorways: flanges, bays and ways out, stairs, skirting, and where the covering is parted. */
-export function RestTab({ shown, room, heights, onRead }: Props) {
-  const say = useSay();
+export function RestTab({ shown, room, heights, onRead, onReadAt }: Props) {
   const stairs = room.openings.filter(({ kind }) => kind === 'stair');
   return (
     <View style={styles.box} testID="rest">
@@ -35,10 +37,7 @@ export function RestTab({ shown, room, heights, onRead }: Props) {
       {room.fixtures
         .filter(({ kind }) => kind === 'cabinet')
         .map((cabinet) => (
-          <View key={cabinet.id} style={styles.part}>
-            <Words bold>{say(fixtureName(cabinet))}</Words>
-            <Words>{`Its worktop comes to stand ${gapWords(heights.addsMm.new, room.units)} lower over the new floor; the plinth is cut by as much. Hatches, valves and low vents behind it stay within reach.`}</Words>
-          </View>
+          <CabinetLine key={cabinet.id} room={room} heights={heights} cabinet={cabinet} onReadAt={onReadAt} />
         ))}
       {room.fixtures.some(({ kind }) => kind === 'register') ? (
         <Words>
@@ -57,13 +56,46 @@ export function RestTab({ shown, room, heights, onRead }: Props) {
       {heights.judged.fixtures.length === 0 && stairs.length === 0 ? (
         <Words>No flange, no appliance and no stair is drawn in this room.</Words>
       ) : null}
-      <SkirtingFold shown={shown} room={room} heights={heights} />
-      <BreaksFold shown={shown} room={room} heights={heights} />
+      <GuardsFold room={room} heights={heights} onReadAt={onReadAt} />
+      <SkirtingFold shown={shown} room={room} heights={heights} onReadAt={onReadAt} />
+      <BreaksFold room={room} heights={heights} />
     </View>
   );
 }
 
-function FixtureLine({ shown, room, heights, one, onRead }: Props & { one: FixtureJudged }) {
+/** A cabinet that stays: its worktop over the new floor, and how much is cut off its plinth. */
+function CabinetLine({
+  room,
+  heights,
+  cabinet,
+  onReadAt,
+}: Pick<Props, 'room' | 'heights' | 'onReadAt'> & { cabinet: Fixture }) {
+  const say = useSay();
+  const { units } = room;
+  const top = heights.worktops.find(({ fixtureId }) => fixtureId === cabinet.id);
+  const place = heights.places.find(({ of, aboutId }) => of === 'worktop' && aboutId === cabinet.id);
+  return (
+    <View style={styles.part} testID="worktop">
+      <Words bold>{say(fixtureName(cabinet))}</Words>
+      <Words>
+        {top
+          ? `Its worktop stands ${gapWords(top.todayMm, units)} over the floor that lies there today, and ${gapWords(top.afterMm, units)} over the new one.`
+          : `Its worktop comes to stand ${gapWords(heights.addsMm.new, units)} lower over the new floor.`}
+        {` The plinth is cut by ${gapWords(heights.addsMm.new, units)}. Hatches, valves and low vents behind it stay within reach.`}
+      </Words>
+      {place ? (
+        <ButtonRow>
+          <Button
+            label={top ? 'Read the worktop again' : 'Read the worktop'}
+            onPress={() => onReadAt(placeKey(place))}
+          />
+        </ButtonRow>
+      ) : null}
+    </View>
+  );
+}
+
+function FixtureLine({ shown, room, heights, one, onRead }: Omit<Props, 'onReadAt'> & { one: FixtureJudged }) {
   const say = useSay();
   const { units } = room;
   const fixture = room.fixtures.find(({ id }) => id === one.fixtureId);
@@ -137,7 +169,7 @@ const pathMm = (path: readonly { xMm: number; yMm: number }[]) =>
   );
 
 /** Where one covering in several rooms is parted, and why. */
-function BreaksFold({ room, heights }: Omit<Props, 'onRead'>) {
+function BreaksFold({ room, heights }: Pick<Props, 'room' | 'heights'>) {
   const say = useSay();
   const { run, joined } = heights;
   const own = room.openings.filter(({ sharedId }) => sharedId !== null && run.joinedIds.includes(sharedId));

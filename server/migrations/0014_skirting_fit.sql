@@ -1,0 +1,1 @@
+ALTER TABLE `skirtings` ADD `fit` text DEFAULT 'refit' NOT NULL;
