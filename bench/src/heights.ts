@@ -1,6 +1,13 @@
 import loadHighs from 'highs';
 import { highsMixed, leafClearance, leastSteps, placesAlong, stepAlong, type HeightsJob } from '@maquette/core/heights';
-import { inventedJob, plainCost, type Plain, type Tried } from '../../core/src/heights/invented-heights.ts';
+import {
+  inventedJob,
+  isLess,
+  plainCost,
+  searched,
+  type Plain,
+  type Tried,
+} from '../../core/src/heights/invented-heights.ts';
 
 /*
  * Heights: the step and the leaf of a room, and the least steps over thirty invented jobs of six rooms, held against choosing
@@ -50,6 +57,25 @@ for (let seed = 1; seed <= JOBS; seed++) {
   if (alone.cost === Infinity) refusedAlone++;
   else ratios.push(plain.cost / alone.cost);
 }
+// What a plain search of every system, treatment and level of half a millimetre finds is never cheaper than what is proved.
+let [same, beaten] = [0, 0];
+for (let seed = 1; seed <= JOBS; seed++) {
+  const job = inventedJob(100 + seed, 2);
+  const [best] = leastSteps(job, solve);
+  const lattice = searched(job);
+  if (!best) {
+    if (lattice.cost < Infinity) beaten++;
+    continue;
+  }
+  const plain = plainCost(
+    job,
+    new Map(best.rooms.map(({ roomId, systemId, pourMm }) => [roomId, { systemId, pourMm }])),
+  );
+  if (isLess(lattice, { ...plain, cost: plain.cost - 1e-3 })) beaten++;
+  else if (Math.abs(lattice.cost - plain.cost) < 1e-3) same++;
+}
+console.log(`a plain search of ${JOBS} jobs of two rooms beats it on ${beaten}, comes to the same on ${same}`);
+
 const mean = (all: readonly number[]) => all.reduce((sum, one) => sum + one, 0) / all.length;
 console.log(
   [

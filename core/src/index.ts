@@ -8,7 +8,7 @@ export {
 export { dampContext } from './assess/damp-context.ts';
 export { heightsAfter, type LevelledBy } from './assess/heights-room.ts';
 export { leastStepsOf, type LeastAnswer } from './assess/least-room.ts';
-export type { LeastSystem } from './assess/least-job.ts';
+export type { LeastSystem } from './assess/least-systems.ts';
 export type { HeightsOfRoom } from './assess/heights-of.ts';
 export { layPlanks, levellingOf, planRoom } from './assess/level-room.ts';
 export { PARTS } from './assess/parts.ts';

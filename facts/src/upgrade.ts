@@ -42,6 +42,7 @@ export function upgraded(kind: FactKind, body: Body): Written {
 
 /** Fields that came with the last versions of the product. */
 const LATEST: Partial<Record<FactKind, readonly string[]>> = {
+  cards: ['costM2'],
   samples: ['analyte'],
   marks: ['finding'],
   edgeWalks: ['asked'],

@@ -28,7 +28,7 @@ import { useSay } from '../ui/shown-in.tsx';
 
 const FIGURES = Object.keys(CARD_RANGES) as CardFigure[];
 const CARD_FIELDS = {
-  ...only(KINDS.cards.fields, 'source', 'stepMm', 'longestRunM', ...FIGURES),
+  ...only(KINDS.cards.fields, 'source', 'stepMm', 'longestRunM', 'costM2', ...FIGURES),
   name: filled(KINDS.cards.fields.name),
 };
 
@@ -76,7 +76,7 @@ function Card({ card, back }: { card: CoveringCard; back: () => void }) {
   const change: Change = (part) =>
     write('Card changed', [{ kind: 'cards', id: card.id, body: { ...bodyOf(card), ...part } }]);
   const form = useFactForm(CARD_FIELDS, card, units, change);
-  const figure = (name: CardFigure | 'stepMm' | 'longestRunM', label: string) =>
+  const figure = (name: CardFigure | 'stepMm' | 'longestRunM' | 'costM2', label: string) =>
     locked ? (
       <Words key={name} figure>
         {`${label}: ${card[name] === null ? 'none named' : valueWords(card[name], CARD_FIELDS[name], units)}`}
@@ -124,6 +124,7 @@ function Card({ card, back }: { card: CoveringCard; back: () => void }) {
         )}
         {FIGURES.map((name) => figure(name, say(CARD_RANGES[name].words)))}
         {figure('longestRunM', 'Longest run without a joint')}
+        {figure('costM2', 'Cost of a square metre, laid')}
         {locked ? (
           <Words quiet>{card.source}</Words>
         ) : (

@@ -59,7 +59,7 @@ function Screen({ jobId }: { jobId: string }) {
         ) : tab === 'storey' ? (
           <StoreyTab rooms={rooms} units={units} />
         ) : (
-          <LeastTab rooms={rooms} currency={job?.currency ?? ''} units={units} />
+          <LeastTab rooms={rooms} cards={book.cards} currency={job?.currency ?? ''} units={units} />
         )}
       </ScrollView>
       <UndoBar />

@@ -23,7 +23,7 @@ function room(id: string, known: boolean, readBeyond: boolean, more: object = {}
   const own = { ...newOpening(`${id}-own`, 0, 1000, 900), kind: 'archway' as const };
   return {
     set: {
-      room: { id, name: id, walls: [{ lengthMm: 4000, turnDeg: 90 }], openings: [opening, own] },
+      room: { id, name: id, cardId: 'own', walls: [{ lengthMm: 4000, turnDeg: 90 }], openings: [opening, own] },
       ...more,
     } as unknown as RoomSet,
     heights: {
@@ -86,7 +86,17 @@ test('a choice over the job becomes facts of each room: what goes down, what bec
   };
   const sets = [room('a', true, false, facts).set];
   const answer = {
-    rooms: [{ roomId: 'a', systems: [{ id: 'x', buildUp, keeps: false }], topMm: 4, pourAtMm: 10 }],
+    rooms: [
+      {
+        roomId: 'a',
+        systems: [
+          { id: 'x', cardId: 'own', buildUp, keeps: false },
+          { id: 'y', cardId: 'other', buildUp, keeps: null },
+        ],
+        topMm: 4,
+        pourAtMm: 10,
+      },
+    ],
   } as unknown as LeastAnswer;
   const choice = { rooms: [{ roomId: 'a', systemId: 'x', pourMm: 20, litres: 50 }] } as unknown as HeightsChoice;
   const changes = takenChoice(choice, answer, sets);
@@ -100,4 +110,15 @@ test('a choice over the job becomes facts of each room: what goes down, what bec
   ]);
   const dry = { rooms: [{ roomId: 'a', systemId: 'x', pourMm: null, litres: 0 }] } as unknown as HeightsChoice;
   expect(takenChoice(dry, answer, sets).map(({ kind }) => kind)).toEqual(['buildUps', 'layerChoices']);
+  // A pour that was chosen before is not planned any more.
+  const poured = { ...sets[0]!, answers: [{ id: 'w', question: 'levelling/way', answer: 'plane', note: '' }] };
+  expect(takenChoice(dry, answer, [poured]).at(-1)).toMatchObject({
+    id: 'w',
+    body: { question: 'levelling/way', answer: 'fill' },
+  });
+  // Another covering is the room’s from then on.
+  const other = { rooms: [{ roomId: 'a', systemId: 'y', pourMm: null, litres: 0 }] } as unknown as HeightsChoice;
+  const [card] = takenChoice(other, answer, sets);
+  expect(card).toMatchObject({ kind: 'rooms', id: 'a', body: { cardId: 'other' } });
+  expect(card!.body).not.toHaveProperty('id');
 });

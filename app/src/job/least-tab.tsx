@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { LeastAnswer, RoomSet } from '@maquette/core';
 import type { HeightsChoice } from '@maquette/core/heights';
+import { SHIPPED_CARDS, type CoveringCard } from '@maquette/core/coverings';
 import { figuresOf } from '@maquette/core/figures';
 import { openingName } from '@maquette/core/room';
 import { formatVolume, gapWords, type UnitSystem } from '@maquette/core/units';
@@ -10,6 +11,7 @@ import { write } from '../data/write.ts';
 import { moneyWords } from '../stages/amounts.ts';
 import { SPACE, usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
+import { Fold } from '../ui/fold.tsx';
 import { counted } from '../ui/counted.ts';
 import { useSay } from '../ui/shown-in.tsx';
 import { Words } from '../ui/text.tsx';
@@ -19,18 +21,27 @@ import type { RoomOfJob } from './use-job-heights.ts';
 
 interface Props {
   rooms: readonly RoomOfJob[];
+  /** Cards of the job’s book. */
+  cards: readonly CoveringCard[];
   currency: string;
   units: UnitSystem;
 }
 
 /** What to lay and where to pour so that the steps of the whole job cost least: worked out on asking, the best three side by side. */
-export function LeastTab({ rooms, currency, units }: Props) {
+export function LeastTab({ rooms, cards, currency, units }: Props) {
   const desk = useDesk();
   const [working, setWorking] = useState<number | null>(null);
   const [found, setFound] = useState<{ of: readonly RoomSet[]; answer: LeastAnswer } | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const [taken, setTaken] = useState<number | null>(null);
   const sets = rooms.map(({ set }) => set);
+  const [also, setAlso] = useState<readonly string[]>([]);
+  const offered = [...cards, ...SHIPPED_CARDS];
+  const unpriced = [...new Set(sets.flatMap(({ card }) => (card.costM2 === null ? [card.name] : [])))];
+  const toggle = (id: string) => {
+    setAlso(also.includes(id) ? also.filter((one) => one !== id) : [...also, id]);
+    setFound(null);
+  };
   const same = found !== null && found.of.length === sets.length && found.of.every((set, k) => set === sets[k]);
   useEffect(() => () => desk.stop(), [desk]);
   const ask = () => {
@@ -38,7 +49,12 @@ export function LeastTab({ rooms, currency, units }: Props) {
     setFailed(null);
     setTaken(null);
     desk.ask(
-      { kind: 'least', rooms: sets, atUtc: nowUtc() },
+      {
+        kind: 'least',
+        rooms: sets,
+        coverings: offered.filter(({ id }) => also.includes(id)),
+        atUtc: nowUtc(),
+      },
       (answer, reason) => {
         setWorking(null);
         setFailed(reason);
@@ -60,6 +76,29 @@ export function LeastTab({ rooms, currency, units }: Props) {
         Which underlay, panel and pour in each room, and whether the old floor stays, so that bars, ramps and cut doors
         over the whole job cost least. First the fewest steps that no bar takes, then money.
       </Words>
+      <Fold
+        title="Other coverings that may be laid"
+        aside={also.length === 0 ? 'none: each room keeps its own' : counted(also.length, 'covering')}
+      >
+        <Words size="small">
+          Press each that the client would take. It is tried wherever damp allows it, with the levelling its own rule
+          asks, at the price on its card.
+        </Words>
+        {unpriced.length > 0 ? (
+          <Words size="small">{`Nobody has said what a square metre of ${unpriced.join(', ')} costs: a room with it keeps it. Say so on its card.`}</Words>
+        ) : null}
+        <ButtonRow>
+          {offered.map(({ id, name, costM2 }) => (
+            <Button
+              key={id}
+              label={costM2 === null ? name : `${name}, ${moneyWords(costM2, currency)} a square metre`}
+              selected={also.includes(id)}
+              off={costM2 === null ? 'What it costs is not on its card.' : null}
+              onPress={() => toggle(id)}
+            />
+          ))}
+        </ButtonRow>
+      </Fold>
       <ButtonRow>
         {working === null ? (
           <Button kind="main" label={found ? 'Work it out again' : 'Work it out'} onPress={ask} />
@@ -86,7 +125,8 @@ export function LeastTab({ rooms, currency, units }: Props) {
           ) : null}
           {found.answer.choices.length === 0 ? (
             <Words bold>
-              No choice keeps every bay, weight and fire door. Lift a limit on Heights, or read more rooms.
+              No choice keeps every bay, sill, stair, guard, weight and fire door. Lift a limit on Heights, or read more
+              rooms.
             </Words>
           ) : null}
           {found.answer.choices.map((choice, index) => (
@@ -96,6 +136,7 @@ export function LeastTab({ rooms, currency, units }: Props) {
               choice={choice}
               answer={found.answer}
               rooms={rooms}
+              cards={offered}
               currency={currency}
               units={units}
               taken={taken === index}
@@ -116,6 +157,7 @@ function ChoiceCard({
   choice,
   answer,
   rooms,
+  cards,
   currency,
   units,
   taken,
@@ -126,6 +168,7 @@ function ChoiceCard({
   choice: HeightsChoice;
   answer: LeastAnswer;
   rooms: readonly RoomOfJob[];
+  cards: readonly CoveringCard[];
   currency: string;
   units: UnitSystem;
   taken: boolean;
@@ -152,6 +195,7 @@ function ChoiceCard({
         if (!of || !system || !set) return null;
         const { underlayMm, panelMm } = system.buildUp;
         const parts = [
+          system.cardId === set.card.id ? '' : (cards.find(({ id }) => id === system.cardId)?.name ?? ''),
           system.keeps === null ? '' : system.keeps ? 'keep the old floor' : 'take the old floor up',
           panelMm > 0 ? `panel ${gapWords(panelMm, units)}` : '',
           underlayMm === null ? '' : `underlay ${gapWords(underlayMm, units)}`,

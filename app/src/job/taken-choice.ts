@@ -1,7 +1,9 @@
 import type { LeastAnswer, RoomSet } from '@maquette/core';
 import type { HeightsChoice } from '@maquette/core/heights';
+import { answerTo } from '@maquette/core/fields';
 import { POUR_LEAST, WAY_CHOSEN } from '@maquette/core/levelling';
 import { layersLeft } from '@maquette/core/stripout';
+import { bodyOf } from '@maquette/facts';
 import { newId } from '../data/ids.ts';
 import type { Change } from '../data/write.ts';
 
@@ -21,7 +23,12 @@ export function takenChoice(choice: HeightsChoice, { rooms }: LeastAnswer, sets:
       roomId,
       body: { question, answer: value, note: '' },
     });
+    // A pour that an earlier choice asked for is not planned any more.
+    const pouredBefore = answerTo(set.answers, WAY_CHOSEN) === 'plane';
     return [
+      ...(system.cardId === set.room.cardId
+        ? []
+        : [{ kind: 'rooms', id: roomId, roomId, body: { ...bodyOf(set.room), cardId: system.cardId } } as Change]),
       { kind: 'buildUps', id: set.buildUps.at(-1)?.id ?? newId(), roomId, body: system.buildUp },
       ...(system.keeps === null
         ? []
@@ -32,7 +39,9 @@ export function takenChoice(choice: HeightsChoice, { rooms }: LeastAnswer, sets:
             body: { layerId: id, choice: system.keeps ? 'keep' : 'remove', note: '' },
           }))),
       ...(pourMm === null
-        ? []
+        ? pouredBefore
+          ? [answer(WAY_CHOSEN, 'fill')]
+          : []
         : [answer(WAY_CHOSEN, 'plane'), answer(POUR_LEAST, Math.round((pourMm - of.pourAtMm - of.topMm) * 10) / 10)]),
     ];
   });

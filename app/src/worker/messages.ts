@@ -1,3 +1,4 @@
+import type { CoveringCard } from '@maquette/core/coverings';
 import type { LeastAnswer, LevelledBy, RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
@@ -73,7 +74,7 @@ export type Ask =
   | ProgrammeAsk
   | PlanksAsk
   | HeightsAsk
-  | { id: number; kind: 'least'; rooms: RoomSet[]; atUtc: string }
+  | { id: number; kind: 'least'; rooms: RoomSet[]; coverings: CoveringCard[]; atUtc: string }
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };

@@ -3,6 +3,7 @@ import {
   heightsAfter,
   layPlanks,
   leastStepsOf,
+  type RoomRunner,
   levellingOf,
   pictureOf,
   planRoom,
@@ -63,6 +64,9 @@ async function programmed(ask: Extract<CrossingRoom, { kind: 'programme' }>): Pr
   });
 }
 
+/** Rooms as they were judged for the fewest steps: asked again, only what has changed is judged anew. */
+const keptRooms = new Map<string, RoomRunner>();
+
 async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'forecast') {
     const { probe, limitPercent, plan } = ask.forecast;
@@ -74,7 +78,11 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'least') {
     const solve = await openMixed();
-    return leastStepsOf(ask.rooms, ask.atUtc, solve, (share) => tell({ id: ask.id, progress: { share } }));
+    return leastStepsOf(ask.rooms, ask.atUtc, solve, {
+      coverings: ask.coverings,
+      kept: keptRooms,
+      tell: (share) => tell({ id: ask.id, progress: { share } }),
+    });
   }
   const facts = setOf(ask);
   if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);

@@ -83,17 +83,17 @@ const lowered = (level: LevelFact, byMm: number): LevelFact => ({
 /** Levels beyond an opening as readings from its other side make them, over the datum of this side. */
 function seenFrom(here: Side, opening: Opening, there: Side, far: Opening): BeyondLevel[] {
   if (!here.floor || !there.floor) return [];
-  const adds = addsOf(here.set);
-  const finished = (side: Side, of: Opening, alongMm: number) => {
-    const { inside } = placesAt(side.ground.plan.corners, of, [alongMm])[0]!;
-    return side.floor!.finishedAt(inside.xMm, inside.yMm);
-  };
+  const theirAdds = addsOf(there.set);
+  // Floors as they lie, with what is laid on them: levelling one side moves nothing on the other.
+  const surface = (side: Side, of: Opening, alongMm: number) =>
+    side.floor!.surfaceAt(placesAt(side.ground.plan.corners, of, [alongMm])[0]!.inside);
   return surfaceRead(there, far, { set: here.set, ground: here.ground, side: opening }).flatMap(
     (level): BeyondLevel[] => {
       const alongMm = Math.max(0, opening.widthMm - level.alongMm);
-      const [mine, theirs] = [finished(here, opening, alongMm), finished(there, far, level.alongMm)];
-      if (!mine || !theirs) return [];
-      const at = (age: 'new' | 'used') => mine[age] - (level.levelMm + adds[age] - theirs[age]);
+      const [mine, theirs] = [surface(here, opening, alongMm), surface(there, far, level.alongMm)];
+      if (mine === null || theirs === null) return [];
+      // Of this side's own build-up nothing is left: it was added to what was read, and stands on the floor it is held against.
+      const at = (age: 'new' | 'used') => mine - level.levelMm + theirs + theirAdds[age];
       return [
         {
           ...level,

@@ -1,6 +1,9 @@
+import type { CoveringCard } from '../coverings/index.ts';
 import { leastSteps, type HeightsChoice, type SolveMixed } from '../heights/index.ts';
+import { roomRunner, type RoomRunner } from './assess-room.ts';
 import { neighbourGround } from './heights-part.ts';
-import { leastJob, type LeastSystem } from './least-job.ts';
+import { leastJob } from './least-job.ts';
+import type { LeastSystem } from './least-systems.ts';
 import type { RoomSet } from './room-set.ts';
 
 /** The best choices over a job, and what their systems stand for. */
@@ -12,20 +15,32 @@ export interface LeastAnswer {
   openings: number;
 }
 
-/** The least steps over the rooms of a job; `tell` hears how far it is, from 0 to 1. */
+/** What may be laid in place of a room's own covering, and who hears how far it is, from 0 to 1. */
+export interface LeastWith {
+  coverings?: readonly CoveringCard[];
+  tell?: (share: number) => void;
+  /** What was made of the rooms when they were asked about before: unchanged rooms are not judged anew. */
+  kept?: Map<string, RoomRunner>;
+}
+
+/** The least steps over the rooms of a job. */
 export function leastStepsOf(
   sets: readonly RoomSet[],
   atUtc: string,
   solve: SolveMixed,
-  tell: (share: number) => void = () => undefined,
+  { coverings = [], tell = () => undefined, kept = new Map() }: LeastWith = {},
 ): LeastAnswer {
-  const memo = new Map<string, unknown>();
-  const groundOf = neighbourGround(memo, atUtc);
-  sets.forEach((set, k) => {
-    groundOf(set);
-    tell((0.4 * (k + 1)) / sets.length);
+  const { job, systems, unread } = leastJob(sets, {
+    atUtc,
+    coverings,
+    groundOf: neighbourGround(new Map(), atUtc),
+    runnerOf: (roomId) => {
+      const runner = kept.get(roomId) ?? roomRunner();
+      kept.set(roomId, runner);
+      return runner;
+    },
+    told: (rooms) => tell((0.5 * rooms) / sets.length),
   });
-  const { job, systems, unread } = leastJob(sets, atUtc, groundOf);
   let solved = 0;
   const counting: SolveMixed = (programme) => {
     const found = solve(programme);

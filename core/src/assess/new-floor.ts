@@ -22,6 +22,8 @@ export interface NewFloor {
   surfaceAt: (at: PointMm) => number | null;
   /** The base under every recorded layer. */
   bareAt: (at: PointMm) => number | null;
+  /** That base with what the levelling adds to the floor and takes off it. */
+  levelledBareAt: (at: PointMm) => number | null;
   buildUp: BuildUp;
   addsMm: Record<FloorAge, number>;
   old: OldFloorAt;
@@ -78,6 +80,7 @@ export function newFloor(
     },
     surfaceAt: (at) => less(readMm(at), old.lowerMm(at)),
     bareAt: (at) => less(readMm(at), old.lyingMm(at)),
+    levelledBareAt: (at) => less(madeMm(at), old.lyingMm(at)),
     buildUp: buildUpOf(set.buildUps, set.card),
     addsMm,
     old,

@@ -1,5 +1,5 @@
 import { say, type Said } from '../said/index.ts';
-import { flag, group, kind, list, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
+import { figure, flag, group, kind, list, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
 import { RULE } from './rules.ts';
 
 export const COVERING_KINDS = [
@@ -41,6 +41,7 @@ export type CardFigure = keyof typeof CARD_RANGES;
 /** Ranges of the two figures that may be absent. */
 export const STEP_MM = { min: 0.1, max: 5 } as const;
 export const LONGEST_RUN_M = { min: 2, max: 100 } as const;
+const COST_M2_MOST = 1000;
 
 /** What a covering's sheet asks of the floor. One figure a field; the maker's sheet replaces ours by editing a copy. */
 export const cards = kind(
@@ -67,12 +68,14 @@ export const cards = kind(
     staggerMm: within(CARD_RANGES.staggerMm, 'mm'),
     /** Longest run without a joint, m; null when the sheet names none. */
     longestRunM: orNull(within(LONGEST_RUN_M, 'm')),
+    /** What a square metre costs, laid; null while nobody has said. */
+    costM2: orNull(figure(0, COST_M2_MOST)),
     /** What of an old floor the sheet allows beneath the covering. */
     layOver: list(oneOf(...OLD_FLOORS), 'old floors', 4),
     /** Where the figures come from, shown beside them. */
     source: text(300),
   },
-  { since: { layOver: [...OLD_FLOORS] } },
+  { since: { layOver: [...OLD_FLOORS], costM2: null } },
 );
 export type CoveringCard = FactOf<typeof cards>;
 

@@ -147,3 +147,4 @@ export {
   type StoreyRoom,
   WALL_THICKNESS_MM,
 } from './storey.ts';
+export { riseHeld, type RiseLimits } from './stair-limits.ts';

@@ -2,7 +2,13 @@ import type { LevelFact } from './facts.ts';
 import { seeded } from '../units/index.ts';
 import { usualOpeningRules, type FinishedAt } from './opening-judged.ts';
 import type { RoomHeights } from './room-heights.ts';
-import { USUAL_STEP_CLASSES, type HeightRoom, type HeightsJob } from './least-steps.ts';
+import {
+  USUAL_STEP_CLASSES,
+  type HeightRoom,
+  type HeightSample,
+  type HeightSystem,
+  type HeightsJob,
+} from './least-steps.ts';
 
 /** Litres a pour takes by its curve. */
 const litresAt = (room: HeightRoom, levelMm: number) =>
@@ -27,24 +33,26 @@ export const isLess = (a: Plain, b: Plain): boolean =>
 export function plainCost(job: HeightsJob, tried: ReadonlyMap<string, Tried>): Plain {
   const roomOf = (id: string) => job.rooms.find((room) => room.id === id)!;
   const systemOf = (id: string) => roomOf(id).systems.find((s) => s.id === tried.get(id)!.systemId)!;
-  const level = ({ roomId, keptMm }: { roomId: string; keptMm: number }) =>
-    (tried.get(roomId)!.pourMm ?? keptMm) + systemOf(roomId).buildUpMm;
+  const level = ({ roomId, keptMm, overMm = 0 }: HeightSample) =>
+    (tried.get(roomId)!.pourMm ?? keptMm) + overMm + systemOf(roomId).buildUpMm;
   let [cost, avoided] = [0, 0];
   for (const room of job.rooms) {
     const { pourMm } = tried.get(room.id)!;
     const system = systemOf(room.id);
     const litres = pourMm === null ? 0 : litresAt(room, pourMm);
-    cost += system.cost + (pourMm === null ? room.keepCost : room.pour!.cost + litres * room.pour!.costPerL);
+    cost +=
+      system.cost +
+      (pourMm === null ? (system.keepCost ?? room.keepCost) : room.pour!.cost + litres * room.pour!.costPerL);
     const kg = system.kgM2 + (pourMm === null ? 0 : (litres * room.pour!.kgPerL) / room.areaM2);
     if (room.mostKgM2 !== null && kg > room.mostKgM2 + 1e-6) return REFUSED;
   }
-  for (const { samples } of job.openings) {
+  for (const { samples, classes = job.classes } of job.openings) {
     const step = Math.max(
       ...samples.map(({ here, beyond }) =>
         Math.abs(level(here) - ('levelMm' in beyond ? beyond.levelMm : level(beyond))),
       ),
     );
-    const of = job.classes.find(({ mostMm }) => step <= mostMm + 1e-6);
+    const of = classes.find(({ mostMm }) => step <= mostMm + 1e-6);
     if (!of) return REFUSED;
     cost += of.cost;
     if (of.avoided) avoided++;
@@ -61,9 +69,44 @@ export function plainCost(job: HeightsJob, tried: ReadonlyMap<string, Tried>): P
   return { avoided, cost };
 }
 
+/** Every system, treatment and pour level on a lattice of half a millimetre, in every room. */
+export function searched(job: HeightsJob): Plain {
+  let best = REFUSED;
+  const tried = new Map<string, Tried>();
+  const next = (k: number) => {
+    const room = job.rooms[k];
+    if (!room) {
+      const plain = plainCost(job, tried);
+      if (isLess(plain, best)) best = plain;
+      return;
+    }
+    for (const { id: systemId } of room.systems) {
+      tried.set(room.id, { systemId, pourMm: null });
+      next(k + 1);
+      for (let pourMm = room.pour?.lowMm ?? 1; pourMm <= (room.pour?.highMm ?? 0); pourMm += 0.5) {
+        tried.set(room.id, { systemId, pourMm });
+        next(k + 1);
+      }
+    }
+  };
+  next(0);
+  return best;
+}
+
 export const system = (id: string, buildUpMm: number, cost: number, kgM2 = 7) => ({ id, buildUpMm, cost, kgM2 });
 
-/** A job of rooms in a row, invented: two systems a room, some to be poured, doors that may be trimmed, a limit here and there. */
+/** Underlays that are sold, mm, and what each millimetre of them costs on a square metre. */
+const UNDERLAYS_MM = [0, 1.5, 3, 5];
+const UNDERLAY_COST = 1.2;
+const overUnderlays = (covering: HeightSystem, areaM2: number): HeightSystem[] =>
+  UNDERLAYS_MM.map((mm) => ({
+    ...covering,
+    id: `${covering.id}/${mm}`,
+    buildUpMm: covering.buildUpMm + mm,
+    cost: covering.cost + mm * UNDERLAY_COST * areaM2,
+  }));
+
+/** A job of rooms in a row, invented: two coverings a room over the underlays that are sold, some to be poured, doors that may be trimmed, a limit here and there. */
 export function inventedJob(seed: number, count: number): HeightsJob {
   const draw = seeded(seed);
   const between = (from: number, to: number) => from + (to - from) * draw();
@@ -75,8 +118,8 @@ export function inventedJob(seed: number, count: number): HeightsJob {
       id: `r${k}`,
       areaM2,
       systems: [
-        system('a', half(between(5, 9)), between(150, 400)),
-        system('b', half(between(10, 18)), between(200, 500), 11),
+        ...overUnderlays(system('a', half(between(5, 9)), between(150, 400)), areaM2),
+        ...overUnderlays(system('b', half(between(10, 18)), between(200, 500), 11), areaM2),
       ],
       keepCost: between(0, 90),
       pour:

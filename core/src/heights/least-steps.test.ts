@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import { inventedJob, isLess, plainCost, REFUSED, system, type Tried } from './invented-heights.ts';
+import { inventedJob, isLess, plainCost, REFUSED, searched, system } from './invented-heights.ts';
 import { leastSteps, USUAL_STEP_CLASSES, type HeightsChoice, type HeightsJob, type SolveMixed } from './least-steps.ts';
 import { highsMixed } from './mixed-solver.ts';
 
@@ -10,30 +10,6 @@ beforeAll(async () => {
 
 const asTried = (choice: HeightsChoice) =>
   new Map(choice.rooms.map(({ roomId, systemId, pourMm }) => [roomId, { systemId, pourMm }]));
-
-/** Every system, treatment and pour level on a lattice of half a millimetre, in every room. */
-function searched(job: HeightsJob) {
-  let best = REFUSED;
-  const tried = new Map<string, Tried>();
-  const next = (k: number) => {
-    const room = job.rooms[k];
-    if (!room) {
-      const plain = plainCost(job, tried);
-      if (isLess(plain, best)) best = plain;
-      return;
-    }
-    for (const { id: systemId } of room.systems) {
-      tried.set(room.id, { systemId, pourMm: null });
-      next(k + 1);
-      for (let pourMm = room.pour?.lowMm ?? 1; pourMm <= (room.pour?.highMm ?? 0); pourMm += 0.5) {
-        tried.set(room.id, { systemId, pourMm });
-        next(k + 1);
-      }
-    }
-  };
-  next(0);
-  return best;
-}
 
 /** Two rooms, one 9 mm under the other, with a floor that stays beyond the second. */
 const TWO: HeightsJob = {

@@ -5,6 +5,8 @@ export interface HeightSystem {
   buildUpMm: number;
   kgM2: number;
   cost: number;
+  /** Cost of the levelling this covering asks of a surface that is kept; the room's own where it is left out. */
+  keepCost?: number;
 }
 
 /** A room as the least steps are sought over: what may lie in it, and what pouring it to a level takes. */
@@ -36,12 +38,16 @@ export interface Pour {
 export interface HeightSample {
   roomId: string;
   keptMm: number;
+  /** What lies on the floor there, kept or poured: a bar's cap or a rug. */
+  overMm?: number;
 }
 
 /** An opening between two rooms of the job, or one of them and a floor that stays as it is. */
 export interface HeightOpening {
   id: string;
   samples: readonly { here: HeightSample; beyond: HeightSample | { levelMm: number } }[];
+  /** What its step is counted as, where access rules hold it: as many classes as the job's. */
+  classes?: readonly StepClass[];
 }
 
 /** What a step may be in a class, mm, and what that costs: bar, labour, and what it is to walk over. */
@@ -164,17 +170,18 @@ function programmeOf(job: HeightsJob) {
   const row = (terms: Terms, lower: number, upper: number) =>
     programme.rows.push({ columns: [...terms.keys()], weights: [...terms.values()], lower, upper });
   const rooms = new Map(job.rooms.map((room) => [room.id, roomVariables(room, add, row)]));
-  const at = (sample: HeightSample) => levelTerms(rooms.get(sample.roomId)!, sample.keptMm);
+  const at = (sample: HeightSample) => levelTerms(rooms.get(sample.roomId)!, sample);
+  const classesAt = (opening: HeightOpening) => opening.classes ?? job.classes;
 
   const openings = job.openings.map((opening) => {
-    const classes = job.classes.map(({ cost }) => add(cost, 0, 1, true));
+    const classes = classesAt(opening).map(({ cost }) => add(cost, 0, 1, true));
     row(new Map(classes.map((column) => [column, 1])), 1, 1);
     for (const { here, beyond } of opening.samples) {
       const fixedMm = 'levelMm' in beyond ? beyond.levelMm : 0;
       const step = 'levelMm' in beyond ? at(here) : less(at(here), at(beyond));
       const within = (sign: number) => {
         const terms: Terms = new Map([...step].map(([column, weight]) => [column, sign * weight]));
-        classes.forEach((column, c) => terms.set(column, -job.classes[c]!.mostMm));
+        classes.forEach((column, c) => terms.set(column, -classesAt(opening)[c]!.mostMm));
         row(terms, -Infinity, sign * fixedMm);
       };
       within(1);
@@ -193,7 +200,7 @@ function programmeOf(job: HeightsJob) {
     [...terms].reduce((sum, [column, weight]) => sum + weight * values[column]!, 0);
   return {
     programme,
-    avoidColumns: openings.flatMap(({ classes }) => classes.filter((_, c) => job.classes[c]!.avoided)),
+    avoidColumns: openings.flatMap(({ opening, classes }) => classes.filter((_, c) => classesAt(opening)[c]!.avoided)),
     choiceColumns: [...rooms.values()].flatMap(({ choices }) => choices.map(({ column }) => column)),
     read: ({ values, cost, bound }: { values: Float64Array; cost: number; bound: number }): HeightsChoice => ({
       cost,
@@ -235,7 +242,7 @@ type Row = (terms: Terms, lower: number, upper: number) => void;
 function roomVariables({ systems, keepCost, pour, mostKgM2, areaM2 }: HeightRoom, add: Add, row: Row): RoomVariables {
   const choices = [false, ...(pour ? [true] : [])].flatMap((poured) =>
     systems.map((system) => ({
-      column: add(system.cost + (poured ? pour!.cost : keepCost), 0, 1, true),
+      column: add(system.cost + (poured ? pour!.cost : (system.keepCost ?? keepCost)), 0, 1, true),
       system,
       poured,
     })),
@@ -267,9 +274,9 @@ function roomVariables({ systems, keepCost, pour, mostKgM2, areaM2 }: HeightRoom
 }
 
 /** Finished level at a place as a sum of variables: the build-up chosen, on the surface kept there or on the pour. */
-function levelTerms({ choices, level }: RoomVariables, keptMm: number): Terms {
+function levelTerms({ choices, level }: RoomVariables, { keptMm, overMm = 0 }: HeightSample): Terms {
   const terms: Terms = new Map(
-    choices.map(({ column, system, poured }) => [column, system.buildUpMm + (poured ? 0 : keptMm)]),
+    choices.map(({ column, system, poured }) => [column, system.buildUpMm + overMm + (poured ? 0 : keptMm)]),
   );
   if (level !== null) terms.set(level, 1);
   return terms;
