@@ -110,6 +110,74 @@ test(
   },
 );
 
+test(
+  'what nothing waits for is read where somebody asks: a guard that comes to stand too low stops, a board that stays is looked at',
+  ONCE,
+  async ({ page }) => {
+    await heights(page, 'demo-boot-room');
+    await button(page, 'Rest').click();
+    await button(page, 'Guards and low sills').click();
+    await button(page, 'Read one at W2').click();
+    await expect(page.getByText('Top of the guard at wall W2')).toBeVisible();
+    await button(page, 'By tape').first().click();
+    await key(page, '850');
+    // Back where it was asked for, with what it makes.
+    await expect(page.getByText(/^W2: 84\d.* over the new floor, 900 mm asked\. Have it made higher/)).toBeVisible();
+    await accessible(page);
+    await button(page, 'Openings').click();
+    await expect(page.getByTestId('criteria')).toContainText('The guard at the wall W2 would stand 84');
+    await button(page, 'Rest').click();
+    await takeBack(page);
+    await expect(page.getByText(/^W2: /)).toHaveCount(0);
+
+    await button(page, 'Skirting').click();
+    const wall = page.getByTestId('skirting-W2');
+    await wall.getByRole('radio', { name: 'Stays on the wall' }).click();
+    await expect(wall).toContainText('Whether it may stay is known once its bottom and the floor are read.');
+    await wall.getByRole('button', { name: 'Read the bottom of the board on W2' }).click();
+    await expect(page.getByText('Bottom of the skirting on wall W2')).toBeVisible();
+    await button(page, 'By tape').first().click();
+    await key(page, '3');
+    await expect(wall).toContainText(/comes .* above its bottom: take it off, or cut it along its bottom/);
+    await wall.getByRole('radio', { name: 'New board' }).click();
+    await expect(page.getByText(/^\d+ lengths of skirting board, 2\.4 m each\.$/)).toBeVisible();
+    await wall.getByRole('button', { name: /^Where W2 is not straight/ }).click();
+    const into = wall.getByRole('textbox', { name: 'Into the room from the string' });
+    await into.fill('90');
+    await wall.getByRole('button', { name: 'Add the place on W2' }).click();
+    await expect(
+      wall.getByText(/^90 is out of range: -60 mm to 60 mm|^90 is out of range: −60 mm to 60 mm/),
+    ).toBeVisible();
+    await into.fill('6');
+    await wall.getByRole('textbox', { name: 'Along W2, from its start' }).fill('1000');
+    await wall.getByRole('button', { name: 'Add the place on W2' }).click();
+    await expect(wall.getByText('1 m: 6 mm into the room')).toBeVisible();
+    await accessible(page);
+  },
+);
+
+test(
+  'the finished floor is drawn all over the room; a ramp on the lower side goes into the levelling of the room beyond',
+  ONCE,
+  async ({ page }) => {
+    await heights(page, 'demo-boot-room');
+    await button(page, 'Build-up').click();
+    await expect(
+      page.getByRole('img', { name: /^Boot room: the finished floor, up to .* over its mean/ }),
+    ).toBeVisible();
+    const panel = page.getByRole('textbox', { name: 'Panel on the surface that stays' });
+    await panel.fill('30');
+    await panel.press('Enter');
+    await button(page, 'Openings').click();
+    await expect(page.getByTestId('bar')).toHaveText('Made ramp');
+    const rises = async () => (await roomFacts(running.url, 'demo-kitchen')).rises.length;
+    const before = await rises();
+    await button(page, /^Put it into the levelling of Kitchen/).click();
+    await expect(button(page, /^It is in the levelling of Kitchen/)).toBeVisible();
+    await expect.poll(rises).toBe(before + 1);
+  },
+);
+
 test('the ledger has every opening of the job once, marks what changes, and is saved as a table and as sections', async ({
   page,
 }) => {
@@ -178,3 +246,29 @@ test('the fewest steps over the job are worked out, proved, taken as facts and t
   await button(page, /^Undo/).click();
   await expect.poll(async () => (await hall()).length).toBe(0);
 });
+
+test(
+  'another covering is tried where the client would take it, and becomes the room’s when it is taken',
+  ONCE,
+  async ({ page }) => {
+    await ledger(page);
+    await button(page, 'Fewest steps').click();
+    await button(page, /^Other coverings that may be laid/).click();
+    const vinyl = button(page, /^Click vinyl, rigid core, /);
+    await vinyl.click();
+    await button(page, 'Work it out').click();
+    const least = page.getByTestId('least');
+    await expect(least.getByText(/^Proved: nothing/)).toHaveCount(3, LONG);
+    await accessible(page);
+    const cards = async () =>
+      Promise.all(
+        ['demo-hall', 'demo-parlour', 'demo-boot-room'].map(
+          async (id) => (await roomFacts(running.url, id)).buildUps.length,
+        ),
+      );
+    await least.getByRole('button', { name: 'Take this one' }).first().click();
+    await expect(least.getByRole('button', { name: 'Taken for the job' })).toBeVisible();
+    await expect.poll(cards).not.toEqual([0, 0, 0]);
+    await button(page, /^Undo/).click();
+  },
+);

@@ -49,6 +49,7 @@ export const HEIGHTS_BY = [
   'buildUps',
   'partings',
   'poses',
+  'rises',
 ] as const;
 
 /** Every write of joined rooms that bears on a room, in one line. */

@@ -4,7 +4,7 @@ import type { LeastAnswer, RoomSet } from '@maquette/core';
 import type { HeightsChoice } from '@maquette/core/heights';
 import { SHIPPED_CARDS, type CoveringCard } from '@maquette/core/coverings';
 import { figuresOf } from '@maquette/core/figures';
-import { openingName } from '@maquette/core/room';
+import { fixtureName, openingName } from '@maquette/core/room';
 import { formatVolume, gapWords, type UnitSystem } from '@maquette/core/units';
 import { nowUtc } from '../data/ids.ts';
 import { write } from '../data/write.ts';
@@ -13,7 +13,7 @@ import { SPACE, usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Fold } from '../ui/fold.tsx';
 import { counted } from '../ui/counted.ts';
-import { useSay } from '../ui/shown-in.tsx';
+import { useSay, type Say } from '../ui/shown-in.tsx';
 import { Words } from '../ui/text.tsx';
 import { useDesk } from '../worker/use-judged.ts';
 import { takenChoice } from './taken-choice.ts';
@@ -29,6 +29,7 @@ interface Props {
 
 /** What to lay and where to pour so that the steps of the whole job cost least: worked out on asking, the best three side by side. */
 export function LeastTab({ rooms, cards, currency, units }: Props) {
+  const say = useSay();
   const desk = useDesk();
   const [working, setWorking] = useState<number | null>(null);
   const [found, setFound] = useState<{ of: readonly RoomSet[]; answer: LeastAnswer } | null>(null);
@@ -120,6 +121,11 @@ export function LeastTab({ rooms, cards, currency, units }: Props) {
           {found.answer.unread.length > 0 ? (
             <Words size="small">{`Not read yet, and left out: ${found.answer.unread.map(nameOf).join(', ')}.`}</Words>
           ) : null}
+          {found.answer.hopeless.map(({ id, roomId }) => (
+            <Words key={id} bold>
+              {`${nameOf(roomId)}: ${hopelessWords(id, rooms, say)} cannot be kept by anything that may be laid there. It is left out here; read on Heights who decides.`}
+            </Words>
+          ))}
           {!same && taken === null ? (
             <Words bold>Something in the job has changed since: work it out again.</Words>
           ) : null}
@@ -151,6 +157,28 @@ export function LeastTab({ rooms, cards, currency, units }: Props) {
 }
 
 const CLASS_WORDS = ['flat bar', 'T on a wedge', 'reducer', 'ramp or threshold'];
+
+/** What stops a room, in words: a bay, a sill, a stair, a guard, or a leaf and the gap beneath it. */
+function hopelessWords(id: string, rooms: readonly RoomOfJob[], say: Say): string {
+  const [kind, of] = id.includes('/') ? (id.split('/') as [string, string]) : ['', id];
+  for (const { set } of rooms) {
+    const opening = set.room.openings.find((one) => one.id === of);
+    const fixture = set.room.fixtures.find((one) => one.id === of);
+    if (opening) {
+      const name = say(openingName(set.room, opening));
+      return `${OPENING_LIMITS[kind] ?? 'the leaf of'} the ${name}`;
+    }
+    if (fixture) return `the bay of the ${say(fixtureName(fixture)).toLowerCase()}`;
+  }
+  return 'the height of a guard';
+}
+
+const OPENING_LIMITS: Record<string, string> = {
+  sill: 'the sill of',
+  stair: 'the risers at',
+  guard: 'the guard at',
+  fire: 'the gap under the fire leaf of',
+};
 
 function ChoiceCard({
   number,

@@ -3,14 +3,13 @@ import {
   heightsAfter,
   layPlanks,
   leastStepsOf,
-  type RoomRunner,
   levellingOf,
   pictureOf,
   planRoom,
   roomRunner,
   surfacePicture,
 } from '@maquette/core';
-import type { RoomAssessment, RoomSet, SurfacePicture } from '@maquette/core';
+import type { RoomAssessment, RoomRunner, RoomSet, SurfacePicture } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
 import { underEachSchool, type FloorSurface } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';

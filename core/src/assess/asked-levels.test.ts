@@ -25,13 +25,13 @@ test('a worktop is told over what lies there today and over the new floor', () =
 });
 
 test('a guard lower over the new floor than the code asks stops, and holds at the height asked', () => {
-  const guards = (levelMm: number) => judge({ levels: [staffLevel(base, 'guard', 'W2', 1500, levelMm)] });
+  const guards = (levelMm: number) => judge({ levels: [staffLevel(base, 'guard', 'wall-2', 1500, levelMm)] });
   const told = (levelMm: number) => {
     const heights = guards(levelMm);
     const told = heightCriteria(base.room, heights, new Set()).find(({ id }) => id === 'heights-guards')!;
     return readOut([told]).map(({ verdict, margin }) => [verdict, margin]);
   };
-  expect(guards(903).guards).toEqual([{ aboutId: 'W2', overMm: expect.closeTo(897.8, 1), leastMm: 900 }]);
+  expect(guards(903).guards).toEqual([{ aboutId: 'wall-2', overMm: expect.closeTo(897.8, 1), leastMm: 900 }]);
   expect(told(903)[0]![0]).toBe('stop');
   expect(told(906)).toEqual([['lay', 'The guard at the wall W2 stands 900.8 mm over the new floor; 900 mm is asked.']]);
   // One that nobody read is not told of: nothing waits for it.
@@ -41,7 +41,7 @@ test('a guard lower over the new floor than the code asks stops, and holds at th
 test('a board that stays is judged by its bottom: planks pass under it, and little shows', () => {
   const left = (levelMm: number, boardMm = 15) =>
     judge({
-      levels: [staffLevel(base, 'skirting', 'W2', 1500, levelMm)],
+      levels: [staffLevel(base, 'skirting', 'wall-2', 1500, levelMm)],
       skirtings: [{ id: 's', wall: 1, boardMm, fit: 'stays', waver: [], note: '' }],
     }).skirting[1]!.left!;
   expect(left(5)).toMatchObject({ why: 'too-low' });

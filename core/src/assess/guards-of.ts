@@ -1,12 +1,12 @@
-import { placesAlong, placesAt } from '../heights/index.ts';
-import { wallName, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
+import { placesAlong, placesAt, wallAbout } from '../heights/index.ts';
+import type { Plan, PointMm, RoomFacts } from '../room/index.ts';
 import { placesAlongWall } from './at-wall.ts';
 import type { LevelsOf } from './levels-of.ts';
 import type { NewFloor } from './new-floor.ts';
 
 /** A guard, rail or low window sill over the new floor along it, mm, against what the code asks. */
 export interface GuardJudged {
-  /** The opening, or the wall by its name. */
+  /** The opening, or the wall by its number. */
   aboutId: string;
   overMm: number;
   leastMm: number;
@@ -36,6 +36,6 @@ export function guardsOf(
         placesAt(plan.corners, opening, placesAlong(opening.widthMm)).map(({ inside }) => inside),
       ),
     ),
-    ...walls.flatMap(({ lengthMm }, wall) => about(wallName(walls, wall), placesAlongWall(plan, wall, lengthMm))),
+    ...walls.flatMap(({ lengthMm }, wall) => about(wallAbout(wall), placesAlongWall(plan, wall, lengthMm))),
   ];
 }

@@ -3,13 +3,13 @@ import {
   placesAlong,
   placesAt,
   rimPlaces,
+  wallAbout,
   type BaseAlong,
   type LevelOf,
   type LevelRead,
 } from '../heights/index.ts';
 import {
   fixturePoint,
-  wallName,
   type Fixture,
   type Opening,
   type Plan,
@@ -49,7 +49,7 @@ function stoodAt(
     const along = of === 'beyond' || of === 'sill' ? placesAlong(opening.widthMm) : [alongMm];
     return placesAt(plan.corners, opening, along).map(({ inside }) => inside);
   }
-  const wall = room.walls.findIndex((_, k) => wallName(room.walls, k) === aboutId);
+  const wall = room.walls.findIndex((_, k) => wallAbout(k) === aboutId);
   if (wall >= 0) return [insideWall(plan, wall, alongMm, room.walls[wall]!.lengthMm)];
   const fixture = room.fixtures.find(({ id }) => id === aboutId);
   if (!fixture) return [];
@@ -82,7 +82,7 @@ export function heightPlaces(plan: Plan, room: RoomFacts, floor: Floor | null, l
     ...room.fixtures.flatMap((fixture) => fixturePlaces(fixture, place)),
     ...room.walls.flatMap(({ lengthMm }, wall) =>
       (['skirting', 'guard'] as const).map((of) =>
-        place(of, wallName(room.walls, wall), lengthMm / 2, insideWall(plan, wall, lengthMm / 2, lengthMm)),
+        place(of, wallAbout(wall), lengthMm / 2, insideWall(plan, wall, lengthMm / 2, lengthMm)),
       ),
     ),
   ];

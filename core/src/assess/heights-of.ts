@@ -47,8 +47,8 @@ export interface HeightsOfRoom {
   /** The floor was read, but what it was read on still goes: reckoned from recorded thicknesses. */
   overOldFloor: boolean;
   isRead: boolean;
-  /** Openings that lead into rooms of the job, and whether their level comes from readings on the other side. */
-  joined: { openingId: string; roomId: string; readBeyond: boolean }[];
+  /** Openings that lead into rooms of the job, as what that room knows them, and whether their level comes from readings on the other side. */
+  joined: { openingId: string; roomId: string; farId: string; readBeyond: boolean }[];
   run: RunThrough;
   rules: OpeningRules;
   stairs: StairJudged[];
@@ -155,9 +155,10 @@ export function heightsOf(
     addsMm,
     overOldFloor: floor?.old.goes ?? false,
     isRead: state !== null,
-    joined: joined.map(({ opening, other }) => ({
+    joined: joined.map(({ opening, other, far }) => ({
       openingId: opening.id,
       roomId: other.room.id,
+      farId: far.id,
       readBeyond: beyond.get(opening.id)?.readThere ?? false,
     })),
     run,

@@ -1,6 +1,7 @@
+import { ownLevels } from './least-places.ts';
 import { fixtureOf, highestOf, readOf, sampleOf, type Side } from './least-side.ts';
-import { placesAlong, placesAt, riseHeld, type HeightLimit } from '../heights/index.ts';
-import { fixturePoint, wallName, type Opening, type PointMm } from '../room/index.ts';
+import { beyondAt, placesAlong, placesAt, riseHeld, wallAbout, type HeightLimit } from '../heights/index.ts';
+import { fixturePoint, type Opening, type PointMm } from '../room/index.ts';
 import { placesAlongWall } from './at-wall.ts';
 import { oldFloorAt, TODAY } from './old-layers.ts';
 
@@ -55,7 +56,7 @@ function guardsOf(side: Side): HeightLimit[] {
   return [
     ...openings.flatMap((opening) => about(opening.id, () => along(side, opening))),
     ...walls.flatMap(({ lengthMm }, wall) =>
-      about(wallName(walls, wall), () => placesAlongWall(side.ground.plan, wall, lengthMm)),
+      about(wallAbout(wall), () => placesAlongWall(side.ground.plan, wall, lengthMm)),
     ),
   ];
 }
@@ -85,8 +86,13 @@ function fireGapOf(side: Side, opening: Opening): HeightLimit[] {
   if (opening.kind !== 'door' || leaf?.kind !== 'fire' || read.length === 0) return [];
   const settlesMm = Math.max(0, floor.addsMm.new - floor.addsMm.used);
   const leastMm = Math.max(...read) - figure('leaf-fire-gap-mm') - figure('bar-cap-mm') + settlesMm + offsetMm;
-  return placesAt(ground.plan.corners, opening, [0, opening.widthMm / 2, opening.widthMm]).flatMap(({ inside }) => {
-    const sample = sampleOf(side, inside);
-    return sample ? [{ id: `fire/${opening.id}`, sample, leastMm, mostMm: null }] : [];
+  const stays = opening.sharedId === null ? ownLevels(side, opening) : [];
+  return placesAt(ground.plan.corners, opening, [0, opening.widthMm / 2, opening.widthMm]).flatMap((place) => {
+    const sample = sampleOf(side, place.inside);
+    // The higher of both floors decides: where the one beyond stays and is high enough, this one is free.
+    const beyond = beyondAt(stays, place.alongMm);
+    return sample && (beyond === null || beyond + offsetMm < leastMm)
+      ? [{ id: `fire/${opening.id}`, sample, leastMm, mostMm: null }]
+      : [];
   });
 }

@@ -67,7 +67,8 @@ export function openingsOf(sides: readonly Side[], groundOf: (set: RoomSet) => H
 const acrossFrom = (there: Side, far: Opening, alongMm: number): HeightSample | null =>
   sampleOf(there, placesAt(there.ground.plan.corners, far, [Math.max(0, far.widthMm - alongMm)])[0]!.inside);
 
-const ownLevels = ({ set, ground, floor }: Side, { id }: Opening) =>
+/** The floor beyond an opening as it was read from here. */
+export const ownLevels = ({ set, ground, floor }: Side, { id }: Opening) =>
   levelsBeyond(set.levels, id, sightOf(ground.state), baseAlongOf(ground.plan, set.room, floor));
 
 /**
@@ -112,6 +113,7 @@ function leavesIn(side: Side, sides: readonly Side[]): HeightLeaf[] {
     const over = (samples: readonly (HeightSample | null)[], mm: number) =>
       samples.flatMap((sample) => (sample ? [{ ...sample, overMm: mm }] : []));
     const samples = [...over(swung, leaf.rugMm), ...over(closed, capMm)];
+    const fixed = there ? [] : ownLevels(side, opening).map(({ levelMm }) => levelMm + offsetMm + capMm);
     const most =
       leaf.kind === 'hollow' ? figure('leaf-hollow-mm') : leaf.kind === 'solid' ? figure('leaf-solid-mm') : 0;
     const wanted = leaf.kind === 'fire' ? figure('leaf-fire-clear-mm') : figure('leaf-clear-mm');
@@ -124,6 +126,7 @@ function leavesIn(side: Side, sides: readonly Side[]): HeightLeaf[] {
             mostMm: Math.min(...read) + offsetMm - wanted,
             trimMm: Math.max(0, most - leaf.cutBeforeMm),
             trimCost: figure('leaf-trim-h') * figure('labour-h'),
+            ...(fixed.length > 0 ? { fixedMm: Math.max(...fixed) } : {}),
           },
         ];
   });

@@ -1,5 +1,5 @@
 import type { CoveringCard } from '../coverings/index.ts';
-import { leastSteps, type HeightsChoice, type SolveMixed } from '../heights/index.ts';
+import { leastSteps, withoutHopeless, type HeightsChoice, type Hopeless, type SolveMixed } from '../heights/index.ts';
 import { roomRunner, type RoomRunner } from './assess-room.ts';
 import { neighbourGround } from './heights-part.ts';
 import { leastJob } from './least-job.ts';
@@ -11,6 +11,8 @@ export interface LeastAnswer {
   choices: HeightsChoice[];
   rooms: { roomId: string; systems: LeastSystem[]; topMm: number; pourAtMm: number }[];
   unread: string[];
+  /** Leaves and limits that no choice keeps: they stop their room by themselves, and are left out. */
+  hopeless: Hopeless[];
   /** Openings that are held against one another. */
   openings: number;
 }
@@ -30,7 +32,11 @@ export function leastStepsOf(
   solve: SolveMixed,
   { coverings = [], tell = () => undefined, kept = new Map() }: LeastWith = {},
 ): LeastAnswer {
-  const { job, systems, unread } = leastJob(sets, {
+  const {
+    job: whole,
+    systems,
+    unread,
+  } = leastJob(sets, {
     atUtc,
     coverings,
     groundOf: neighbourGround(new Map(), atUtc),
@@ -41,6 +47,7 @@ export function leastStepsOf(
     },
     told: (rooms) => tell((0.5 * rooms) / sets.length),
   });
+  const { job, hopeless } = withoutHopeless(whole, solve);
   let solved = 0;
   const counting: SolveMixed = (programme) => {
     const found = solve(programme);
@@ -48,5 +55,5 @@ export function leastStepsOf(
     return found;
   };
   const choices = job.rooms.length === 0 ? [] : leastSteps(job, counting);
-  return { choices, rooms: systems, unread, openings: job.openings.length };
+  return { choices, rooms: systems, unread, hopeless, openings: job.openings.length };
 }

@@ -4,11 +4,12 @@ import {
   judgeSkirting,
   mayStay,
   SKIRTING_MM,
+  wallAbout,
   type BoardLeft,
   type SkirtingFit,
   type SkirtingVerdict,
 } from '../heights/index.ts';
-import { wallName, type Opening, type Plan } from '../room/index.ts';
+import type { Opening, Plan } from '../room/index.ts';
 import { EVERY_MM, insideWall, placesAlongWall } from './at-wall.ts';
 import { riseAt, type NewFloor } from './new-floor.ts';
 import { oldFloorAt, TODAY } from './old-layers.ts';
@@ -64,7 +65,7 @@ export function skirtingOf(
       drift,
       cover: SKIRTING_MM.cover,
     });
-    const bottom = levelsOf('skirting', wallName(set.room.walls, wall)).at(-1);
+    const bottom = levelsOf('skirting', wallAbout(wall)).at(-1);
     const piecesMm = boardsBetween(
       lengthMm,
       set.room.openings.filter((opening) => opening.wall === wall),

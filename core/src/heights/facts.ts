@@ -63,7 +63,7 @@ export const levels = kind(
   'Level',
   {
     of: oneOf(...LEVEL_OF),
-    /** The opening, the fixture, or the wall by its name. */
+    /** The opening, the fixture, or the wall: `wall-1` is the first. */
     aboutId: refersTo('places'),
     /** How far along it, mm. */
     alongMm: figure(0, OPENING_MM.width.max, 'mm'),

@@ -100,6 +100,7 @@ export {
   levelFrom,
   LEVEL_OF,
   ON_ASKING,
+  wallAbout,
   type LevelOf,
   type LevelRead,
   type Underfoot,
@@ -148,3 +149,4 @@ export {
   WALL_THICKNESS_MM,
 } from './storey.ts';
 export { riseHeld, type RiseLimits } from './stair-limits.ts';
+export { type Hopeless, withoutHopeless } from './hopeless.ts';

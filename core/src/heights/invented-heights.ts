@@ -57,8 +57,8 @@ export function plainCost(job: HeightsJob, tried: ReadonlyMap<string, Tried>): P
     cost += of.cost;
     if (of.avoided) avoided++;
   }
-  for (const { samples, mostMm, trimMm, trimCost } of job.leaves) {
-    const over = Math.max(...samples.map(level)) - mostMm;
+  for (const { samples, mostMm, trimMm, trimCost, fixedMm = -Infinity } of job.leaves) {
+    const over = Math.max(fixedMm, ...samples.map(level)) - mostMm;
     if (over > trimMm + 1e-6) return REFUSED;
     if (over > 1e-6) cost += trimCost;
   }

@@ -73,6 +73,8 @@ export interface HeightLeaf {
   mostMm: number;
   trimMm: number;
   trimCost: number;
+  /** The highest under it, closed, that no choice moves: a floor that stays beyond its opening, with the bar's cap. */
+  fixedMm?: number;
 }
 
 /** A level that must not be passed: bay, access, stair, sill, guard from above; a fire leaf's gap from below. */
@@ -128,7 +130,7 @@ const SHOWN = 3;
  * whether it is poured; among those with the fewest steps that no bar takes. Exact: a mixed-integer programme with one variable a room, system and treatment, one a class of step
  * and opening, and the pours' levels free. Empty where the limits leave nothing.
  */
-export function leastSteps(job: HeightsJob, solve: SolveMixed): HeightsChoice[] {
+export function leastSteps(job: HeightsJob, solve: SolveMixed, shown = SHOWN): HeightsChoice[] {
   const built = programmeOf(job);
   if (built.avoidColumns.length > 0) {
     const cost = built.programme.cost.map((_, column) => (built.avoidColumns.includes(column) ? 1 : 0));
@@ -142,7 +144,7 @@ export function leastSteps(job: HeightsJob, solve: SolveMixed): HeightsChoice[] 
     });
   }
   const choices: HeightsChoice[] = [];
-  while (choices.length < SHOWN) {
+  while (choices.length < shown) {
     const found = solve(built.programme);
     if (!found) break;
     choices.push(built.read(found));
@@ -190,7 +192,8 @@ function programmeOf(job: HeightsJob) {
     return { opening, classes };
   });
   const leaves = job.leaves.map((leaf) => {
-    const trim = add(leaf.trimCost, 0, leaf.trimMm > 0 ? 1 : 0, true);
+    const trimmedAnyway = (leaf.fixedMm ?? -Infinity) > leaf.mostMm;
+    const trim = add(leaf.trimCost, trimmedAnyway ? 1 : 0, leaf.trimMm > 0 ? 1 : 0, true);
     for (const sample of leaf.samples) row(new Map([...at(sample), [trim, -leaf.trimMm]]), -Infinity, leaf.mostMm);
     return { leaf, trim };
   });

@@ -13,6 +13,9 @@ export const LEVEL_OF = [
   'groove',
 ] as const;
 export type LevelOf = (typeof LEVEL_OF)[number];
+/** How a level names a wall: by its number, as walls may be called anything. */
+export const wallAbout = (wall: number): string => `wall-${wall + 1}`;
+
 /** Levels that are read where somebody wants to know: nothing waits for them. */
 export const ON_ASKING: readonly LevelOf[] = ['worktop', 'skirting', 'guard', 'groove'];
 
@@ -23,7 +26,7 @@ export const ON_ASKING: readonly LevelOf[] = ['worktop', 'skirting', 'guard', 'g
 export interface LevelRead {
   id: string;
   of: LevelOf;
-  /** The opening, fixture or wall, and how far along it, mm. */
+  /** The opening, the fixture or the wall (`wall-1` is the first), and how far along it, mm. */
   aboutId: string;
   alongMm: number;
   readBy: ReadBy;

@@ -1,6 +1,7 @@
 import {
   BAR_WORDS,
   HEIGHT_DONE,
+  wallAbout,
   type FixtureJudged,
   type HeightsJudged,
   type LeafVerdict,
@@ -8,7 +9,7 @@ import {
   type StairJudged,
   type WayOut,
 } from '../heights/index.ts';
-import { fixtureName, openingName, type Opening, type RoomFacts } from '../room/index.ts';
+import { fixtureName, openingName, wallName, type Opening, type RoomFacts } from '../room/index.ts';
 import { gap, lower, reach, say, type Said } from '../said/index.ts';
 import { VERDICTS, type OwnCriterion, type Verdict } from './words.ts';
 
@@ -78,9 +79,10 @@ export function heightCriteria(
         .sort((a, b) => a.overMm - b.overMm)
         .map((guard) => {
           const opening = room.openings.find(({ id }) => id === guard.aboutId);
+          const wall = room.walls.findIndex((_, k) => wallAbout(k) === guard.aboutId);
           return guardFinding(
             guard,
-            opening ? openingName(room, opening) : say('verdict.heightsWall', { wall: guard.aboutId }),
+            opening ? openingName(room, opening) : say('verdict.heightsWall', { wall: wallName(room.walls, wall) }),
           );
         }),
     ),

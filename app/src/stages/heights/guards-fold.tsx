@@ -6,7 +6,7 @@ import { counted } from '../../ui/counted.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
-import { isWall, placeKey, type Heights } from './height-asks.ts';
+import { wallOf, placeKey, type Heights } from './height-asks.ts';
 
 /** Guards, rails and low window sills: how high they still stand once the floor has come up. */
 export function GuardsFold({
@@ -22,7 +22,7 @@ export function GuardsFold({
   const { units } = room;
   const nameOf = (aboutId: string) => {
     const opening = room.openings.find(({ id }) => id === aboutId);
-    return opening ? say(openingName(room, opening)) : aboutId;
+    return opening ? say(openingName(room, opening)) : (wallOf(room, aboutId) ?? '');
   };
   const places = heights.places.filter(({ of }) => of === 'guard');
   const low = heights.guards.filter(({ overMm, leastMm }) => overMm < leastMm);
@@ -51,7 +51,7 @@ export function GuardsFold({
         {places.map((place) => (
           <Button
             key={placeKey(place)}
-            label={`Read one at ${isWall(room, place.aboutId) ? place.aboutId : `the ${nameOf(place.aboutId)}`}`}
+            label={`Read one at ${wallOf(room, place.aboutId) ?? `the ${nameOf(place.aboutId)}`}`}
             onPress={() => onReadAt(placeKey(place))}
           />
         ))}

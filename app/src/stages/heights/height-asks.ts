@@ -1,5 +1,5 @@
 import type { RoomPicture } from '@maquette/core';
-import { ON_ASKING, type LevelFact, type LevelOf } from '@maquette/core/heights';
+import { ON_ASKING, wallAbout, type LevelFact, type LevelOf } from '@maquette/core/heights';
 import { fixtureName, openingName, wallName, type RoomFacts } from '@maquette/core/room';
 import type { Say } from '../../ui/shown-in.tsx';
 
@@ -86,22 +86,25 @@ const READ: Record<LevelOf, string> = {
   groove: 'Floor of the groove in',
 };
 
-/** Whether a place is a wall, which levels know by its name. */
-export const isWall = (room: RoomFacts, aboutId: string): boolean =>
-  room.walls.some((_, k) => wallName(room.walls, k) === aboutId);
+/** The wall a level is about; null where it is about something else. */
+export function wallOf(room: RoomFacts, aboutId: string): string | null {
+  const wall = room.walls.findIndex((_, k) => wallAbout(k) === aboutId);
+  return wall < 0 ? null : wallName(room.walls, wall);
+}
 
 /** What a place is about, in words: the opening, the fixture or the wall. */
 export function aboutWords(room: RoomFacts, aboutId: string, say: Say): string {
   const opening = room.openings.find(({ id }) => id === aboutId);
   if (opening) return say(openingName(room, opening));
   const fixture = room.fixtures.find(({ id }) => id === aboutId);
-  if (isWall(room, aboutId)) return `wall ${aboutId}`;
+  const wall = wallOf(room, aboutId);
+  if (wall !== null) return `wall ${wall}`;
   return fixture ? say(fixtureName(fixture)).replace(/^./, (letter) => letter.toLowerCase()) : '';
 }
 
 /** Where along it: at the hinge or the latch of a door, near or far end of another opening, left to right over a bay. */
 export function alongWords(room: RoomFacts, { aboutId, alongMm }: Pick<Place, 'aboutId' | 'alongMm'>): string {
-  if (isWall(room, aboutId)) return 'in the middle';
+  if (wallOf(room, aboutId) !== null) return 'in the middle';
   const opening = room.openings.find(({ id }) => id === aboutId);
   const width = opening?.widthMm ?? room.fixtures.find(({ id }) => id === aboutId)?.widthMm ?? 0;
   if (Math.abs(alongMm - width / 2) <= NEAR_MM) return opening ? 'in the middle' : 'in the middle of its front';
@@ -114,5 +117,5 @@ export function alongWords(room: RoomFacts, { aboutId, alongMm }: Pick<Place, 'a
 /** A level asked for, in words. */
 export const askWords = (room: RoomFacts, place: Place, say: Say): string => {
   if (place.of === 'skirting') return `${READ.skirting} on ${aboutWords(room, place.aboutId, say)}`;
-  return `${READ[place.of]} ${isWall(room, place.aboutId) ? '' : 'the '}${aboutWords(room, place.aboutId, say)}`;
+  return `${READ[place.of]} ${wallOf(room, place.aboutId) !== null ? '' : 'the '}${aboutWords(room, place.aboutId, say)}`;
 };

@@ -1,13 +1,10 @@
 import { StyleSheet, View } from 'react-native';
 import type { OpeningJudged, StepProfile } from '@maquette/core/heights';
 import { openingName, type Opening, type RoomFacts } from '@maquette/core/room';
-import { formatGap, formatReach, formatVolume, gapWords, unitLabel, type UnitSystem } from '@maquette/core/units';
-import { HEIGHT_DONE } from '@maquette/core/heights';
-import { newId } from '../../data/ids.ts';
+import { formatGap, formatReach, gapWords, unitLabel, type UnitSystem } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
-import { write } from '../../data/write.ts';
-import { SPACE, usePalette } from '../../theme/theme.tsx';
-import { Button, ButtonRow } from '../../ui/button.tsx';
+import { SPACE } from '../../theme/theme.tsx';
+import { Button } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { capital } from '../../ui/capital.ts';
@@ -15,10 +12,11 @@ import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { barWordsOf, BAR_REASONS } from './bar-words.ts';
 import { placeKey, type Heights } from './height-asks.ts';
+import { isRampMade, RampLines } from './ramp-lines.tsx';
 import { LeafFold } from './leaf-fold.tsx';
+import { PackingLines } from './packing-lines.tsx';
 import type { CutAt } from './opening-section.ts';
 import { StepChart } from './step-chart.tsx';
-import { toggleTick } from './toggle-tick.ts';
 import { UndercutFold } from './undercut-fold.tsx';
 
 interface Props {
@@ -40,34 +38,23 @@ interface Props {
 /** One opening: its step and bar, why, the packing or the ramp, the leaf and the frame. */
 export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut, onRead, onReadAt, onPlan }: Props) {
   const say = useSay();
-  const palette = usePalette();
   const { units } = room;
   const { bar, step, packing, ramp, access, toRead, again } = judged;
   const profile = step?.profiles[bar.age ?? 'new'] ?? null;
   const verdict =
     bar.kind === 'measure' || again || toRead.some(({ of }) => of === 'beyond')
       ? 'measure'
-      : bar.kind === 'make-good' || (bar.kind === 'made-ramp' && !isDone(shown, opening.id))
+      : bar.kind === 'make-good' || (bar.kind === 'made-ramp' && !isRampMade(shown, opening.id))
         ? 'work'
         : 'lay';
   const range = profile && stepWords(profile, units);
-  // The ramp lies on the lower side: in this room where the floor beyond is the higher.
-  const rampHere = profile !== null && profile.maxMm < 0;
-  const planRamp = async (riseMm: number) => {
-    const held = shown.rises.findLast(({ placeId }) => placeId === opening.id);
-    const body = { placeId: opening.id, riseMm: Math.round(riseMm * 10) / 10, note: held?.note ?? '' };
-    const written = await write('Height asked for at an opening', [
-      { kind: 'rises', id: held?.id ?? newId(), roomId: room.id, body },
-    ]);
-    if (written.ok) onPlan();
-  };
+  const joined = heights.joined.find(({ openingId }) => openingId === opening.id);
   const ends: [string, string] =
     opening.kind === 'door'
       ? opening.hinge === 'start'
         ? ['the hinge', 'the latch']
         : ['the latch', 'the hinge']
       : ['its near end', 'its far end'];
-  const joined = heights.joined.find(({ openingId }) => openingId === opening.id);
   const grooves = heights.places
     .filter(({ of, aboutId }) => of === 'groove' && aboutId === opening.id)
     .map((place, k) => ({ key: placeKey(place), at: ends[k]! }));
@@ -106,47 +93,27 @@ export function OpeningCard({ shown, room, opening, judged, heights, cut, onCut,
         <Button kind="main" label={again ? 'Read it once more' : 'Read what is missing'} onPress={onRead} />
       ) : null}
       {packing ? (
-        <>
-          <View style={styles.pair}>
-            {packing.map((one, k) => (
-              <View key={ends[k]} style={[styles.packing, { borderColor: palette.rule }]}>
-                <Words size="small" quiet>{`Packing at ${ends[k]}`}</Words>
-                <Words figure bold size="large">
-                  {`${formatGap(one.lowEdgeMm, units)} / ${gapWords(one.highEdgeMm, units)}`}
-                </Words>
-              </View>
-            ))}
-          </View>
-          <Words size="small">
-            {`The thick edge lies under the higher floor${packing.some(({ lowEdgeMm }) => lowEdgeMm < 0) ? '; below zero the groove is cut deeper by that, or another bar is taken' : ''}. ${grooves.some(({ key }) => shown.levels.some((level) => placeKey(level) === key)) ? 'It stands on the floor of the groove as read.' : 'It stands on the surface that stays until a groove is read.'}`}
-          </Words>
-          <ButtonRow>
-            {grooves.map(({ key, at }) => (
-              <Button key={key} label={`Read the groove at ${at}`} onPress={() => onReadAt(key)} />
-            ))}
-          </ButtonRow>
-        </>
+        <PackingLines
+          room={room}
+          packing={packing}
+          ends={ends}
+          grooves={grooves}
+          isRead={grooves.every(({ key }) => shown.levels.some((level) => placeKey(level) === key))}
+          onReadAt={onReadAt}
+        />
       ) : null}
-      {ramp && ramp.shape !== 'none' ? (
-        <>
-          <Words>
-            {`A made ramp on the lower side: ${formatReach(ramp.lengthMm, units)} long, ${ramp.shape === 'straight' ? 'straight' : 'hollow below and round above'}, ${formatVolume((ramp.litresPerM * opening.widthMm) / 1000, units)} of compound. It uses up all that the flatness rule allows.${rampHere ? '' : ' The lower floor lies beyond: it is made there.'}`}
-          </Words>
-          <ButtonRow>
-            {rampHere ? (
-              <Button
-                label="Put it into the levelling"
-                hint="Level then runs the floor up to it, and certifies the rule"
-                onPress={() => void planRamp(-profile!.meanMm)}
-              />
-            ) : null}
-            <Button
-              label={isDone(shown, opening.id) ? 'Not made after all' : 'The ramp is made'}
-              selected={isDone(shown, opening.id)}
-              onPress={() => void toggleTick(shown, HEIGHT_DONE + opening.id, 'Ramp')}
-            />
-          </ButtonRow>
-        </>
+      {ramp && ramp.shape !== 'none' && profile ? (
+        <RampLines
+          shown={shown}
+          room={room}
+          opening={opening}
+          ramp={ramp}
+          meanMm={profile.meanMm}
+          // The ramp lies on the lower side: in this room where the floor beyond is the higher.
+          isHere={profile.maxMm < 0}
+          joined={joined ?? null}
+          onPlan={onPlan}
+        />
       ) : null}
       {access ? (
         <Words>
@@ -221,8 +188,6 @@ function stepWords({ minMm, maxMm }: StepProfile, units: UnitSystem): string {
   return way && formatGap(b, units) !== formatGap(0, units) ? `${words} ${way}` : words;
 }
 
-const isDone = (shown: ShownRoom, id: string) => shown.ticks.some(({ key }) => key === HEIGHT_DONE + id);
-
 /** The limit of the bar below the one that was chosen: what the step was past. */
 function smallerLimit(worstMm: number | null, { rules: { limits } }: Heights): { mm: number; words: string } | null {
   if (worstMm === null) return null;
@@ -238,7 +203,5 @@ const styles = StyleSheet.create({
   box: { padding: SPACE.edge, gap: SPACE.part },
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
-  pair: { flexDirection: 'row', gap: SPACE.gap },
-  packing: { flex: 1, borderWidth: 1, padding: SPACE.gap, gap: SPACE.near },
   cuts: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.gap },
 });

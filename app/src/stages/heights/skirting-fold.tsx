@@ -1,6 +1,6 @@
-import { cutFromStock, joinedFromStock } from '@maquette/core/heights';
+import { cutFromStock, joinedFromStock, wallAbout } from '@maquette/core/heights';
 import { figuresOf } from '@maquette/core/figures';
-import { wallName, type RoomFacts } from '@maquette/core/room';
+import type { RoomFacts } from '@maquette/core/room';
 import { formatReach, gapWords } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { Fold } from '../../ui/fold.tsx';
@@ -49,8 +49,9 @@ export function SkirtingFold({ shown, room, heights, onReadAt }: Props) {
           room={room}
           of={one}
           onRead={() => {
-            const about = { of: 'skirting', aboutId: wallName(room.walls, one.wall) } as const;
-            const place = heights.places.find(({ of, aboutId }) => of === about.of && aboutId === about.aboutId);
+            const place = heights.places.find(
+              ({ of, aboutId }) => of === 'skirting' && aboutId === wallAbout(one.wall),
+            );
             if (place) onReadAt(placeKey(place));
           }}
         />

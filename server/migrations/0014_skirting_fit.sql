@@ -1,1 +1,0 @@
-ALTER TABLE `skirtings` ADD `fit` text DEFAULT 'refit' NOT NULL;
