@@ -8,14 +8,7 @@ import {
   type LevelOf,
   type LevelRead,
 } from '../heights/index.ts';
-import {
-  fixturePoint,
-  type Fixture,
-  type Opening,
-  type Plan,
-  type PointMm,
-  type RoomFacts,
-} from '../room/index.ts';
+import { fixturePoint, type Fixture, type Opening, type Plan, type PointMm, type RoomFacts } from '../room/index.ts';
 import { insideWall } from './at-wall.ts';
 import type { ThicknessAt } from './old-layers.ts';
 

@@ -20,7 +20,8 @@ export const heights = {
   'verdict.heightsWall': 'wall {wall}',
   'verdict.heightsGuardLow': 'The guard at the {name} would stand {overMm} over the new floor; {leastMm} is asked.',
   'verdict.heightsGuardHolds': 'The guard at the {name} stands {overMm} over the new floor; {leastMm} is asked.',
-  'verdict.heightsGuardDecides': 'Do not raise the floor there before the guard is made higher. The code of the place decides.',
+  'verdict.heightsGuardDecides':
+    'Do not raise the floor there before the guard is made higher. The code of the place decides.',
   'verdict.heightsNoExit': 'The {name} passes through no opening: the widest leaves {widestMm}.',
   'verdict.heightsNoWay': 'The {name} finds no way between what stands there to an opening.',
   'verdict.heightsTakeOut': 'Take what stands in its way out first, or lift a leaf off its hinges.',

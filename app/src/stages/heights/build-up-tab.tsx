@@ -19,6 +19,7 @@ import { Words } from '../../ui/text.tsx';
 import { FiguresFold, type NamedFigure } from '../figures-fold.tsx';
 import { useAnswers } from '../use-answers.ts';
 import type { Heights } from './height-asks.ts';
+import { finishedWords } from './heights-sheet.tsx';
 
 const LAID = only(
   KINDS.buildUps.fields,
@@ -55,6 +56,12 @@ export function BuildUpTab({ shown, room, heights }: { shown: ShownRoom; room: R
           ? 'As it was stated for this room.'
           : 'Usual for this covering until somebody says otherwise; the maker’s sheet decides.'}
       </Words>
+      {heights.finished ? (
+        <Words
+          size="small"
+          testID="finished"
+        >{`The sheet shows the finished floor: ${finishedWords(heights.finished, room)}`}</Words>
+      ) : null}
       <FactField form={form} name="panelMm" label="Panel on the surface that stays" />
       <FactField form={form} name="filmMm" label="Film" />
       <FactField

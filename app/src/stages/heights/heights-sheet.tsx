@@ -1,4 +1,3 @@
-import { StyleSheet, View } from 'react-native';
 import type { RoomPicture } from '@maquette/core';
 import { ON_ASKING, type OpeningJudged } from '@maquette/core/heights';
 import type { Opening, RoomFacts } from '@maquette/core/room';
@@ -9,9 +8,7 @@ import { HeightPlacesLayer, LeafSwingLayer, WayOutLayer } from '../../sheet/heig
 import { LevelLayer } from '../../sheet/level-layer.tsx';
 import { Sheet } from '../../sheet/sheet.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
-import { SPACE } from '../../theme/theme.tsx';
 import { counted } from '../../ui/counted.ts';
-import { Words } from '../../ui/text.tsx';
 import { placeKey, type HeightAsk, type Heights } from './height-asks.ts';
 
 export type HeightsTab = 'read' | 'openings' | 'rest' | 'build-up';
@@ -48,63 +45,51 @@ export function HeightsSheet({
   const finished = tab === 'build-up' ? (heights?.finished ?? null) : null;
   const map = finished?.map ?? picture?.map ?? null;
   return (
-    <View style={styles.box}>
-      <Sheet
-        room={room}
-        description={
-          finished
-            ? `${room.name}: the finished floor, ${finishedWords(finished, room)}`
-            : `${room.name}: ${counted(levels.length, 'level')} read, ${counted(left, 'thing')} to read.`
-        }
-        chosenOpening={tab === 'openings' ? (opening?.id ?? null) : null}
-        under={(view) => (map ? <LevelLayer map={map} view={view} /> : <BaseLayer room={room} view={view} />)}
-        over={(view) => (
-          <>
-            {tab === 'openings' && opening?.kind === 'door' && judged ? (
-              <LeafSwingLayer
-                corners={plan.corners}
-                opening={opening}
-                judged={judged}
-                opensDeg={leaf?.opensDeg ?? 90}
-                words={judged.clearance ? formatGap(judged.clearance.leastMm, room.units) : null}
-                view={view}
-              />
-            ) : null}
-            {tab === 'rest'
-              ? heights?.waysOut.map(({ fixtureId, way }) =>
-                  way.found ? <WayOutLayer key={fixtureId} path={way.path} view={view} /> : null,
-                )
-              : null}
-            {tab === 'read' ? (
-              <HeightPlacesLayer
-                places={(heights?.places ?? [])
-                  .map((place) => ({ of: place.of, key: placeKey(place), at: place.at }))
-                  .filter(({ of, key }) => !ON_ASKING.includes(of) || ask?.key === key || read.has(key))}
-                read={read}
-                current={ask?.kind === 'level' ? placeKey(ask.place) : null}
-                view={view}
-              />
-            ) : null}
-          </>
-        )}
-      />
-      {finished ? (
-        <View style={styles.legend} pointerEvents="none">
-          <Words size="small">{`The finished floor: ${finishedWords(finished, room)}`}</Words>
-        </View>
-      ) : null}
-    </View>
+    <Sheet
+      room={room}
+      description={
+        finished
+          ? `${room.name}: the finished floor, ${finishedWords(finished, room)}`
+          : `${room.name}: ${counted(levels.length, 'level')} read, ${counted(left, 'thing')} to read.`
+      }
+      chosenOpening={tab === 'openings' ? (opening?.id ?? null) : null}
+      under={(view) => (map ? <LevelLayer map={map} view={view} /> : <BaseLayer room={room} view={view} />)}
+      over={(view) => (
+        <>
+          {tab === 'openings' && opening?.kind === 'door' && judged ? (
+            <LeafSwingLayer
+              corners={plan.corners}
+              opening={opening}
+              judged={judged}
+              opensDeg={leaf?.opensDeg ?? 90}
+              words={judged.clearance ? formatGap(judged.clearance.leastMm, room.units) : null}
+              view={view}
+            />
+          ) : null}
+          {tab === 'rest'
+            ? heights?.waysOut.map(({ fixtureId, way }) =>
+                way.found ? <WayOutLayer key={fixtureId} path={way.path} view={view} /> : null,
+              )
+            : null}
+          {tab === 'read' ? (
+            <HeightPlacesLayer
+              places={(heights?.places ?? [])
+                .map((place) => ({ of: place.of, key: placeKey(place), at: place.at }))
+                .filter(({ of, key }) => !ON_ASKING.includes(of) || ask?.key === key || read.has(key))}
+              read={read}
+              current={ask?.kind === 'level' ? placeKey(ask.place) : null}
+              view={view}
+            />
+          ) : null}
+        </>
+      )}
+    />
   );
 }
 
 /** How far the finished floor goes up and down, and what a line on the sheet means. */
-const finishedWords = (
+export const finishedWords = (
   { highest, lowest, map }: NonNullable<Heights['finished']>,
   { units }: Pick<RoomFacts, 'units'>,
 ): string =>
   `up to ${gapWords(highest.overMm, units)} over its mean and ${gapWords(-lowest.overMm, units)} under it, a line every ${gapWords(map.stepMm, units)}.`;
-
-const styles = StyleSheet.create({
-  box: { flex: 1 },
-  legend: { position: 'absolute', left: SPACE.edge, right: SPACE.edge, bottom: SPACE.gap },
-});
