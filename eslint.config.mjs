@@ -24,6 +24,7 @@ const CORE_PARTS = {
   levelling: ['units', 'figures', 'room', 'coverings', 'flat'],
   planks: ['units', 'figures', 'room', 'coverings', 'flat'],
   heights: ['units', 'room', 'coverings', 'flat'],
+  under: ['units', 'room', 'heights'],
   verdict: [
     'units',
     'figures',

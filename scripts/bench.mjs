@@ -24,6 +24,7 @@ for (const name of [
   'strip',
   'drying',
   'heights',
+  'under',
   'api',
   'redraw',
   'drag',
@@ -53,6 +54,7 @@ await bench('critic');
 await bench('strip');
 await bench('drying');
 await bench('heights');
+await bench('under');
 const data = mkdtempSync(join(tmpdir(), 'maquette-bench-'));
 const server = spawn(
   process.execPath,

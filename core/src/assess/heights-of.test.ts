@@ -107,8 +107,14 @@ describe('two rooms that share a door', () => {
     }
     expect(there.toRead.some(({ of }) => of === 'beyond')).toBe(false);
     expect(heightsAfter({ ...kitchen, neighbours: [hall] }, AT, null).joined).toEqual([
-      { openingId: 'k-door', roomId: 'h', readBeyond: true },
+      { openingId: 'k-door', roomId: 'h', farId: 'h-door', readBeyond: true },
     ]);
+  });
+
+  test('levelling a room moves its own floor, and nothing of what was read of it from the other side', () => {
+    const poured = (levelMm: number) =>
+      heightsAfter({ ...kitchen, neighbours: [hall] }, AT, { levelMm }).judged.openings[0]!.step!.profiles.new.meanMm;
+    expect(poured(30) - poured(22)).toBeCloseTo(8, 6);
   });
 
   test('each reading beyond stands on what lay there at its time: over the next room’s carpet, or once it was up', () => {

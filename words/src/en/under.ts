@@ -1,0 +1,33 @@
+/** Why something cannot lie under a floor. */
+export const under = {
+  'under.damp': 'Damp comes first: nothing that is laid under a floor cures it.',
+  'under.onSoft': 'Old carpet or underlay lies beneath: it has to come up.',
+  'under.glued': 'A glued floor lies on its base: no underlay, and no loose film.',
+  'under.secondPad': 'The planks have a pad of their own: a second soft layer lets their joints work.',
+  'under.tooThick': 'It is {mm} thick; the covering takes {mostMm} at most.',
+  'under.kPaUnknown': 'How firm it is nobody has stated; {leastKPa} kPa are asked.',
+  'under.tooSoft': 'It gives way at {kPa} kPa; {leastKPa} kPa are asked.',
+  'under.sulfateShutIn':
+    'A calcium sulfate screed on the ground, and no membrane beneath it on record: a film would shut damp in.',
+  'under.noFilm': 'On a mineral base a floating floor asks for a taped film with an sd of {sdM} at least.',
+  'under.sealedTimber': 'Film and underlay together come to an sd of {sdM}: timber beneath could not dry.',
+  'under.crawlUnknown': 'Whether there is a crawl space beneath is not known.',
+  'under.crawlOpen': 'The ground of the crawl space is not covered, as far as is known.',
+  'under.heatedUnknown': 'Whether the floor is heated is not known.',
+  'under.rUnknown': 'How much heat it holds back is not stated on every sheet.',
+  'under.tooWarm': 'All that lies over the heating holds back {sumR} m²K/W; {mostR} is the most.',
+  'under.notRated': 'It is not rated for a heated floor.',
+  'under.ratingUnknown': 'Whether it is rated for a heated floor is not stated.',
+  'under.belowUnknown': 'Whether somebody lives below is not known.',
+  'under.dbUnknown': 'Somebody lives below: how much step noise it has to take away is not known.',
+  'under.noDb': 'Somebody lives below, and no figure for step noise is stated.',
+  'under.tooLoud': 'It takes {db} dB of step noise away; {askedDb} dB are asked.',
+  'under.dbElsewhere': 'Its step noise was measured on another kind of base.',
+  'under.bumps': 'Local bumps of {mm} are left; it takes up {takesMm}.',
+  'under.flatFirst':
+    'Flatness comes first: no underlay makes up for a floor that is not flat, a thicker one less than any.',
+  'under.wetFloating': 'In a wet room a floating floor asks for its maker’s leave.',
+  'under.wetSoft': 'In a wet room it would soak and rot.',
+  'under.fireUnknown': 'On an escape route the class the floor has with this under it is not known.',
+  'under.fireClass': 'With an underlay the floor is of class {is}; on this escape route {asked} is asked.',
+};
