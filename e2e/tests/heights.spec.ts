@@ -209,6 +209,20 @@ test('the ledger has every opening of the job once, marks what changes, and is s
   expect(drawing.text).toContain('Parlour, door in W1, to Hall');
 });
 
+test('the ledger stands over the floors as their chosen levelling leaves them, on asking', ONCE, async ({ page }) => {
+  await ledger(page);
+  const step = page.getByRole('link', { name: /^Landing, stair edge in W2/ });
+  const before = await step.getAttribute('aria-label');
+  await button(page, 'With the planned levelling').click();
+  await expect(page.getByText('Over each floor as the levelling chosen for it leaves it.')).toBeVisible();
+  await expect(page.getByText(/^Working out/)).toHaveCount(0, { timeout: 150_000 });
+  await expect(page.getByTestId('ledger-row')).toHaveCount(7);
+  // The landing is levelled beside its stair: the last riser is another.
+  expect(await step.getAttribute('aria-label')).not.toBe(before);
+  await button(page, 'As the floors lie today').click();
+  await expect(step).toHaveAttribute('aria-label', before!);
+});
+
 test('rooms lie in place on the storey by the openings they share, and one is moved and put back', async ({ page }) => {
   await ledger(page);
   await button(page, 'Storey').click();

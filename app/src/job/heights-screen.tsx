@@ -35,7 +35,8 @@ function Screen({ jobId }: { jobId: string }) {
   const palette = usePalette();
   const router = useRouter();
   const units = useUnits()[0];
-  const { book, rooms, left, failed } = useJobHeights(jobId);
+  const [isLevelled, setLevelled] = useState(false);
+  const { book, rooms, left, failed } = useJobHeights(jobId, isLevelled);
   const job = book.jobs.find(({ id }) => id === jobId);
   const [tab, setTab] = useState<(typeof TABS)[number]['tab']>('ledger');
   const rows = useMemo(() => ledgerRows(rooms, say), [rooms, say]);
@@ -55,7 +56,16 @@ function Screen({ jobId }: { jobId: string }) {
           </View>
         ) : null}
         {tab === 'ledger' ? (
-          <LedgerTab jobId={jobId} name={job?.name ?? 'job'} rows={rows} left={left} units={units} />
+          <LedgerTab
+            key={String(isLevelled)}
+            jobId={jobId}
+            name={job?.name ?? 'job'}
+            rows={rows}
+            left={left}
+            units={units}
+            isLevelled={isLevelled}
+            onLevelled={setLevelled}
+          />
         ) : tab === 'storey' ? (
           <StoreyTab rooms={rooms} units={units} />
         ) : (

@@ -3,6 +3,8 @@ import type { HeightsChoice } from '@maquette/core/heights';
 import { newOpening } from '@maquette/core/room';
 import { inWords } from '@maquette/words';
 import { ledgerRows } from './ledger-rows.ts';
+import type { LevellingPlan } from '@maquette/core/levelling';
+import { chosenOf, wayToWorkOut } from './levelled-heights.ts';
 import { takenChoice } from './taken-choice.ts';
 import type { RoomOfJob } from './use-job-heights.ts';
 
@@ -26,6 +28,7 @@ function room(id: string, known: boolean, readBeyond: boolean, more: object = {}
       room: { id, name: id, cardId: 'own', walls: [{ lengthMm: 4000, turnDeg: 90 }], openings: [opening, own] },
       ...more,
     } as unknown as RoomSet,
+    answers: [],
     heights: {
       judged: { openings: [judged(opening.id, known), judged(own.id, false)], fixtures: [], untied: [] },
       joined: [{ openingId: opening.id, roomId: 'other', readBeyond }],
@@ -84,7 +87,7 @@ test('a choice over the job becomes facts of each room: what goes down, what bec
     buildUps: [{ id: 'held', ...buildUp }],
     layerChoices: [],
   };
-  const sets = [room('a', true, false, facts).set];
+  const laid = [room('a', true, false, facts)];
   const answer = {
     rooms: [
       {
@@ -99,7 +102,7 @@ test('a choice over the job becomes facts of each room: what goes down, what bec
     ],
   } as unknown as LeastAnswer;
   const choice = { rooms: [{ roomId: 'a', systemId: 'x', pourMm: 20, litres: 50 }] } as unknown as HeightsChoice;
-  const changes = takenChoice(choice, answer, sets);
+  const changes = takenChoice(choice, answer, laid);
   expect(changes.map(({ kind, id, body }) => [kind, kind === 'buildUps' ? id : '', body])).toEqual([
     ['buildUps', 'held', buildUp],
     // What is up already is not chosen for any more.
@@ -109,16 +112,30 @@ test('a choice over the job becomes facts of each room: what goes down, what bec
     ['answers', '', { question: 'levelling/pour-least', answer: 6, note: '' }],
   ]);
   const dry = { rooms: [{ roomId: 'a', systemId: 'x', pourMm: null, litres: 0 }] } as unknown as HeightsChoice;
-  expect(takenChoice(dry, answer, sets).map(({ kind }) => kind)).toEqual(['buildUps', 'layerChoices']);
+  expect(takenChoice(dry, answer, laid).map(({ kind }) => kind)).toEqual(['buildUps', 'layerChoices']);
   // A pour that was chosen before is not planned any more.
-  const poured = { ...sets[0]!, answers: [{ id: 'w', question: 'levelling/way', answer: 'plane', note: '' }] };
+  const poured = { ...laid[0]!, answers: [{ id: 'w', question: 'levelling/way', answer: 'plane', note: '' }] };
   expect(takenChoice(dry, answer, [poured]).at(-1)).toMatchObject({
     id: 'w',
     body: { question: 'levelling/way', answer: 'fill' },
   });
   // Another covering is the room’s from then on.
   const other = { rooms: [{ roomId: 'a', systemId: 'y', pourMm: null, litres: 0 }] } as unknown as HeightsChoice;
-  const [card] = takenChoice(other, answer, sets);
+  const [card] = takenChoice(other, answer, laid);
   expect(card).toMatchObject({ kind: 'rooms', id: 'a', body: { cardId: 'other' } });
   expect(card!.body).not.toHaveProperty('id');
+});
+
+test('only a way that takes a programme is worked out before the levelled floor is known', () => {
+  const plan = (holds: boolean, nothingToDo = false) =>
+    ({ nothingToDo, planes: [{ levelMm: 4 }], fill: { holds } }) as unknown as LevellingPlan;
+  const chose = (answer: string) => [{ id: 'w', question: 'levelling/way', answer, note: '' }];
+  expect(wayToWorkOut(plan(true, true), chose('grind'))).toBeNull();
+  expect(wayToWorkOut(plan(true), [])).toBe('mixed');
+  expect(wayToWorkOut(plan(true), chose('plane'))).toBeNull();
+  expect(wayToWorkOut(plan(true), chose('fill'))).toBeNull();
+  expect(wayToWorkOut(plan(false), chose('fill'))).toBe('fill');
+  expect(wayToWorkOut(plan(true), chose('ramp'))).toBe('ramp');
+  expect(wayToWorkOut(plan(true), chose('panel'))).toBe('mixed');
+  expect(chosenOf(chose('grind'))).not.toBe(chosenOf(chose('fill')));
 });

@@ -67,7 +67,7 @@ export function LeastTab({ rooms, cards, currency, units }: Props) {
   };
   const nameOf = (roomId: string) => rooms.find(({ set }) => set.room.id === roomId)?.set.room.name ?? '';
   const take = async (choice: HeightsChoice, answer: LeastAnswer, index: number) => {
-    const written = await write('Chosen for the whole job', takenChoice(choice, answer, sets));
+    const written = await write('Chosen for the whole job', takenChoice(choice, answer, rooms));
     if (written.ok) setTaken(index);
     else setFailed(written.problems[0]?.message ?? null);
   };

@@ -25,20 +25,25 @@ interface Props {
   rows: readonly ShownRow[];
   left: number;
   units: UnitSystem;
+  /** Over the floors as their chosen levelling leaves them, or as they lie. */
+  isLevelled: boolean;
+  onLevelled: (isLevelled: boolean) => void;
 }
 
 /** Every opening of the job in one line: step, bar, packing, leaf and saw; what is bought, and what has changed since it was last seen. */
-export function LedgerTab({ jobId, name, rows, left, units }: Props) {
+export function LedgerTab({ jobId, name, rows, left, units, isLevelled, onLevelled }: Props) {
   const say = useSay();
   const { save, failed } = useSaveFile();
+  // What was seen over levelled floors is held against levelled floors.
+  const seenAs = isLevelled ? `${jobId}/levelled` : jobId;
   const [seen, setSeen] = useState<readonly LedgerRow[] | null>(null);
   useEffect(() => {
     let gone = false;
-    void seenLedger(jobId).then((held) => !gone && setSeen(held));
+    void seenLedger(seenAs).then((held) => !gone && setSeen(held));
     return () => {
       gone = true;
     };
-  }, [jobId]);
+  }, [seenAs]);
   const plain = useMemo(() => rows.map(({ row }) => row), [rows]);
   const changed = new Set(seen && left === 0 ? changedRows(seen, plain) : []);
   const figure = figuresOf(rows[0]?.set.figures ?? [], units);
@@ -47,6 +52,17 @@ export function LedgerTab({ jobId, name, rows, left, units }: Props) {
   const isSeen = seen !== null && changed.size === 0;
   return (
     <View style={styles.box}>
+      <Words size="small">
+        {isLevelled
+          ? 'Over each floor as the levelling chosen for it leaves it.'
+          : 'Over each floor as it lies today. Levelling that is still to be done may change the steps.'}
+      </Words>
+      <ButtonRow>
+        <Button
+          label={isLevelled ? 'As the floors lie today' : 'With the planned levelling'}
+          onPress={() => onLevelled(!isLevelled)}
+        />
+      </ButtonRow>
       {left > 0 ? <Words quiet>{`Working out ${counted(left, 'room')} …`}</Words> : null}
       {rows.length === 0 && left === 0 ? <Words>No opening is drawn in any room of this job yet.</Words> : null}
       {rows.map((shown) => (
@@ -80,7 +96,7 @@ export function LedgerTab({ jobId, name, rows, left, units }: Props) {
             label={seen ? 'Take the changes as seen' : 'Mark what changes from here on'}
             onPress={() => {
               setSeen(plain);
-              void keepSeen(jobId, plain);
+              void keepSeen(seenAs, plain);
             }}
           />
         ) : null}
@@ -148,7 +164,7 @@ function Row({ shown, changed, units }: { shown: ShownRow; changed: boolean; uni
   return (
     <Touch
       role="link"
-      label={`${title}: ${barWordsOf(row.bar, say)}, ${step}. ${more.join(', ')}${changed ? '. Changed' : ''}`}
+      label={`${title}: ${barWordsOf(row.bar, say)}${step === '' ? '' : `, ${step}`}. ${more.join(', ')}${changed ? '. Changed' : ''}`}
       onPress={() => router.push(`/rooms/${shown.set.room.id}/heights`)}
       testID="ledger-row"
     >

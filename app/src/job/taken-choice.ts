@@ -1,4 +1,4 @@
-import type { LeastAnswer, RoomSet } from '@maquette/core';
+import type { LeastAnswer } from '@maquette/core';
 import type { HeightsChoice } from '@maquette/core/heights';
 import { answerTo } from '@maquette/core/fields';
 import { POUR_LEAST, WAY_CHOSEN } from '@maquette/core/levelling';
@@ -6,25 +6,32 @@ import { layersLeft } from '@maquette/core/stripout';
 import { bodyOf } from '@maquette/facts';
 import { newId } from '../data/ids.ts';
 import type { Change } from '../data/write.ts';
+import type { RoomOfJob } from './use-job-heights.ts';
 
 /**
  * A choice over the job as facts: the build-up of each room, what becomes of its old floor, and where it is poured how high over its
  * highest place. Written together they are taken back together.
  */
-export function takenChoice(choice: HeightsChoice, { rooms }: LeastAnswer, sets: readonly RoomSet[]): Change[] {
+export function takenChoice(
+  choice: HeightsChoice,
+  { rooms }: LeastAnswer,
+  laid: readonly Pick<RoomOfJob, 'set' | 'answers'>[],
+): Change[] {
   return choice.rooms.flatMap(({ roomId, systemId, pourMm }): Change[] => {
     const of = rooms.find((room) => room.roomId === roomId);
     const system = of?.systems.find(({ id }) => id === systemId);
-    const set = sets.find(({ room }) => room.id === roomId);
-    if (!of || !system || !set) return [];
+    const room = laid.find(({ set }) => set.room.id === roomId);
+    if (!of || !system || !room) return [];
+    // What was chosen among ways is memory: it is not among what the room is judged by.
+    const { set, answers } = room;
     const answer = ({ question }: { question: string }, value: string | number): Change => ({
       kind: 'answers',
-      id: set.answers.findLast((one) => one.question === question)?.id ?? newId(),
+      id: answers.findLast((one) => one.question === question)?.id ?? newId(),
       roomId,
       body: { question, answer: value, note: '' },
     });
     // A pour that an earlier choice asked for is not planned any more.
-    const pouredBefore = answerTo(set.answers, WAY_CHOSEN) === 'plane';
+    const pouredBefore = answerTo(answers, WAY_CHOSEN) === 'plane';
     return [
       ...(system.cardId === set.room.cardId
         ? []

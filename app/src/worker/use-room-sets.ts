@@ -14,6 +14,8 @@ import { whenIdle } from '../data/when-idle.ts';
 export interface RoomToJudge {
   roomId: string;
   set: () => RoomSet;
+  /** Every answer of the room: what was chosen among ways too, which nothing is judged by. */
+  answers: () => RoomSet['answers'];
   writes: string;
 }
 
@@ -49,8 +51,16 @@ export function useRoomSets(book: ShownBook): RoomToJudge[] {
           return there ? [{ room: other, lists: there }] : [];
         });
         // Most rooms were judged before: the set is made of those alone that were not.
-        const set = () => maker.setOf(maker.factsOf(room, shown, book, testsOf, near), maker.room(room), card);
-        return [{ roomId: room.id, set, writes: writesOf(room, card.id, book, shown, like, near) }];
+        const facts = () => maker.factsOf(room, shown, book, testsOf, near);
+        const set = () => maker.setOf(facts(), maker.room(room), card);
+        return [
+          {
+            roomId: room.id,
+            set,
+            answers: () => facts().answers,
+            writes: writesOf(room, card.id, book, shown, like, near),
+          },
+        ];
       }),
     [book, lists, rooms, maker],
   );

@@ -13,7 +13,7 @@ const NOT_JUDGED: RoomLine = { verdict: 'measure', margin: '', next: '', read: 0
  * Judges rooms one after another in one worker; those whose facts are as they were when last judged are left out, unless the hour
  * has passed until which that holds.
  */
-export function judgeEach(questions: readonly RoomToJudge[]): () => void {
+export function judgeEach(questions: readonly Omit<RoomToJudge, 'answers'>[]): () => void {
   const desk = openDesk();
   let left = true;
   // Once in a round: what holds to the end of this minute would else be asked for again and again.
