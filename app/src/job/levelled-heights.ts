@@ -1,4 +1,4 @@
-import type { HeightsOfRoom, LevelledBy, RoomSet } from '@maquette/core';
+import type { LevelledBy, RoomSet } from '@maquette/core';
 import { answerTo } from '@maquette/core/fields';
 import { PLANE_CHOSEN, WAY_CHOSEN, type LevellingPlan, type WayId } from '@maquette/core/levelling';
 import { nowUtc } from '../data/ids.ts';
@@ -18,25 +18,21 @@ export function wayToWorkOut(plan: LevellingPlan, answers: RoomSet['answers']): 
   return way === 'grind' || way === 'ramp' ? way : 'mixed';
 }
 
-/** Heights of a room over the floor as its chosen levelling leaves it: the plan, the way where that takes a programme, then the heights. */
-export function askLevelled(
+/** What the chosen levelling does to the floor of a room: by its plan, or by the way that takes a programme. Null: nothing is done. */
+export function askChange(
   desk: Desk,
   { set, answers }: { set: RoomSet; answers: RoomSet['answers'] },
-  told: (heights: HeightsOfRoom | null, failed: string | null) => void,
+  told: (change: LevelledBy | null, failed: string | null) => void,
 ): void {
   const about = () => ({ set, atUtc: nowUtc() });
-  const heights = (after: LevelledBy | null) => desk.ask({ ...about(), kind: 'heights', after }, told);
   desk.ask({ ...about(), kind: 'plan' }, (plan, failed) => {
-    if (failed) return told(null, failed);
-    // Nothing is read yet: there is no floor to level.
-    if (!plan) return heights(null);
+    // Where nothing is read there is no floor to level.
+    if (failed || !plan) return told(null, failed);
     const [way, plane] = [answerTo(answers, WAY_CHOSEN), answerTo(answers, PLANE_CHOSEN)];
     const needs = wayToWorkOut(plan, answers);
-    if (needs === null) return heights(changeOf({ plan, programmes: {} }, way, plane));
+    if (needs === null) return told(changeOf({ plan, programmes: {} }, way, plane), null);
     desk.ask({ ...about(), kind: 'programme', way: needs, pace: 'live' }, (programmed, reason) =>
-      reason || !programmed
-        ? told(null, reason)
-        : heights(changeOf({ plan, programmes: { [needs]: programmed } }, way, plane)),
+      told(programmed && changeOf({ plan, programmes: { [needs]: programmed } }, way, plane), reason),
     );
   });
 }

@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { HeightsOfRoom, RoomSet } from '@maquette/core';
+import type { HeightsOfRoom, LevelledBy, RoomSet } from '@maquette/core';
 import { nowUtc } from '../data/ids.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
-import { openDesk } from '../worker/ask.ts';
-import { askLevelled, chosenOf } from './levelled-heights.ts';
-import { useRoomSets } from '../worker/use-room-sets.ts';
+import { openDesk, type Desk } from '../worker/ask.ts';
+import { askChange, chosenOf } from './levelled-heights.ts';
+import { useRoomSets, type RoomToJudge } from '../worker/use-room-sets.ts';
 
 /** A room of a job with its heights; null while they are worked out. */
 export interface RoomOfJob {
@@ -14,10 +14,62 @@ export interface RoomOfJob {
   heights: HeightsOfRoom | null;
 }
 
-interface Known {
+type Known = { writes: string } & ({ heights: HeightsOfRoom } | { change: LevelledBy | null });
+
+/** One thing to work out: what levels a room, or its heights; `writes` tells whether it was worked out before. */
+interface Task {
+  key: string;
+  isOf: 'change' | 'heights';
   writes: string;
-  heights: HeightsOfRoom;
+  run: (desk: Desk, told: (known: Known | null, failed: string | null) => void) => void;
 }
+
+/** What has to be known, in its order: over levelled floors first what levels each room, for a step stands between two of them. */
+function tasksOf(questions: readonly RoomToJudge[], isLevelled: boolean, known: ReadonlyMap<string, Known>): Task[] {
+  const ofChange = ({ roomId }: RoomToJudge) => `change/${roomId}`;
+  const changed = (question: RoomToJudge) => `${question.writes}/${chosenOf(question.answers())}`;
+  const changes: Task[] = isLevelled
+    ? questions.map((question): Task => ({
+        key: ofChange(question),
+        isOf: 'change',
+        writes: changed(question),
+        run: (desk, told) =>
+          askChange(desk, { set: question.set(), answers: question.answers() }, (change, failed) =>
+            told(failed ? null : { writes: changed(question), change }, failed),
+          ),
+      }))
+    : [];
+  const all = questions.map(changed).join('/');
+  const levelling = (question: RoomToJudge) => {
+    const held = known.get(ofChange(question));
+    return held && 'change' in held ? held.change : null;
+  };
+  return [
+    ...changes,
+    ...questions.map((question): Task => {
+      const writes = isLevelled ? all : question.writes;
+      return {
+        key: heightsKey(question.roomId, isLevelled),
+        isOf: 'heights',
+        writes,
+        run: (desk, told) => {
+          const others = new Map(
+            questions.flatMap((one): [string, LevelledBy][] => {
+              const change = isLevelled ? levelling(one) : null;
+              return change ? [[one.roomId, change]] : [];
+            }),
+          );
+          const after = others.get(question.roomId) ?? null;
+          desk.ask({ kind: 'heights', set: question.set(), atUtc: nowUtc(), after, others }, (heights, failed) =>
+            told(heights && { writes, heights }, failed),
+          );
+        },
+      };
+    }),
+  ];
+}
+
+const heightsKey = (roomId: string, isLevelled: boolean) => (isLevelled ? `levelled/${roomId}` : roomId);
 
 /**
  * One job with every room whose facts are here, each judged in turn in one worker; what has not changed is judged once. Over the floors as
@@ -37,45 +89,30 @@ export function useJobHeights(
   const questions = useRoomSets(own);
   const [known, setKnown] = useState<ReadonlyMap<string, Known>>(new Map());
   const [failed, setFailed] = useState<string | null>(null);
-  const asked = useMemo(
-    () =>
-      questions.map((question) => ({
-        ...question,
-        key: isLevelled ? `levelled/${question.roomId}` : question.roomId,
-        // What was chosen for the levelling moves the levelled floor alone.
-        writes: isLevelled ? `${question.writes}/${chosenOf(question.answers())}` : question.writes,
-      })),
-    [questions, isLevelled],
-  );
-  const next = useMemo(
-    () => asked.find(({ key, writes }) => known.get(key)?.writes !== writes) ?? null,
-    [asked, known],
-  );
+  const tasks = useMemo(() => tasksOf(questions, isLevelled, known), [questions, isLevelled, known]);
+  const undone = useMemo(() => tasks.filter(({ key, writes }) => known.get(key)?.writes !== writes), [tasks, known]);
+  const next = undone[0] ?? null;
   useEffect(() => {
     if (!next) return undefined;
-    const { key, writes, set, answers } = next;
     const desk = openDesk();
     let left = false;
-    const told = (heights: HeightsOfRoom | null, reason: string | null) => {
+    next.run(desk, (made, reason) => {
       if (left) return;
       setFailed(reason);
-      if (heights) setKnown((before) => new Map(before).set(key, { writes, heights }));
-    };
-    if (isLevelled) askLevelled(desk, { set: set(), answers: answers() }, told);
-    else desk.ask({ kind: 'heights', set: set(), atUtc: nowUtc(), after: null }, told);
+      if (made) setKnown((before) => new Map(before).set(next.key, made));
+    });
     return () => {
       left = true;
       desk.stop();
     };
-  }, [next, isLevelled]);
+  }, [next]);
   const rooms = useMemo(
     () =>
-      asked.map(({ key, set, answers }) => ({
-        set: set(),
-        answers: answers(),
-        heights: known.get(key)?.heights ?? null,
-      })),
-    [asked, known],
+      questions.map(({ roomId, set, answers }) => {
+        const held = known.get(heightsKey(roomId, isLevelled));
+        return { set: set(), answers: answers(), heights: held && 'heights' in held ? held.heights : null };
+      }),
+    [questions, known, isLevelled],
   );
-  return { book, rooms, left: asked.filter(({ key, writes }) => known.get(key)?.writes !== writes).length, failed };
+  return { book, rooms, left: undone.filter(({ isOf }) => isOf === 'heights').length, failed };
 }

@@ -54,7 +54,12 @@ type RoomAsk = FromFacts & { kind: 'line' | 'judge' | 'prove' | 'schools' | 'pla
 /** Planks laid over the floor as it is, or as a way would leave it. */
 type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
 /** Heights over the floor as a way would leave it; over the floor as it lies they come with the picture. */
-type HeightsAsk = FromFacts & { kind: 'heights'; after: LevelledBy | null };
+type HeightsAsk = FromFacts & {
+  kind: 'heights';
+  after: LevelledBy | null;
+  /** What levels the rooms it is joined to, by their ids; left out they lie as they are. */
+  others?: ReadonlyMap<string, LevelledBy>;
+};
 
 /** A way to be worked out by the programme, its nodes so many cells apart. */
 export type ProgrammeAsk = FromFacts & { kind: 'programme'; way: WayId; pace: Pace };

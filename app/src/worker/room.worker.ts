@@ -86,7 +86,7 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   const facts = setOf(ask);
   if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);
   if (ask.kind === 'plan') return planRoom(facts, ask.atUtc, { runner });
-  if (ask.kind === 'heights') return heightsAfter(facts, ask.atUtc, ask.after, { runner });
+  if (ask.kind === 'heights') return heightsAfter(facts, ask.atUtc, ask.after, { runner, others: ask.others });
   const assessment = assess(ask, facts);
   if (ask.kind === 'planks') return layPlanks(assessment, facts, ask.after);
   if (ask.kind === 'judge' || ask.kind === 'prove')

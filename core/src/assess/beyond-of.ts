@@ -1,4 +1,5 @@
 import { combined, levelsBeyond, placesAt, type BeyondLevel, type LevelFact } from '../heights/index.ts';
+import type { Change } from '../levelling/index.ts';
 import type { Opening } from '../room/index.ts';
 import { baseAlongOf } from './height-places.ts';
 import type { HeightGround } from './height-ground.ts';
@@ -7,6 +8,9 @@ import { addsOf, newFloor, type NewFloor } from './new-floor.ts';
 import { oldFloorAt } from './old-layers.ts';
 import type { RoomSet } from './room-set.ts';
 import { sightOf } from './sight.ts';
+
+/** What the levelling of another room does to its floor; null where it is taken as it lies. */
+export type LevelledOther = (other: RoomSet) => Pick<Change, 'fillMm' | 'grindMm'> | null;
 
 /** Levels beyond an opening, and whether they come from readings on its other side alone. */
 export interface Beyond {
@@ -30,6 +34,7 @@ export function beyondOf(
   here: Side,
   joined: readonly JoinedOpening[],
   groundOf: (other: RoomSet) => HeightGround,
+  levelledBy: LevelledOther = () => null,
 ): Map<string, Beyond> {
   return new Map(
     joined.flatMap((one): [string, Beyond][] => {
@@ -40,17 +45,31 @@ export function beyondOf(
       const there: Side = {
         set: other,
         ground,
-        floor: ground.state && newFloor(other, ground.strip, ground.state, null),
+        floor: ground.state && newFloor(other, ground.strip, ground.state, levelledBy(other)),
       };
       if (isOwn) {
         const addsMm = addsOf(other);
         const levels = surfaceRead(here, opening, { set: other, ground, side: far });
-        return [[opening.id, { levels: levels.map((level) => ({ ...level, addsMm })), readThere: false }]];
+        // What levels that room lifts or lowers what was read of it, and what it lays goes on top.
+        const made = levels.map((level) => ({
+          ...level,
+          levelMm: level.levelMm + levelledAt(there, far, Math.max(0, far.widthMm - level.alongMm)),
+          addsMm,
+        }));
+        return [[opening.id, { levels: made, readThere: false }]];
       }
       // Where one of the two floors is not read there yet nothing follows from it here, and nothing more has to be read beyond.
       return [[opening.id, { levels: seenFrom(here, opening, there, far), readThere: true }]];
     }),
   );
+}
+
+/** How much the levelling of a room lifts its floor at an opening, mm: below nothing where it is ground. */
+function levelledAt({ ground, floor }: Side, opening: Opening, alongMm: number): number {
+  if (!floor) return 0;
+  const { inside } = placesAt(ground.plan.corners, opening, [alongMm])[0]!;
+  const [bare, made] = [floor.bareAt(inside), floor.levelledBareAt(inside)];
+  return bare === null || made === null ? 0 : made - bare;
 }
 
 /** The surface that stays beyond an opening, over the datum of the room it was read from: what still lay on it then taken off. */
@@ -93,7 +112,8 @@ function seenFrom(here: Side, opening: Opening, there: Side, far: Opening): Beyo
       const [mine, theirs] = [surface(here, opening, alongMm), surface(there, far, level.alongMm)];
       if (mine === null || theirs === null) return [];
       // Of this side's own build-up nothing is left: it was added to what was read, and stands on the floor it is held against.
-      const at = (age: 'new' | 'used') => mine - level.levelMm + theirs + theirAdds[age];
+      const made = levelledAt(there, far, level.alongMm);
+      const at = (age: 'new' | 'used') => mine - level.levelMm + theirs + made + theirAdds[age];
       return [
         {
           ...level,

@@ -117,6 +117,24 @@ describe('two rooms that share a door', () => {
     expect(poured(30) - poured(22)).toBeCloseTo(8, 6);
   });
 
+  test('levelling the room beyond moves the step by as much, from whichever side it was read', () => {
+    const step = (from: RoomSet, other: RoomSet, levelMm: number | null) =>
+      heightsAfter({ ...from, neighbours: [other] }, AT, null, {
+        others: new Map(levelMm === null ? [] : [[other.room.id, { levelMm }]]),
+      }).judged.openings[0]!.step!.profiles.new.meanMm;
+    expect(step(kitchen, hall, 20) - step(kitchen, hall, 26)).toBeCloseTo(6, 6);
+    expect(step(hall, kitchen, 20) - step(hall, kitchen, 26)).toBeCloseTo(6, 6);
+    // Both sides levelled: the step of one is the step of the other, turned round.
+    const both = new Map([
+      ['h', { levelMm: 24 }],
+      ['k', { levelMm: 31 }],
+    ]);
+    const of = (from: RoomSet, other: RoomSet) =>
+      heightsAfter({ ...from, neighbours: [other] }, AT, both.get(from.room.id)!, { others: both }).judged.openings[0]!
+        .step!.profiles.new.meanMm;
+    expect(of(hall, kitchen)).toBeCloseTo(-of(kitchen, hall), 6);
+  });
+
   test('each reading beyond stands on what lay there at its time: over the next room’s carpet, or once it was up', () => {
     const carpet = newLayer('carpet', 'carpet', { thicknessMm: 9, year: 2015, yearOf: 'layer' });
     const up = { id: 't', key: 'layer/carpet', doneAt: '2026-05-04T12:00:00.000Z', note: '' };

@@ -21,7 +21,7 @@ import { distanceMm, pointOnWall, type Opening, type Plan, type PointMm } from '
 import { layersLeft } from '../stripout/index.ts';
 import { breaksOfRun, type RunThrough } from './breaks-of-run.ts';
 import { baseAlongOf, heightPlaces, type HeightPlace } from './height-places.ts';
-import { beyondOf } from './beyond-of.ts';
+import { beyondOf, type LevelledOther } from './beyond-of.ts';
 import type { HeightGround } from './height-ground.ts';
 import { joinedOpenings } from './joined-openings.ts';
 import { addsOf, newFloor } from './new-floor.ts';
@@ -99,7 +99,7 @@ const newestOf = <F, K>(facts: readonly F[], about: (fact: F) => K): Map<K, F> =
 
 /**
  * Heights of a room over the floor it will have: `change` is the levelling that is to be done, null where none is. `groundOf`
- * knows the floors of the rooms it is joined to.
+ * knows the floors of the rooms it is joined to, `levelledBy` what levels those.
  */
 export function heightsOf(
   set: RoomSet,
@@ -107,6 +107,7 @@ export function heightsOf(
   change: Pick<Change, 'fillMm' | 'grindMm'> | null,
   groundOf: (other: RoomSet) => HeightGround,
   waysOut: HeightsOfRoom['waysOut'] = waysOutOf(set.room, ground.plan),
+  levelledBy?: LevelledOther,
 ): HeightsOfRoom {
   const { room, card } = set;
   const { plan, strip, state } = ground;
@@ -117,7 +118,7 @@ export function heightsOf(
   const rules = openingRulesOf(set, figure);
   const addsMm = addsOf(set);
   const base = floor ? baseAlongOf(plan, room, floor) : () => [];
-  const beyond = beyondOf({ set, ground, floor }, joined, groundOf);
+  const beyond = beyondOf({ set, ground, floor }, joined, groundOf, levelledBy);
   const beyondAt = (openingId: string) =>
     beyond.get(openingId)?.levels ?? levelsBeyond(set.levels, openingId, sightOf(state), base);
   const lyingMm = thicknessAt(room, layersLeft(set));

@@ -18,18 +18,32 @@ function pouredTo(levelMm: number, state: FlatState | null): Pick<Change, 'fillM
   );
 }
 
-/** Heights of a room over the floor as some levelling leaves it; null: as it lies. */
+/** What is known beside the room: what judged it before, and what levels the rooms it is joined to, by their ids. */
+interface HeightsWith extends Pick<AssessOptions, 'runner'> {
+  others?: ReadonlyMap<string, LevelledBy>;
+}
+
+/** Heights of a room over the floor as some levelling leaves it; null: as it lies. Rooms beyond lie as they are told to be levelled. */
 export function heightsAfter(
   set: RoomSet,
   atUtc: string,
   levelled: LevelledBy | null,
-  { runner = roomRunner() }: Pick<AssessOptions, 'runner'> = {},
+  { runner = roomRunner(), others = new Map() }: HeightsWith = {},
 ): HeightsOfRoom {
   const { states } = runner.run(set, atUtc, { parts: ['outline', 'strip', 'surface'] });
   // Each part's state is what it says it makes.
   const of = <P extends 'outline' | 'strip' | 'surface'>(part: P) => states.get(part) as PartStates[P];
   const memo = new Map<string, unknown>();
   const ground = { plan: of('outline'), strip: of('strip'), state: of('surface').state };
-  const change = levelled && 'levelMm' in levelled ? pouredTo(levelled.levelMm, ground.state) : levelled;
-  return heightsOf(set, ground, change, neighbourGround(memo, atUtc), keptWaysOut(memo, set.room, ground.plan));
+  const groundOf = neighbourGround(memo, atUtc);
+  const changed = (by: LevelledBy | null, state: FlatState | null) =>
+    by && 'levelMm' in by ? pouredTo(by.levelMm, state) : by;
+  return heightsOf(
+    set,
+    ground,
+    changed(levelled, ground.state),
+    groundOf,
+    keptWaysOut(memo, set.room, ground.plan),
+    (other) => changed(others.get(other.room.id) ?? null, groundOf(other).state),
+  );
 }
