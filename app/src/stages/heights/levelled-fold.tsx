@@ -30,7 +30,7 @@ export function LevelledFold({
         <>
           <Words size="small">
             {levelled.heights
-              ? 'By the floor as the planned levelling leaves it; rooms beyond count as they lie. The door ledger counts the levelling of both.'
+              ? 'By the floor as the planned levelling leaves it; rooms beyond count as they lie. The door ledger counts the levelling of both. The verdict below stands by the floor as it lies today.'
               : asked
                 ? `Working out the levelling${planned.progress ? `, ${Math.round(planned.progress.share * 100)} %` : ''} …`
                 : 'By the floor as it lies today. It is still to be levelled, which may change the steps.'}
