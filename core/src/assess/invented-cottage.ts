@@ -82,3 +82,12 @@ export const staffLevel = (
   takenAt,
   note: '',
 });
+
+/** A room with the floor beyond its door read at both ends, over its datum, mm. */
+export const withLevels = (set: RoomSet, startMm: number, endMm = startMm): RoomSet => ({
+  ...set,
+  levels: [
+    staffLevel(set, 'beyond', `${set.room.id}-door`, 0, startMm),
+    staffLevel(set, 'beyond', `${set.room.id}-door`, 800, endMm),
+  ],
+});

@@ -4,7 +4,7 @@ import { highsMixed, type LevelFact, type SolveMixed } from '../heights/index.ts
 import { newLayer } from '../layers/index.ts';
 import { newFixture } from '../room/index.ts';
 import { leastStepsOf, type LeastWith } from './least-room.ts';
-import { readRoom, staffLevel } from './invented-cottage.ts';
+import { readRoom, staffLevel, withLevels } from './invented-cottage.ts';
 import type { RoomSet } from './room-set.ts';
 
 const AT = '2026-05-05T08:00:00.000Z';
@@ -17,10 +17,6 @@ beforeAll(async () => {
 });
 
 const share = { sharedId: 's', beyond: 'planks' } as const;
-const withLevels = (set: RoomSet, mm: number): RoomSet => ({
-  ...set,
-  levels: [0, 800].map((along) => staffLevel(set, 'beyond', `${set.room.id}-door`, along, mm)),
-});
 const joined = (a: RoomSet, b: RoomSet): RoomSet[] => [
   { ...a, neighbours: [b] },
   { ...b, neighbours: [a] },

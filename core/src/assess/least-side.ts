@@ -1,10 +1,11 @@
 import type { FigureOf } from '../figures/index.ts';
-import { levelFrom, type HeightSample, type LevelOf } from '../heights/index.ts';
+import type { HeightSample, LevelOf } from '../heights/index.ts';
 import type { LevellingPlan } from '../levelling/index.ts';
 import type { Fixture, PointMm } from '../room/index.ts';
 import type { RoomRunner } from './assess-room.ts';
 import type { HeightGround } from './height-ground.ts';
 import { baseAlongOf } from './height-places.ts';
+import { levelsOfRoom } from './levels-of.ts';
 import type { NewFloor } from './new-floor.ts';
 import type { RoomSet } from './room-set.ts';
 import { sightOf } from './sight.ts';
@@ -36,12 +37,12 @@ export const highestOf = (side: Side, places: readonly PointMm[]): HeightSample 
     .reduce((highest, one) => (one && (!highest || one.keptMm > highest.keptMm) ? one : highest), null);
 
 /** Levels of something as they were read, by staff, tape or eye, over the room's own datum, mm. */
-export const readOf = ({ set, ground, floor }: Side, of: LevelOf, aboutId: string): number[] => {
-  const [sight, base] = [sightOf(ground.state), baseAlongOf(ground.plan, set.room, floor)];
-  return set.levels.flatMap((level) =>
-    level.of === of && level.aboutId === aboutId ? (levelFrom(level, sight, base)?.levelMm ?? []) : [],
-  );
-};
+export const readOf = ({ set, ground, floor }: Side, of: LevelOf, aboutId: string): number[] =>
+  levelsOfRoom(
+    set,
+    sightOf(ground.state),
+    baseAlongOf(ground.plan, set.room, floor),
+  )(of, aboutId).map(({ levelMm }) => levelMm);
 
 export const fixtureOf = ({ set }: Side, fixtureId: string): Fixture | undefined =>
   set.room.fixtures.find(({ id }) => id === fixtureId);

@@ -1,4 +1,5 @@
-import { cutPart, type CutLine, type Region } from '../room/index.ts';
+import type { CutLine, Region } from '../room/index.ts';
+import { band } from './band.ts';
 
 /** A panel as it is sold, its grain along its length, mm. */
 export interface PanelMake {
@@ -60,11 +61,6 @@ const ALONG = (mm: number): CutLine => ({ a: 1, b: 0, c: mm });
 const RULE_WEIGHT = { 'long-seam': 1e4, 'end-seam': 1e4, ends: 1e2, small: 1 } as const;
 /** A crumb left by a cut is none, mm. */
 const CRUMB_MM = 0.5;
-
-function band(region: Region, line: (mm: number) => CutLine, lowMm: number, highMm: number): Region {
-  const over = region.flatMap((part) => cutPart(part, line(lowMm)).high);
-  return over.flatMap((part) => cutPart(part, line(highMm)).low);
-}
 
 const reach = (part: Region[number], axis: 0 | 1): [number, number] => {
   const places = part[0]!.map((point) => point[axis]);

@@ -1,4 +1,5 @@
 import { cutPart, regionAreaM2, regionOf, without, type CutLine, type Polygon, type Region } from '../room/index.ts';
+import { band } from './band.ts';
 
 /** Material that is rolled out: an underlay that is butted, or a film that laps. */
 export interface RollMake {
@@ -63,12 +64,6 @@ export function grown(outline: Polygon, byMm: number): Polygon {
 const regionGrown = ({ outline, islands }: RolledFloor, byMm: number): Region =>
   without(regionOf(grown(outline, byMm)), ...islands.map((island) => regionOf(grown(island, -byMm))));
 
-/** What lies between two lines across the strips, part by part. */
-function between(region: Region, across: (mm: number) => CutLine, lowMm: number, highMm: number): Region {
-  const over = region.flatMap((part) => cutPart(part, across(lowMm)).high);
-  return over.flatMap((part) => cutPart(part, across(highMm)).low);
-}
-
 /** A seam a hair from an edge of the floor is that edge, mm. */
 const HAIR_MM = 0.5;
 
@@ -100,7 +95,7 @@ export function stripsOf(
     const covered = begun === 'low' ? near + lapMm >= highest - HAIR_MM : near - lapMm <= lowest + HAIR_MM;
     if (k > 0 && covered) break;
     const [low, high] = [Math.max(lowest, bandLow), Math.min(highest, bandHigh)];
-    for (const part of between(region, across, low, high)) {
+    for (const part of band(region, across, low, high)) {
       const reach = part[0]!.map((point) => point[along]);
       const width = part[0]!.map((point) => point[over]);
       const startsMm = Math.min(...reach);
