@@ -24,7 +24,7 @@ const CORE_PARTS = {
   levelling: ['units', 'figures', 'room', 'coverings', 'flat'],
   planks: ['units', 'figures', 'room', 'coverings', 'flat'],
   heights: ['units', 'room', 'coverings', 'flat'],
-  under: ['units', 'room', 'heights'],
+  under: ['units', 'room', 'coverings', 'heights'],
   verdict: [
     'units',
     'figures',
@@ -40,6 +40,7 @@ const CORE_PARTS = {
     'flat',
     'levelling',
     'heights',
+    'under',
   ],
   // The evidence goes through every kind of fact there is.
   formats: [

@@ -24,3 +24,9 @@ export {
 } from './assess/picture.ts';
 export { roomSet, type RoomSet } from './assess/room-set.ts';
 export type { ShownLevel } from './assess/shown-level.ts';
+export type { JudgedOption, UnderOfRoom } from './assess/under-of.ts';
+export type { YearOfRoom } from './assess/under-year.ts';
+export type { HeatOfRoom } from './assess/under-heat.ts';
+export { underPlanOf, type UnderPlan } from './assess/under-plan.ts';
+export type { PanelsOfJob, PanelsOfRoom, ShownPanel } from './assess/panel-job.ts';
+export type { RollsOfJob, ShownStrip } from './assess/roll-job.ts';

@@ -1,6 +1,7 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { ruleWords, SHIPPED_CARDS, strictness, type CoveringCard, isShipped } from '@maquette/core/coverings';
+import { CardFiles } from './card-files.tsx';
 import { newId } from '../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import { useBook } from '../data/use-facts.ts';
@@ -47,6 +48,10 @@ export function CardsScreen() {
           A card holds what the covering’s sheet asks of the floor. Shipped cards are generic: copy one and write in the
           maker’s figures.
         </Words>
+        <ButtonRow>
+          <Button label="Underlays, films, membranes, panels" onPress={() => router.push('/cards/under')} />
+        </ButtonRow>
+        <CardFiles kind="cards" />
         {[...own, ...SHIPPED_CARDS].map((card) => (
           <View key={card.id} style={[styles.card, { borderColor: palette.rule }]}>
             <Words bold size="large">

@@ -92,3 +92,11 @@ test('a read that brought nothing is made again soon, one with something to show
   expect(nextRead(12_000)({ state: { data: undefined } })).toBeLessThan(3_000);
   expect(nextRead(12_000)({ state: { data: {} } })).toBe(12_000);
 });
+
+test('two screens that ask for different rooms each get theirs as the same object, however they take turns', () => {
+  queries.setQueryData(['room', 'r'], emptyRoom());
+  const [some, others] = [['r'], ['r', 's']];
+  const [first, second] = [store.rooms(some), store.rooms(others)];
+  expect(store.rooms(some)).toBe(first);
+  expect(store.rooms(others)).toBe(second);
+});

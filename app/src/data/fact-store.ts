@@ -107,8 +107,8 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
   /** Facts answered while some read was on its way: that read may have been made before they were stored. */
   const meanwhile: Answered[] = [];
   let reading = 0;
-  /** What `rooms` gave last: given again while every room is the same. */
-  let several: readonly ShownRoomLists[] = [];
+  /** What `rooms` gave last for the same rooms: given again while each is the same. Several screens may ask for different ones. */
+  const several = new Map<string, readonly ShownRoomLists[]>();
 
   const inScope = (kind: FactKind, fact: object, roomId: string | null) =>
     roomId === null ? isBookKind(kind) : !isBookKind(kind) && (fact as { roomId?: string }).roomId === roomId;
@@ -167,8 +167,11 @@ export function createFactStore(queries: QueryClient, outbox: Pick<Outbox, 'get'
       ),
     rooms(roomIds) {
       const now = roomIds.map(store.room);
-      if (now.length !== several.length || now.some((lists, i) => lists !== several[i])) several = now;
-      return several;
+      const name = roomIds.join(' ');
+      const before = several.get(name);
+      if (before && now.every((lists, i) => lists === before[i])) return before;
+      several.set(name, now);
+      return now;
     },
     isUnsent: (roomId) =>
       outbox.get().waiting.some((w) => w.kind === 'rooms' && w.id === roomId && w.baseVersion === 0),

@@ -22,6 +22,19 @@ export function writesOf(
   const card = book.cards.find(({ id }) => id === cardId)?.writeId ?? cardId;
   const job = book.jobs.find(({ id }) => id === room.jobId)?.writeId ?? '';
   const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => f.writeId);
+  const under = [book.underlays, book.films, book.membranes, book.panels].flatMap((cards) =>
+    cards.map((own) => own.writeId),
+  );
   const facts = Object.values(shown).flatMap((list) => list.map((fact) => fact.writeId));
-  return [room.writeId, card, job, like.otherAreaM2, like.writes, ...figures, ...facts, nearWrites(near)].join(' ');
+  return [
+    room.writeId,
+    card,
+    job,
+    like.otherAreaM2,
+    like.writes,
+    ...figures,
+    ...under,
+    ...facts,
+    nearWrites(near),
+  ].join(' ');
 }

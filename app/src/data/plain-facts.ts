@@ -5,6 +5,7 @@ import type { OwnFigure } from '@maquette/core/figures';
 import type { CountryFacts } from '@maquette/core/hazards';
 import { CHALKED, CHOSEN_OF_WAYS } from '@maquette/core/levelling/facts';
 import { floorAreaM2, type RoomFacts } from '@maquette/core/room';
+import type { UnderCards } from '@maquette/core/under';
 import {
   bodyOf,
   firstPlaceOf,
@@ -90,6 +91,16 @@ export function createPlainFacts() {
     return list;
   }
 
+  /** Cards of one's own of what lies under planks, each list the same while none of its cards changes. */
+  const underCardsOf = (book: ShownBookLists): UnderCards =>
+    // Each list holds the facts of its kind: they passed their class when they were entered.
+    listsOf(UNDER_KINDS, (kind) =>
+      kept(
+        `book/${kind}`,
+        book[kind].map((card) => plain(kind, card)),
+      ),
+    ) as object as UnderCards;
+
   /** Joined rooms as their floors are judged from: the same objects while nothing of them changes. */
   function neighboursOf(scope: string, near: readonly Near[], book: ShownBookLists, ofJob: OfJob): RoomSet[] {
     const sets = near.flatMap(({ room, lists: shown }): RoomSet[] => {
@@ -150,6 +161,7 @@ export function createPlainFacts() {
       const job = book.jobs.find((other) => other.id === room.jobId);
       const figures = book.figures.filter((f) => f.jobId === room.jobId).map((f) => plain('figures', f));
       const ofJob: OfJob = {
+        underCards: keptValue('under-cards', underCardsOf(book), sameFields),
         figures: kept(`${scope}/figures`, figures) as readonly OwnFigure[],
         country: keptValue<CountryFacts>(
           `${scope}/country`,
@@ -174,8 +186,9 @@ export function createPlainFacts() {
 }
 
 const NONE: never[] = [];
+const UNDER_KINDS = ['underlays', 'films', 'membranes', 'panels'] as const;
 /** What of its job bears on every room alike. */
-type OfJob = Pick<RoomSet, 'figures' | 'country'>;
+type OfJob = Pick<RoomSet, 'figures' | 'country' | 'underCards'>;
 
 /** Damp tests of a room as this device last heard of them. */
 const TOLD_BY = ['dampTests', 'dampReadings', 'airReadings', 'airLogs', 'answers'] as const;

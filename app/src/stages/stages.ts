@@ -9,9 +9,10 @@ import sound from './sound/index.tsx';
 import type { StageFront } from './stage.ts';
 import type { CoursePlank } from './stage-props.ts';
 import strip from './strip/index.tsx';
+import under from './under/index.tsx';
 
 /** The stages of a room, in the order of the work: course, keys, addresses and marks follow from this list. */
-export const STAGES = [room, strip, damp, sound, flat, level, heights] as const;
+export const STAGES = [room, strip, damp, sound, flat, level, heights, under] as const;
 export type Stage = (typeof STAGES)[number]['id'];
 
 export function isStage(value: unknown): value is Stage {

@@ -1,5 +1,5 @@
 import type { CoveringCard } from '@maquette/core/coverings';
-import type { LeastAnswer, LevelledBy, RoomPicture, RoomSet, SurfacePicture } from '@maquette/core';
+import type { LeastAnswer, LevelledBy, RoomPicture, RoomSet, SurfacePicture, UnderPlan } from '@maquette/core';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
@@ -80,6 +80,7 @@ export type Ask =
   | PlanksAsk
   | HeightsAsk
   | { id: number; kind: 'least'; rooms: RoomSet[]; coverings: CoveringCard[]; atUtc: string }
+  | { id: number; kind: 'under'; rooms: RoomSet[] }
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
@@ -111,6 +112,8 @@ export interface Answers {
   planks: PlanksAnswer | null;
   heights: NonNullable<RoomPicture['heights']>;
   least: LeastAnswer;
+  /** Panels and rolls of all rooms of a job. */
+  under: UnderPlan;
   forecast: DryingForecast;
   scan: ScanAnswer;
   text: TextAnswer;

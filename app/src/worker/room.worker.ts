@@ -8,6 +8,7 @@ import {
   planRoom,
   roomRunner,
   surfacePicture,
+  underPlanOf,
 } from '@maquette/core';
 import type { RoomAssessment, RoomRunner, RoomSet, SurfacePicture } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
@@ -73,6 +74,7 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     return forecastProbe(probe, limitPercent, plan, undefined, progress);
   }
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
+  if (ask.kind === 'under') return underPlanOf(ask.rooms, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'least') {

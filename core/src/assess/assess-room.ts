@@ -10,6 +10,7 @@ import { PARTS } from './parts.ts';
 import type { PartName, PartStates } from './room-part.ts';
 import type { RoomSet } from './room-set.ts';
 import { createRunner, type Runner } from './runner.ts';
+import type { UnderOfRoom } from './under-of.ts';
 
 /** Everything that is said of one room. */
 export interface RoomAssessment {
@@ -28,6 +29,8 @@ export interface RoomAssessment {
   laidOver: BaseKind;
   /** Null where heights were left out. */
   heights: HeightsOfRoom | null;
+  /** Null where what lies under the planks was left out. */
+  under: UnderOfRoom | null;
   /** Null where damp was left out. */
   damp: DampState | null;
   /** The earliest time at which the same facts would be judged otherwise; null: at no time. */
@@ -50,9 +53,9 @@ export interface AssessOptions {
   surfaced?: (floor: FloorSurface) => void;
 }
 
-/** What parts say by themselves, so that no line speaks against another: work on the floor comes after what is stopped (a door or a stair does not hold it up), and none is advised that is closed. */
+/** What parts say by themselves, so that no line speaks against another: work on the floor comes after what is stopped (neither a door or a stair holds it up, nor what is laid over it), and none is advised that is closed. */
 function agreed(criteria: readonly Criterion[], { grind }: RoomAssessment['surfaceGates']): Criterion[] {
-  const stopped = criteria.find(({ verdict, part }) => verdict === 'stop' && part !== 'heights');
+  const stopped = criteria.find(({ verdict, part }) => verdict === 'stop' && part !== 'heights' && part !== 'under');
   return criteria.map((c) => {
     if (c.part !== 'flat' || c.verdict !== 'work') return c;
     if (stopped) return { ...c, next: say('verdict.afterStop', { title: lower(stopped.title) }) };
@@ -64,7 +67,7 @@ function agreed(criteria: readonly Criterion[], { grind }: RoomAssessment['surfa
 
 const codeOf = (said: Sayable): string | null => (typeof said === 'object' && 'code' in said ? said.code : null);
 
-const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat', 'heights'];
+const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat', 'heights', 'under'];
 
 /**
  * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at:
@@ -101,6 +104,7 @@ export function assessRoom(
     surfaceGates: strip.surfaceGates,
     laidOver: strip.laidOver,
     heights: of('heights') ?? null,
+    under: of('under') ?? null,
     damp: of('damp')?.state ?? null,
     validUntil,
   };

@@ -7,6 +7,7 @@ import { dampContextOf } from './damp-context.ts';
 import { outline, strip, surface } from './floor-parts.ts';
 import { heights } from './heights-part.ts';
 import { levelJob, levelling } from './level-parts.ts';
+import { under } from './under-part.ts';
 import type { RoomPart } from './room-part.ts';
 
 /** Moisture of the floor and air of the room. */
@@ -26,7 +27,7 @@ const damp: RoomPart<'damp', 'strip'> = {
     'marks',
   ],
   needs: ['strip'],
-  judge(set, needs, atUtc) {
+  judge(set, needs, atUtc, { memo }) {
     const context = dampContextOf(set, needs.strip.context, atUtc);
     // What was tested in other rooms ages as well.
     const elsewhere = set.like.others ?? [];
@@ -34,13 +35,13 @@ const damp: RoomPart<'damp', 'strip'> = {
       (list) => list.length > 0,
     );
     // Ages are told to the minute: with something read, what is said holds to the end of this one.
-    return { state: { context, state: judgeDamp(context) }, validUntil: timed ? context.atUtc : null };
-  },
-  criteria({ context, state }, set, { strip }, _atUtc, { memo }) {
-    const open = openMarks(set.room, set, context.figure, underfootOf(set.room, strip.context.facts));
+    const state = judgeDamp(context);
+    const open = openMarks(set.room, set, context.figure, underfootOf(set.room, needs.strip.context.facts));
     const signs = open.flatMap(({ mark }) => (WATER_SIGNS.includes(mark.kind) ? [mark] : []));
-    return dampCriteria(context, state, memo, signs);
+    const criteria = dampCriteria(context, state, memo, signs);
+    return { state: { context, state, criteria }, validUntil: timed ? context.atUtc : null };
   },
+  criteria: ({ criteria }) => criteria,
 };
 
 /** Damage found and the floor gone over. */
@@ -71,10 +72,12 @@ const flat: RoomPart<'flat', 'outline' | 'surface', 'sure'> = {
   reads: ['room', 'card', 'marks', 'works', 'readings'],
   needs: ['outline', 'surface'],
   hears: ['sure'],
-  judge: () => ({ state: null, validUntil: null }),
-  criteria: (_state, set, { outline: plan, surface: { state }, sure: chance }) =>
-    flatCriteria(set.room, plan, set.card, state, set, chance ?? null, set),
+  judge: (set, { outline: plan, surface: { state }, sure: chance }) => ({
+    state: { criteria: flatCriteria(set.room, plan, set.card, state, set, chance ?? null, set) },
+    validUntil: null,
+  }),
+  criteria: ({ criteria }) => criteria,
 };
 
 /** Every part in the order in which it is judged. */
-export const PARTS = [outline, strip, damp, sound, surface, sure, flat, heights, levelJob, levelling] as const;
+export const PARTS = [outline, strip, damp, sound, surface, sure, flat, heights, under, levelJob, levelling] as const;

@@ -23,6 +23,7 @@ import {
 } from '../flat/index.ts';
 import type { RoomAssessment } from './assess-room.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
+import type { UnderOfRoom } from './under-of.ts';
 import type { DampState } from '../damp/index.ts';
 import type { BaseKind, PointMm, RoomFacts } from '../room/index.ts';
 import { shownFailure, type ShownFailure } from './shown-failure.ts';
@@ -97,6 +98,8 @@ export interface RoomPicture {
   damp: DampState | null;
   /** Null where heights were left out. */
   heights: HeightsOfRoom | null;
+  /** Null where it was left out. */
+  under: UnderOfRoom | null;
 }
 
 /** What is drawn of the surface before anything is judged. */
@@ -159,8 +162,21 @@ export function pictureOf(
   works: readonly LevellingWork[] = [],
   drawn?: SurfacePicture | null,
 ): RoomPicture {
-  const { verdict, criteria, plan, spacingMm, stations, flat, chance, strip, surfaceGates, laidOver, damp, heights } =
-    assessment;
+  const {
+    verdict,
+    criteria,
+    plan,
+    spacingMm,
+    stations,
+    flat,
+    chance,
+    strip,
+    surfaceGates,
+    laidOver,
+    damp,
+    heights,
+    under,
+  } = assessment;
   const achieved = achievedOf(works, flat?.heights.heights ?? []);
   const blank = {
     verdict,
@@ -191,6 +207,7 @@ export function pictureOf(
     laidOver,
     damp,
     heights,
+    under,
   };
   if (!flat) return blank;
   return {

@@ -2,10 +2,12 @@ import type { DampContext, DampState } from '../damp/index.ts';
 import type { FailureChance, FlatState, Station } from '../flat/index.ts';
 import type { LevellingJob, LevellingPlan } from '../levelling/index.ts';
 import type { Plan } from '../room/index.ts';
+import type { OwnCriterion } from '../verdict/index.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
 import type { Part } from './part.ts';
 import type { RoomSet } from './room-set.ts';
 import type { StripState } from './strip-state.ts';
+import type { UnderOfRoom } from './under-of.ts';
 
 /** States of the parts, by their names: what one may need of another. */
 export interface PartStates {
@@ -15,8 +17,9 @@ export interface PartStates {
   sound: null;
   surface: SurfaceState;
   sure: FailureChance | null;
-  flat: null;
+  flat: FlatJudged;
   heights: HeightsOfRoom;
+  under: UnderOfRoom;
   levelJob: LevelWork | null;
   levelling: LevellingPlan | null;
 }
@@ -34,6 +37,11 @@ export type RoomPart<Id extends PartName, Needs extends PartName = never, Hears 
 export interface DampJudged {
   context: DampContext;
   state: DampState;
+  criteria: OwnCriterion[];
+}
+
+export interface FlatJudged {
+  criteria: OwnCriterion[];
 }
 
 export interface SurfaceState {

@@ -4,6 +4,7 @@ import type { OwnFigure } from '../figures/index.ts';
 import type { CountryFacts } from '../hazards/index.ts';
 import { STATED, type RoomFactLists } from '../kinds/index.ts';
 import type { RoomFacts } from '../room/index.ts';
+import { NO_UNDER_CARDS, type UnderCards } from '../under/index.ts';
 
 /**
  * Everything one room is judged from: its own facts, and what of its job bears on it. Judgements are kept by the identity of
@@ -12,6 +13,8 @@ import type { RoomFacts } from '../room/index.ts';
 export interface RoomSet extends RoomFactLists {
   room: RoomFacts;
   card: CoveringCard;
+  /** Cards of one's own of what lies under planks; those that ship are known. */
+  underCards: UnderCards;
   /** The job's own figures, its country, and its other rooms on a like base. */
   figures: readonly OwnFigure[];
   country: CountryFacts;
@@ -39,6 +42,7 @@ export function roomSet(
 ): RoomSet {
   return {
     ...noFacts(),
+    underCards: NO_UNDER_CARDS,
     figures: [],
     country: NO_COUNTRY,
     like: NO_DAMP_FACTS.like,

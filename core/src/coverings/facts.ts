@@ -43,6 +43,57 @@ export const STEP_MM = { min: 0.1, max: 5 } as const;
 export const LONGEST_RUN_M = { min: 2, max: 100 } as const;
 const COST_M2_MOST = 1000;
 
+/** What a sheet says to something asked: yes, no, or nothing. */
+export const STATED_WORDS = ['unsaid', 'yes', 'no'] as const;
+export type StatedWord = (typeof STATED_WORDS)[number];
+/** As a rule reads it: null where the sheet says nothing. */
+export const asFlag = (word: StatedWord): boolean | null => (word === 'unsaid' ? null : word === 'yes');
+
+/** Reaction to fire of a floor, the worst first (EN 13501-1). */
+export const FIRE_CLASSES = ['Ffl', 'Efl', 'Dfl', 'Cfl', 'Bfl', 'A2fl', 'A1fl'] as const;
+export type FireClass = (typeof FIRE_CLASSES)[number];
+
+/** What a sheet says of what lies under its planks and of their boxes; null and `unsaid`: it says nothing. */
+export const UNDER_PLANKS = {
+  heatRated: oneOf(...STATED_WORDS),
+  rM2KW: orNull(figure(0, 0.5)),
+  sdM: orNull(figure(0.01, 5000, 'm')),
+  /** A soft layer under planks with a pad of their own. */
+  softAllowed: oneOf(...STATED_WORDS),
+  mostSoftMm: orNull(figure(0, 10, 'mm')),
+  leastKPa: orNull(figure(1, 2000)),
+  /** Asks for a film over timber; takes one as a cure for damp. */
+  filmOnTimber: flag(),
+  filmCures: flag(),
+  /** Local bumps it takes without an underlay, mm. */
+  bumpsMm: figure(0, 5, 'mm'),
+  wetRoom: flag(),
+  /** Its class with a soft layer under it. */
+  fireClass: oneOf('unsaid', ...FIRE_CLASSES),
+  plankWidthMm: orNull(figure(40, 1000, 'mm')),
+  plankLengthMm: orNull(figure(200, 4000, 'mm')),
+  packM2: orNull(figure(0.1, 10, 'm²')),
+  massKgM2: orNull(figure(0.5, 40)),
+} as const;
+
+const NOTHING_SAID = {
+  heatRated: 'unsaid',
+  rM2KW: null,
+  sdM: null,
+  softAllowed: 'unsaid',
+  mostSoftMm: null,
+  leastKPa: null,
+  filmOnTimber: false,
+  filmCures: false,
+  bumpsMm: 0,
+  wetRoom: false,
+  fireClass: 'unsaid',
+  plankWidthMm: null,
+  plankLengthMm: null,
+  packM2: null,
+  massKgM2: null,
+} as const;
+
 /** What a covering's sheet asks of the floor. One figure a field; the maker's sheet replaces ours by editing a copy. */
 export const cards = kind(
   'book',
@@ -72,10 +123,11 @@ export const cards = kind(
     costM2: orNull(figure(0, COST_M2_MOST)),
     /** What of an old floor the sheet allows beneath the covering. */
     layOver: list(oneOf(...OLD_FLOORS), 'old floors', 4),
+    ...UNDER_PLANKS,
     /** Where the figures come from, shown beside them. */
     source: text(300),
   },
-  { since: { layOver: [...OLD_FLOORS], costM2: null } },
+  { since: { layOver: [...OLD_FLOORS], costM2: null, ...NOTHING_SAID } },
 );
 export type CoveringCard = FactOf<typeof cards>;
 

@@ -1,3 +1,14 @@
 export { findCard, isShipped, SHIPPED_CARDS } from './card.ts';
 export { COMMON_RULES, defaultSpacingMm, type FlatnessRule, RULE, ruleWords, sameRule, strictness } from './rules.ts';
-export { CARD_RANGES, type CardFigure, type CoveringCard, isWood } from './facts.ts';
+export {
+  asFlag,
+  CARD_RANGES,
+  type CardFigure,
+  type CoveringCard,
+  FIRE_CLASSES,
+  type FireClass,
+  isWood,
+  STATED_WORDS,
+  type StatedWord,
+  UNDER_PLANKS,
+} from './facts.ts';

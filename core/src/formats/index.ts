@@ -1,3 +1,4 @@
+export { cutCsv, type CutRow } from './cut-csv.ts';
 export { decodeText } from './decode.ts';
 export { COLUMN_ROLES, type ColumnRole, type ColumnUse } from './rod-columns.ts';
 export { rodCsv } from './rod-export.ts';

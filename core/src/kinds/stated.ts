@@ -17,6 +17,9 @@ import * as scan from '../scan/facts.ts';
 import * as soundness from '../soundness/facts.ts';
 import * as stripout from '../stripout/facts.ts';
 import * as schools from '../stripout/schools.ts';
+import * as underCards from '../under/card-facts.ts';
+import * as under from '../under/facts.ts';
+import * as underQuestions from '../under/questions.ts';
 
 /** What the parts of the work state: their kinds of fact and their questions are found in here by what they are. */
 export const STATED = {
@@ -35,7 +38,16 @@ export const STATED = {
   ...scan,
   ...levelling,
   ...heights,
+  ...underCards,
+  ...under,
 };
 
 /** Modules that ask questions. */
-export const ASKED: readonly object[] = [hazardQuestions, schools, dampQuestions, levelling, heightQuestions];
+export const ASKED: readonly object[] = [
+  hazardQuestions,
+  schools,
+  dampQuestions,
+  levelling,
+  heightQuestions,
+  underQuestions,
+];

@@ -100,6 +100,7 @@ export {
   type RegionPart,
   together,
   without,
+  outerOf,
 } from './region.ts';
 export {
   adjustmentOf,
@@ -126,5 +127,6 @@ export {
   sideDistanceMm,
   type WorkedAt,
 } from './services.ts';
+export { type TurnedFrame, turnedFrame } from './turned.ts';
 export { walkOf } from './walk.ts';
 export { nearestWall, placeOnWall, setOnWall, tapedFromWall, type WallPlace } from './wall-place.ts';

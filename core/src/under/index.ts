@@ -12,8 +12,6 @@ export { type HeatedFloor, heatedFloor, type HeatedRules, heatRamp, underRug, US
 export {
   type CoveringNeeds,
   type FilmFigures,
-  FIRE_CLASSES,
-  type FireClass,
   UNDERLAY_KINDS,
   type UnderlayFigures,
   type UnderOption,
@@ -46,7 +44,15 @@ export {
   USUAL_ROLL_SCHOOLS,
 } from './roll-plan.ts';
 export { type SideAir } from './saturation.ts';
-export { type RolledFloor, type RollMake, type Strip, type StripLayout, stripsOf, type StripWay } from './strips.ts';
+export {
+  grown,
+  type RolledFloor,
+  type RollMake,
+  type Strip,
+  type StripLayout,
+  stripsOf,
+  type StripWay,
+} from './strips.ts';
 export { breaksOf, UNDER_RULES, type UnderBreak, type UnderRule } from './under-rules.ts';
 export { CRAWL_R, type FaceR, INSIDE_R, type MonthAir, sdOf, sdWithOpen, type VapourLayer } from './vapour-layers.ts';
 export {
@@ -59,3 +65,40 @@ export {
   type VapourWord,
 } from './vapour-verdict.ts';
 export { type VapourMonth, type VapourYear, vapourYear } from './vapour-year.ts';
+export { allUnder, cardOf, NO_UNDER_CARDS, SHIPPED_UNDER } from './cards.ts';
+export {
+  BINDERS,
+  type FilmCard,
+  type MembraneCard,
+  PANEL_STUFF,
+  type PanelCard,
+  type UnderCards,
+  type UnderlayCard,
+} from './card-facts.ts';
+export { type CableTest, type HeatDay, type UnderChoice } from './facts.ts';
+export { type FloorMakeUp, floorLayers } from './floor-layers.ts';
+export { type MembranePlan, membranePlan } from './membrane-plan.ts';
+export { filmFigures, needsOf, underlayFigures } from './needs.ts';
+export { type Offered, offer, offeredBy, optionOf, rankedFigures } from './offered.ts';
+export {
+  ASKED_DB,
+  ASKED_FIRE,
+  BASE_THINNEST,
+  BUMPS,
+  CRAWL,
+  ESCAPE,
+  FILM_SCHOOL,
+  FIXED_BY,
+  FIXINGS_AT,
+  HEAT_PROBE,
+  JOINED,
+  LAPS,
+  LOCATED,
+  PAD_SCHOOL,
+  PLANKS_RUN,
+  ROLLS_EDGE,
+  ROLLS_LIE,
+  SEAMS_KNOWN,
+  TIMBER_SCHOOL,
+  WET_ROOM,
+} from './questions.ts';

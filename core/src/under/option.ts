@@ -1,3 +1,5 @@
+import type { FireClass } from '../coverings/index.ts';
+
 /** What a floating floor may lie on: a soft layer and a film, each from its own card, or neither. */
 export interface UnderOption {
   id: string;
@@ -34,10 +36,6 @@ export interface FilmFigures {
   rM2KW: number;
   costM2: number;
 }
-
-/** Reaction to fire of a floor, the worst first (EN 13501-1). */
-export const FIRE_CLASSES = ['Ffl', 'Efl', 'Dfl', 'Cfl', 'Bfl', 'A2fl', 'A1fl'] as const;
-export type FireClass = (typeof FIRE_CLASSES)[number];
 
 /** What a covering asks of what lies under it. */
 export interface CoveringNeeds {
@@ -91,5 +89,7 @@ export interface UnderSchools {
   film: 'always' | 'by-need';
   /** A soft layer under planks with a pad of their own: never, or where their sheet allows it. */
   secondPad: 'never' | 'by-card';
+  /** A film over timber where the covering's sheet asks for one, or never. */
+  timber: 'by-card' | 'never';
 }
-export const USUAL_SCHOOLS: UnderSchools = { film: 'always', secondPad: 'by-card' };
+export const USUAL_SCHOOLS: UnderSchools = { film: 'always', secondPad: 'by-card', timber: 'by-card' };

@@ -1,4 +1,4 @@
-import type { CutLine, Region } from '../room/index.ts';
+import { outerOf, type CutLine, type Polygon, type Region } from '../room/index.ts';
 import { band } from './band.ts';
 
 /** A panel as it is sold, its grain along its length, mm. */
@@ -30,6 +30,8 @@ export interface PanelPiece {
   lengthMm: number;
   acrossMm: number;
   widthMm: number;
+  /** As it lies, where that is no rectangle: cut to a wall that is not square, or round a corner. */
+  outline: Polygon;
 }
 
 /** Rows of panels: how much of the first is cut off its width, and where the first joint of each row stands, mm. */
@@ -106,7 +108,14 @@ export function piecesOf(row: PanelRow, index: number, { gapMm }: PanelMake, joi
     band(row.region, ALONG, edges[k]! + gapMm / 2, to - gapMm / 2).map((part): PanelPiece => {
       const [from, end] = reach(part, 0);
       const [low, high] = reach(part, 1);
-      return { row: index, fromMm: from, lengthMm: end - from, acrossMm: low, widthMm: high - low };
+      return {
+        row: index,
+        fromMm: from,
+        lengthMm: end - from,
+        acrossMm: low,
+        widthMm: high - low,
+        outline: outerOf(part),
+      };
     }),
   );
 }

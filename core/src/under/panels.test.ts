@@ -54,6 +54,7 @@ test('sheets are ripped and cut from edge to edge, with a kerf between pieces', 
     lengthMm,
     acrossMm: 0,
     widthMm,
+    outline: [],
   });
   expect(cutPanels([piece(1159.25, 1220), piece(1276.25, 1220)], SHEET)).toHaveLength(1);
   expect(cutPanels([piece(1219, 1220), piece(1219, 1220)], SHEET)).toHaveLength(2);
@@ -111,5 +112,70 @@ test('property: pieces cover the field once and lie inside it, every one is cut 
       },
     ),
     { numRuns: 25 },
+  );
+});
+
+test('on small fields no layout of the whole lattice breaks fewer rules or takes fewer sheets', () => {
+  const make = { lengthMm: 1200, widthMm: 600, gapMm: 0 };
+  const LATTICE = 100;
+  const rules = { fromSeamMm: 200, endsApartMm: 300, leastPieceMm: 100 };
+  const places = (mm: number) => Array.from({ length: mm / LATTICE }, (_, k) => k * LATTICE);
+  for (const [a, b, seamAt] of [
+    [1800, 900, 650],
+    [2000, 1000, 300],
+    [1500, 1100, 500],
+  ] as const) {
+    const floor = field(a, b);
+    const base = { alongMm: [seamAt], acrossMm: [{ atMm: 600, fromMm: 0, toMm: b }] };
+    let best = Infinity;
+    for (const startMm of places(make.widthMm))
+      for (const first of places(make.lengthMm))
+        for (const second of places(make.lengthMm))
+          for (const third of startMm + b > 2 * make.widthMm ? places(make.lengthMm) : [0]) {
+            const layout = layPanels(floor, make, { startMm, jointsMm: [first, second, third] }, base, rules);
+            best = Math.min(best, layout.weight * 1e3 + cutPanels(layout.pieces, make).length);
+          }
+    const found = planPanels(floor, make, base, { rules });
+    // The search may stand between the places of the lattice: it is never worse than all of them.
+    expect(found.layout.weight * 1e3 + found.sheets.length).toBeLessThanOrEqual(best + 1e-6);
+  }
+});
+
+test('property: no two ends and no two seams are nearer than asked unless the place is listed', () => {
+  const make = { lengthMm: 1220, widthMm: 610, gapMm: 1.5 };
+  /** Joints of each row, found from the pieces alone: where one ends and the next begins a gap further on. */
+  const jointsBy = (pieces: readonly PanelPiece[]) => {
+    const rows = new Map<number, number[]>();
+    for (const one of pieces)
+      for (const next of pieces)
+        if (next.row === one.row && Math.abs(next.fromMm - one.fromMm - one.lengthMm - make.gapMm) < 1e-6)
+          rows.set(one.row, [...(rows.get(one.row) ?? []), next.fromMm - make.gapMm / 2]);
+    return rows;
+  };
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1300, max: 4200 }),
+      fc.integer({ min: 900, max: 3600 }),
+      fc.integer({ min: 100, max: 1100 }),
+      fc.integer({ min: 1, max: 99 }),
+      (a, b, seamMm, seed) => {
+        const base = { alongMm: [seamMm, seamMm + 1200], acrossMm: [{ atMm: seamMm, fromMm: 0, toMm: b }] };
+        const { layout } = planPanels(field(a, b), make, base, { trials: 40, seed });
+        const listed = (rule: string, row: number) => layout.breaks.some((one) => one.rule === rule && one.row === row);
+        const rows = jointsBy(layout.pieces);
+        for (const [row, joints] of rows)
+          for (const joint of joints) {
+            for (const other of rows.get(row + 1) ?? [])
+              if (Math.abs(other - joint) < USUAL_PANEL_RULES.endsApartMm - 1e-6)
+                expect(listed('ends', row)).toBe(true);
+            if (Math.abs(joint - seamMm) < USUAL_PANEL_RULES.fromSeamMm - 1e-6)
+              expect(listed('end-seam', row)).toBe(true);
+          }
+        for (const { lengthMm, widthMm, row } of layout.pieces)
+          if (Math.min(lengthMm, widthMm) < USUAL_PANEL_RULES.leastPieceMm - 1e-6)
+            expect(listed('small', row)).toBe(true);
+      },
+    ),
+    { numRuns: 40 },
   );
 });

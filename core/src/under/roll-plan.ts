@@ -14,6 +14,8 @@ export const USUAL_ROLL_PRICES: RollPrices = { roll: 40, tapeM: 0.4, joint: 1.5,
 /** A floor with the way its planks run: strips lie across them by default. */
 export interface FloorToRoll extends RolledFloor {
   planks: 'x' | 'y';
+  /** Where the schools of one room are not those of the others. */
+  own?: { lie?: RollSchools['lie']; edgeMm?: number; lapMm?: number };
 }
 
 export interface JobRolls {
@@ -40,7 +42,9 @@ const KEPT = 12;
 const ROUNDS = 3;
 
 /** Layouts of one floor worth trying, the one with least material and seam first. */
-function layoutsOf(floor: FloorToRoll, make: RollMake, { lie }: RollSchools): StripLayout[] {
+function layoutsOf(floor: FloorToRoll, usual: RollMake, schools: RollSchools): StripLayout[] {
+  const make = makeFor(floor, usual);
+  const lie = floor.own?.lie ?? schools.lie;
   const across = floor.planks === 'x' ? 'y' : 'x';
   const directions: StripWay['direction'][] =
     lie === 'across' ? [across] : lie === 'along' ? [floor.planks] : [across, floor.planks];
@@ -61,6 +65,13 @@ function layoutsOf(floor: FloorToRoll, make: RollMake, { lie }: RollSchools): St
   return laid.sort((a, b) => weight(a) - weight(b)).slice(0, KEPT);
 }
 
+/** The material as one floor takes it. */
+export const makeFor = ({ own }: FloorToRoll, make: RollMake): RollMake => ({
+  ...make,
+  edgeMm: own?.edgeMm ?? make.edgeMm,
+  lapMm: own?.lapMm ?? make.lapMm,
+});
+
 /** Rolls over all floors of a job at once: every floor's direction and start, and what is cut from which roll. */
 export function planRolls(
   floors: readonly FloorToRoll[],
@@ -68,7 +79,7 @@ export function planRolls(
   { schools = USUAL_ROLL_SCHOOLS, prices = USUAL_ROLL_PRICES }: { schools?: RollSchools; prices?: RollPrices } = {},
 ): JobRolls {
   const kept = floors.map((floor) => layoutsOf(floor, make, schools));
-  const areaM2 = floors.reduce((sum, floor) => sum + coveredM2(floor, make.edgeMm), 0);
+  const areaM2 = floors.reduce((sum, floor) => sum + coveredM2(floor, makeFor(floor, make).edgeMm), 0);
   const leastRolls = Math.ceil((areaM2 * 1e6) / (make.widthMm * make.lengthMm) - 1e-9);
   const costed = (layouts: StripLayout[], plan: RollPlan): JobRolls => {
     const joinsM = plan.joints.reduce((sum, { strip }) => sum + strip.widthMm, 0) / 1000;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import '@maquette/words/under';
+import '@maquette/words/rest';
 import { readOut } from '@maquette/words';
 import type { CoveringNeeds, UnderlayFigures, UnderOption, UnderRoom } from './option.ts';
 import { breaksOf, UNDER_RULES } from './under-rules.ts';
@@ -102,11 +102,15 @@ test('schools: no film where a membrane is recorded, a second pad where the shee
   const bare = option({}, null);
   const membrane = { hasMembrane: true };
   expect(rules(bare, {}, membrane)).toEqual([['B6', 'refused']]);
-  expect(rules(bare, {}, membrane, { film: 'by-need', secondPad: 'by-card' })).toEqual([]);
-  expect(rules(bare, {}, {}, { film: 'by-need', secondPad: 'by-card' })).toEqual([['B6', 'refused']]);
+  expect(rules(bare, {}, membrane, { film: 'by-need', secondPad: 'by-card', timber: 'by-card' })).toEqual([]);
+  expect(rules(bare, {}, {}, { film: 'by-need', secondPad: 'by-card', timber: 'by-card' })).toEqual([
+    ['B6', 'refused'],
+  ]);
   const padded = { hasOwnPad: true, allowsSoft: true };
   expect(rules(option(), padded)).toEqual([]);
-  expect(rules(option(), padded, {}, { film: 'always', secondPad: 'never' })).toEqual([['B3', 'refused']]);
+  expect(rules(option(), padded, {}, { film: 'always', secondPad: 'never', timber: 'by-card' })).toEqual([
+    ['B3', 'refused'],
+  ]);
   expect(rules(option(), { filmCures: true }, { damp: 'work' })).toEqual([]);
   expect(rules(option(), { filmCures: true }, { damp: 'stop' })).toEqual([['B0', 'refused']]);
 });

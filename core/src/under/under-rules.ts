@@ -1,12 +1,6 @@
 import { gap, say, type Said } from '../said/index.ts';
-import {
-  FIRE_CLASSES,
-  type CoveringNeeds,
-  type UnderOption,
-  type UnderRoom,
-  type UnderSchools,
-  USUAL_SCHOOLS,
-} from './option.ts';
+import { FIRE_CLASSES } from '../coverings/index.ts';
+import { type CoveringNeeds, type UnderOption, type UnderRoom, type UnderSchools, USUAL_SCHOOLS } from './option.ts';
 import { MOST_R } from './heated.ts';
 
 /** What a rule says of an option: refused, or which word of the room holds it up. */
@@ -70,8 +64,8 @@ const RULES = {
     if (schools.film === 'by-need' && room.hasMembrane) return null;
     return filmSd(option) < FILM_SD_M ? refused(say('under.noFilm', { sdM: FILM_SD_M })) : null;
   },
-  B7: ({ covering, room, option }) => {
-    if (room.base !== 'timber' || covering.asksFilmOnTimber) return null;
+  B7: ({ covering, room, option, schools }) => {
+    if (room.base !== 'timber' || (covering.asksFilmOnTimber && schools.timber === 'by-card')) return null;
     const sdM = (option.underlay?.sdM ?? 0) + (option.underlay?.filmSdM ?? 0) + (option.film?.sdM ?? 0);
     return sdM >= TIMBER_SD_M ? refused(say('under.sealedTimber', { sdM })) : null;
   },

@@ -8,3 +8,4 @@ export { heightCriteria } from './heights.ts';
 export { dampCriteria } from './damp.ts';
 export { roomAir } from './room-air.ts';
 export { openMarks, soundCriteria } from './sound.ts';
+export { underCriteria, type UnderTold } from './under.ts';

@@ -4,6 +4,7 @@ import type { Layer, Sample } from '@maquette/core/layers';
 import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
 import type { Mark } from '@maquette/core/soundness';
 import type { Choice } from '@maquette/core/stripout';
+import type { UnderChoice } from '@maquette/core/under';
 
 /** A smooth bump or hollow: height in mm at its middle, and its half width. */
 interface Bump {
@@ -50,6 +51,10 @@ export interface DemoRoom {
   leaves?: ({ about: string } & Partial<Omit<LeafFact, 'id' | 'openingId'>>)[];
   appliances?: { about: string; heightMm: number }[];
   flights?: { about: string; risersMm: number[]; leads: 'down' | 'up'; otherMm: number }[];
+  /** What was chosen to lie under its planks. */
+  under?: Partial<Omit<UnderChoice, 'id'>>;
+  /** Flow of each day on which it was heated up before laying, °C, and the surface it came to. */
+  heated?: [flowC: number, surfaceC: number][];
   /** Share of the walk that has been read. */
   readShare: number;
   setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];

@@ -1,6 +1,8 @@
 import type { Wall } from '@maquette/core/room';
 import type { DemoRoom } from './demo-room.ts';
 import { CLOAKROOM, KITCHEN, WASH_HOUSE } from './old-floors.ts';
+import { DEMO_CARD_ID } from './seed-under.ts';
+import { STACK_ROOM } from './over-crawl.ts';
 
 interface DemoJob {
   slug: string;
@@ -47,14 +49,15 @@ export const SCENARIO: readonly DemoJob[] = [
           },
         ],
         levels: [
-          { of: 'beyond', about: 'opening-1', alongMm: 0, levelMm: -11.5 },
-          { of: 'beyond', about: 'opening-1', alongMm: 800, levelMm: -8.5 },
-          { of: 'leaf', about: 'opening-1', alongMm: 0, levelMm: 11 },
-          { of: 'leaf', about: 'opening-1', alongMm: 800, levelMm: 11.5 },
+          { of: 'beyond', about: 'opening-1', alongMm: 0, levelMm: -10 },
+          { of: 'beyond', about: 'opening-1', alongMm: 800, levelMm: -7 },
+          { of: 'leaf', about: 'opening-1', alongMm: 0, levelMm: 12.5 },
+          { of: 'leaf', about: 'opening-1', alongMm: 800, levelMm: 13 },
         ],
         leaves: [{ about: 'opening-1', kind: 'solid' }],
         baseKind: 'slab-on-ground',
-        cardId: 'shipped-click-vinyl',
+        cardId: DEMO_CARD_ID,
+        under: { underlayId: 'shipped-thin-foam', filmId: 'shipped-film', note: 'Client wants it quiet' },
         units: 'metric',
         bumps: [
           { xMm: 3050, yMm: 2850, heightMm: 7, widthMm: 620 },
@@ -204,6 +207,16 @@ export const SCENARIO: readonly DemoJob[] = [
         baseKind: 'cement-screed',
         base: { slabMm: 75, beneath: 'ground', grade: 'on', heating: 'water', heatingDepthMm: 32 },
         cardId: 'shipped-engineered',
+        under: { underlayId: 'shipped-composite', filmId: 'shipped-film' },
+        heated: [
+          [25, 21.6],
+          [25, 22.1],
+          [25, 22.3],
+          [40, 25.4],
+          [40, 25.9],
+          [40, 26.2],
+          [40, 26.3],
+        ],
         units: 'metric',
         bumps: [
           { xMm: 2600, yMm: 5800, heightMm: -8, widthMm: 1100 },
@@ -219,6 +232,7 @@ export const SCENARIO: readonly DemoJob[] = [
         ],
       },
       CLOAKROOM,
+      STACK_ROOM,
     ],
   },
 ];

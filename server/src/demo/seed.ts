@@ -12,6 +12,7 @@ import { seedDamp } from './seed-damp.ts';
 import { seedHeights } from './seed-heights.ts';
 import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
+import { DEMO_CARD, DEMO_CARD_ID, seedUnder } from './seed-under.ts';
 import { seedScan, stationsToRead } from './seed-scan.ts';
 
 const SEED = 41;
@@ -45,6 +46,7 @@ export async function seedDemo(
       const result = await putFact(store, tx, kind, id, roomId, write, new Date(STARTED).toISOString());
       if (!result.ok) throw new Error(`the demo's ${kind} ${id} was refused: ${result.reason}`);
     };
+    await put('cards', DEMO_CARD_ID, null, DEMO_CARD);
     for (const [j, job] of SCENARIO.entries()) {
       await put('jobs', `demo-${job.slug}`, null, {
         ...BLANK_JOB,
@@ -58,6 +60,7 @@ export async function seedDemo(
         // A room that came later draws its own noise: the others stay as they were.
         await seedRoom(put, `demo-${job.slug}`, room, r, room.scan ? seeded(SEED + 2) : chance);
         await seedDamp(put, `demo-${room.slug}`, room, { walls: room.walls, fixtures: [] }, seededAt, air);
+        await seedUnder(put, `demo-${room.slug}`, room, seededAt);
       }
     }
   });
@@ -93,7 +96,7 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
   });
   await seedOldFloor(put, id, room);
   const plan = planOf(shape);
-  const card = findCard([], cardId)!;
+  const card = findCard([{ id: DEMO_CARD_ID, ...DEMO_CARD }], cardId)!;
   const proposed = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint(shape, plan));
   const stations = room.scan ? stationsToRead(plan, proposed, room.scan.chest) : proposed;
   const read = stations.slice(0, Math.round(stations.length * room.readShare));

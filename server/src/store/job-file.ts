@@ -13,18 +13,49 @@ import type { Database } from './database.ts';
 import { find, type AnyFact } from './facts.ts';
 import { revisions, TABLES } from './tables.ts';
 
-/** Facts of a kind that belong to a job: its own, its rooms', and the cards its rooms name. */
+/** Cards of what lies under planks, by the field of a choice that names them. */
+const NAMED_BY: Partial<Record<FactKind, 'underlayId' | 'filmId' | 'membraneId' | 'panelId'>> = {
+  underlays: 'underlayId',
+  films: 'filmId',
+  membranes: 'membraneId',
+  panels: 'panelId',
+};
+
+/** Facts of a kind that belong to a job: its own, its rooms', and the cards its rooms and their choices name. */
 async function rowsOf(db: Database, kind: FactKind, jobId: string, rooms: readonly AnyFact[]): Promise<AnyFact[]> {
   const table = TABLES[kind];
   if (kind === 'jobs') return db.select().from(table).where(eq(table.id, jobId));
   if (kind === 'rooms') return [...rooms];
   if (KINDS[kind].home === 'job') return db.select().from(table).where(eq(table.jobId, jobId));
-  const ids = rooms.map((room) => (isRoomKind(kind) ? room.id : String(room['cardId'])));
+  const named = NAMED_BY[kind];
+  const ids = named
+    ? await namedIn(db, named, rooms)
+    : rooms.map((room) => (isRoomKind(kind) ? room.id : String(room['cardId'])));
   if (ids.length === 0) return [];
   return db
     .select()
     .from(table)
     .where(isRoomKind(kind) ? inArray(table.roomId, ids) : inArray(table.id, ids));
+}
+
+/** Cards that any choice of the rooms names, or named. */
+async function namedIn(
+  db: Database,
+  field: NonNullable<(typeof NAMED_BY)[FactKind]>,
+  rooms: readonly AnyFact[],
+): Promise<string[]> {
+  if (rooms.length === 0) return [];
+  const table = TABLES.underChoices;
+  const choices: AnyFact[] = await db
+    .select()
+    .from(table)
+    .where(
+      inArray(
+        table.roomId,
+        rooms.map(({ id }) => id),
+      ),
+    );
+  return choices.flatMap((choice) => (typeof choice[field] === 'string' ? [choice[field]] : []));
 }
 
 /** Everything stored of a job, deleted facts and replaced versions included, or null when there is no such job. */

@@ -73,4 +73,7 @@ export const formats = {
     'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, between those lines {betweenMm} mm, holds',
   'formats.certificateFailsFormula':
     'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, between those lines {betweenMm} mm, does not hold',
+  'formats.heatBefore': 'Heating up before laying',
+  'formats.heatAfter': 'Heating up after laying',
+  'formats.flowC': 'flow {flowC}',
 };

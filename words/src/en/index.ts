@@ -1,6 +1,7 @@
+import { figureNames } from './figure-names.ts';
 import { first } from './first.ts';
+import { membranes } from './membranes.ts';
 import { rest } from './rest.ts';
-import { under } from './under.ts';
 
 /** Every sentence in English, by its code. */
-export const english = { ...first, ...rest, ...under };
+export const english = { ...first, ...rest, ...figureNames, ...membranes };

@@ -8,6 +8,7 @@ import { levelling } from './levelling.ts';
 import { scan } from './scan.ts';
 import { soundness } from './soundness.ts';
 import { stripout } from './stripout.ts';
+import { under } from './under.ts';
 import { verdict } from './verdict.ts';
 
 /** What the stages of a room say: most of the catalogue, which the first screen does without. */
@@ -22,5 +23,6 @@ export const rest = {
   ...scan,
   ...soundness,
   ...stripout,
+  ...under,
   ...verdict,
 };

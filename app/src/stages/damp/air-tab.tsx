@@ -26,7 +26,7 @@ import { useTextFile } from '../../files/use-text-file.tsx';
 import { fileFormats } from '../../files/formats.ts';
 import { counted } from '../../ui/counted.ts';
 
-const AirChart = fetched(() => import('./charts.ts').then((charts) => charts.AirChart));
+const AirChart = fetched(() => import('../charts.ts').then((charts) => charts.AirChart));
 
 /** The room's air: read, brought in from a logger, and held against what the covering asks. */
 export function AirTab({ shown, ctx }: { shown: ShownRoom; ctx: DampContext }) {

@@ -28,7 +28,7 @@ import { moneyWords } from '../amounts.ts';
 import { useAnswers } from '../use-answers.ts';
 import { useSay, useTimes } from '../../ui/shown-in.tsx';
 
-const DryingChart = fetched(() => import('./charts.ts').then((charts) => charts.DryingChart));
+const DryingChart = fetched(() => import('../charts.ts').then((charts) => charts.DryingChart));
 
 /** When it will be dry, as a band; what changes it; and the ways out when it is over its limit. */
 export function ForecastTab({ shown, damp }: { shown: ShownRoom; damp: { ctx: DampContext; state: DampState } }) {

@@ -15,15 +15,17 @@ import { Findings } from './findings.tsx';
 import { nextActions } from './next-actions.ts';
 import { ReadBench } from './read-bench.tsx';
 import { ReadTwice } from './read-twice-card.tsx';
-import { StationsPanel } from './stations-panel.tsx';
 import { usePlacing } from './use-placing.ts';
-import { EdgeBench } from './edge-bench.tsx';
 import { useEdges } from './use-edges.ts';
-import { ScanBench } from './scan-bench.tsx';
 import { useScan } from './use-scan.ts';
 import { useRun } from './use-run.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
+import { fetched } from '../../ui/fetched.tsx';
+
+const StationsPanel = fetched(() => import('./stations-panel.tsx').then((part) => part.StationsPanel));
+const EdgeBench = fetched(() => import('./edge-bench.tsx').then((part) => part.EdgeBench));
+const ScanBench = fetched(() => import('./scan-bench.tsx').then((part) => part.ScanBench));
 
 const TABS = [
   { tab: 'read', label: 'Read' },

@@ -3,12 +3,12 @@ import { StyleSheet, View } from 'react-native';
 import { openingName } from '@maquette/core/room';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { SPACE } from '../../theme/theme.tsx';
+import { fetched } from '../../ui/fetched.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { tabParts } from '../../ui/tabs.tsx';
 import { Words } from '../../ui/text.tsx';
 import { CriteriaList, criteriaOf } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
-import { BuildUpTab } from './build-up-tab.tsx';
 import { heightAsks, placeKey, type HeightAsk } from './height-asks.ts';
 import { HeightsSheet, type HeightsTab } from './heights-sheet.tsx';
 import { LevelledFold } from './levelled-fold.tsx';
@@ -16,9 +16,11 @@ import { LevelsFold } from './levels-fold.tsx';
 import { OpeningCard } from './opening-card.tsx';
 import { sectionOf, type CutAt } from './opening-section.ts';
 import { ReadTab } from './read-tab.tsx';
-import { RestTab } from './rest-tab.tsx';
 import { SectionView } from './section-view.tsx';
 import { useLevelled } from './use-levelled.ts';
+
+const RestTab = fetched(() => import('./rest-tab.tsx').then((part) => part.RestTab));
+const BuildUpTab = fetched(() => import('./build-up-tab.tsx').then((part) => part.BuildUpTab));
 
 const TABS = [
   { tab: 'read', label: 'Read' },

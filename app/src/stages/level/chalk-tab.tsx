@@ -10,6 +10,7 @@ import { write, type Change } from '../../data/write.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
+import { isChalked } from './chalked.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 
 interface Props {
@@ -79,8 +80,6 @@ export function ChalkTab({ shown, room, points, at, onAt }: Props) {
     </View>
   );
 }
-
-export const isChalked = (shown: ShownRoom, point: ChalkPoint) => shown.ticks.some((tick) => tick.key === point.key);
 
 /** The next point after this one that is not chalked, or the last. */
 function nextOpen(shown: ShownRoom, points: readonly ChalkPoint[], at: number): number {

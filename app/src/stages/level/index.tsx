@@ -5,5 +5,7 @@ import { stage } from '../stage.ts';
 export default stage('level', 'Level', () => import('./level-stage.tsx').then(({ LevelStage }) => LevelStage), {
   parts: ['levelJob', 'levelling'],
   mark: (picture) =>
-    picture ? worstVerdict(picture.criteria.flatMap((c) => (c.part === 'heights' ? [] : [c.verdict]))) : 'measure',
+    picture
+      ? worstVerdict(picture.criteria.flatMap((c) => (c.part === 'heights' || c.part === 'under' ? [] : [c.verdict])))
+      : 'measure',
 });

@@ -19,8 +19,7 @@ import { usePlanned } from '../../worker/use-planned.ts';
 import type { StageProps } from '../stage-props.ts';
 import { useAnswers } from '../use-answers.ts';
 import { areasOf } from './areas.ts';
-import { ChalkTab, isChalked } from './chalk-tab.tsx';
-import { FilesFold } from './files-fold.tsx';
+import { isChalked } from './chalked.ts';
 import { LevelSide } from './level-side.tsx';
 import { shownWays } from './shown-ways.ts';
 import { WAY_WORDS, type ChoiceId } from './way-words.ts';
@@ -30,6 +29,8 @@ import { counted } from '../../ui/counted.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { SPACE } from '../../theme/theme.tsx';
 
+const ChalkTab = fetched(() => import('./chalk-tab.tsx').then((part) => part.ChalkTab));
+const FilesFold = fetched(() => import('./files-fold.tsx').then((part) => part.FilesFold));
 const DoneTab = fetched(() => import('./done-tab.tsx').then((tab) => tab.DoneTab));
 
 type Tab = 'ways' | 'work' | 'chalk' | 'done';
@@ -161,6 +162,7 @@ export function LevelStage(props: StageProps) {
                 way={way}
                 chosen={area}
                 onChoose={setArea}
+                onPanels={() => go('under')}
               >
                 <FilesFold shown={shown} room={room} picture={picture} planned={planned} way={way} points={points} />
               </WorkTab>

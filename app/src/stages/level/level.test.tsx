@@ -88,7 +88,16 @@ test('the work says what to buy first, and of each place how deep, how much and 
   const onChoose = jest.fn();
   const shown = { plain: { figures: [] } } as unknown as ShownRoom;
   render(
-    <WorkTab shown={shown} room={slab} timber={false} caution={null} way={way} chosen={null} onChoose={onChoose} />,
+    <WorkTab
+      shown={shown}
+      room={slab}
+      timber={false}
+      caution={null}
+      way={way}
+      chosen={null}
+      onChoose={onChoose}
+      onPanels={jest.fn()}
+    />,
     shownIn('metric'),
   );
   expect(screen.getByText(`Fill only: buy ${way.bags} bag${way.bags === 1 ? '' : 's'}`)).toBeVisible();

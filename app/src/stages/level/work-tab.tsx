@@ -24,6 +24,7 @@ import { Bays } from './bays.tsx';
 import type { ShownWay } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
+import { Button } from '../../ui/button.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
 
@@ -36,11 +37,13 @@ interface Props {
   caution: Said | null;
   chosen: string | null;
   onChoose: (label: string | null) => void;
+  /** Goes to where panels are laid out, cut and fixed one by one. */
+  onPanels: () => void;
   children?: ReactNode;
 }
 
 /** The chosen way as work: what to fill and to grind and how deep, bags, water, and a pour in its bays. */
-export function WorkTab({ shown, room, timber, way, caution, chosen, onChoose, children }: Props) {
+export function WorkTab({ shown, room, timber, way, caution, chosen, onChoose, onPanels, children }: Props) {
   const say = useSay();
   const figure = figuresOf(shown.plain.figures, room.units);
   const { units } = room;
@@ -58,6 +61,7 @@ export function WorkTab({ shown, room, timber, way, caution, chosen, onChoose, c
       {way.id === 'panel' ? (
         <Words>{`Panels over the whole floor, ${hoursWords(way.hours)}: it comes up ${formatGap(way.riseMm, units)} ${unitLabel(units)}. Read it again after.`}</Words>
       ) : null}
+      {way.id === 'panel' ? <Button kind="main" label="Lay the panels out on Under" onPress={onPanels} /> : null}
       {way.plane ? <Bays room={room} plane={way.plane} /> : null}
       <View role="list" accessibilityLabel="Places to work on" style={styles.list}>
         {places.map(({ area, what }) => (

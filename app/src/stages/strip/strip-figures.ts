@@ -1,4 +1,11 @@
-import { FIGURES, HEIGHT_FIGURES, LEVELLING_FIGURES, type FigureName, type FigureSpec } from '@maquette/core/figures';
+import {
+  FIGURES,
+  HEIGHT_FIGURES,
+  UNDER_FIGURES,
+  LEVELLING_FIGURES,
+  type FigureName,
+  type FigureSpec,
+} from '@maquette/core/figures';
 import { LAYERS, type Layer } from '@maquette/core/layers';
 import type { NamedFigure } from '../figures-fold.tsx';
 import { say } from '@maquette/core/said';
@@ -31,7 +38,7 @@ export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
     ],
   ]);
   const names = (Object.keys(FIGURES) as FigureName[]).filter(
-    (name) => !(name in LEVELLING_FIGURES) && !(name in HEIGHT_FIGURES),
+    (name) => !(name in LEVELLING_FIGURES) && !(name in HEIGHT_FIGURES) && !(name in UNDER_FIGURES),
   );
   return [...rates, ...names.map((name): [string, FigureSpec] => [name, FIGURES[name]])];
 }

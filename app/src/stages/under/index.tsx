@@ -1,0 +1,5 @@
+import { stage } from '../stage.ts';
+
+export default stage('under', 'Under', () => import('./under-stage.tsx').then(({ UnderStage }) => UnderStage), {
+  parts: ['under'],
+});
