@@ -11,6 +11,7 @@ import { SPACE, usePalette } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { ShownIn } from '../ui/shown-in.tsx';
 import { Words } from '../ui/text.tsx';
+import { cardChange } from './card-change.ts';
 import { UnderCardForm } from './under-card-form.tsx';
 import { KIND_WORDS, UNDER_KINDS } from './under-card-words.ts';
 
@@ -32,7 +33,7 @@ export function UnderCardScreen({ cardId }: { cardId: string }) {
       !globalThis.confirm(`Remove ${card.name}? Rooms that use it will ask for another. Undo brings it back.`)
     )
       return;
-    void write(`${card.name} removed`, [{ kind, id: cardId, body: bodyOf(own) as never, deleted: true }]);
+    void write(`${card.name} removed`, [cardChange(kind, cardId, bodyOf(own), true)]);
     back();
   };
   return (
@@ -45,9 +46,7 @@ export function UnderCardScreen({ cardId }: { cardId: string }) {
             kind={kind}
             card={{ ...card }}
             locked={!own}
-            change={(part) =>
-              write('Card changed', [{ kind, id: cardId, body: { ...bodyOf(own ?? card), ...part } as never }])
-            }
+            change={(part) => write('Card changed', [cardChange(kind, cardId, { ...bodyOf(own ?? card), ...part })])}
           />
           {own ? (
             <ButtonRow>

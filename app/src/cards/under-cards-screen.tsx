@@ -14,6 +14,7 @@ import { Button, ButtonRow } from '../ui/button.tsx';
 import { ShownIn } from '../ui/shown-in.tsx';
 import { tabParts, Tabs } from '../ui/tabs.tsx';
 import { Words } from '../ui/text.tsx';
+import { cardChange } from './card-change.ts';
 import { CardFiles } from './card-files.tsx';
 import { figuresLine } from './under-card-form.tsx';
 import { KIND_WORDS, UNDER_KINDS, type UnderKind } from './under-card-words.ts';
@@ -31,7 +32,7 @@ export function UnderCardsScreen() {
     const { id: _, ...body } = bodyOf(card) as { id?: string };
     const name = `${card.name}, my copy`.slice(0, 80);
     const source = `Copied from “${card.name}”. Write here whose sheet the figures come from.`;
-    const result = await write(`${name} added`, [{ kind, id, body: { ...body, name, source } as never }]);
+    const result = await write(`${name} added`, [cardChange(kind, id, { ...body, name, source })]);
     if (result.ok) router.push(`/cards/under/${id}`);
   };
   return (

@@ -1,5 +1,5 @@
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { listsOf, ROOM_FACT_KINDS, type FactOf } from '@maquette/facts';
+import { emptyBook, listsOf, ROOM_FACT_KINDS, type FactOf } from '@maquette/facts';
 import { INVENTED_ROOM } from './invented-room.ts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
@@ -23,7 +23,7 @@ const noRoomLists = (): ShownRoomLists => listsOf(ROOM_FACT_KINDS, () => []);
 const room = { id: 'r', jobId: 'j' } as Shown<'rooms'>;
 const ROOM = { ...INVENTED_ROOM, id: 'r' };
 const CARD = SHIPPED_CARDS[0]!;
-const book = { jobs: [] as FactOf<'jobs'>[], rooms: [], cards: [], figures: [] } as unknown as ShownBookLists;
+const book = { ...emptyBook(), jobs: [] as FactOf<'jobs'>[] } as ShownBookLists;
 const open = () => {
   const maker = createPlainFacts();
   return (lists: Partial<ReturnType<typeof noRoomLists>>) =>

@@ -9,7 +9,7 @@ import { valueWords } from '../form/value-words.ts';
 import { useBook, type ShownRoom } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
 import { useSay } from '../ui/shown-in.tsx';
-import type { NamedFigure } from './figures-fold.tsx';
+import type { NamedFigure } from './named-figure.ts';
 
 /** Figures one under the other, each to be changed for the job. */
 export function FigureLines({ shown, figures }: { shown: ShownRoom; figures: readonly NamedFigure[] }) {

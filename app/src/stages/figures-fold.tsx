@@ -1,9 +1,7 @@
 import { fetched } from '../ui/fetched.tsx';
 import { Fold } from '../ui/fold.tsx';
-import type { FigureSpec } from '@maquette/core/figures';
+import type { NamedFigure } from './named-figure.ts';
 import type { ShownRoom } from '../data/use-facts.ts';
-
-export type NamedFigure = [name: string, spec: FigureSpec];
 
 /** What each is called comes with the list, when it is opened first. */
 const FigureLines = fetched(() => import('./figure-lines.tsx').then((part) => part.FigureLines));

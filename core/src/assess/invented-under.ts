@@ -2,6 +2,7 @@ import { findCard } from '../coverings/index.ts';
 import {
   BLANK_SHAPE,
   newFixture,
+  newOpening,
   rectangleWalls,
   UNKNOWN_BASE,
   type BaseDetails,
@@ -25,19 +26,7 @@ export function roomOver(
     name: id,
     rank: 0,
     walls: rectangleWalls(widthMm, depthMm),
-    openings: [
-      {
-        id: `${id}-door`,
-        kind: 'door',
-        wall: 0,
-        fromMm: 300,
-        widthMm: 800,
-        hinge: 'start',
-        swing: 'in',
-        beyond: 'unknown',
-        sharedId: null,
-      } as never,
-    ],
+    openings: [{ ...newOpening(`${id}-door`, 0, 300, 800), kind: 'door', hinge: 'start', swing: 'in' }],
     baseKind,
     base: { ...UNKNOWN_BASE, heating: 'none', ...base },
     secondBase: null,

@@ -1,8 +1,7 @@
-import type { DampContext, DampState } from '../damp/index.ts';
+import type { DampJudged, FlatJudged } from './judged.ts';
 import type { FailureChance, FlatState, Station } from '../flat/index.ts';
 import type { LevellingJob, LevellingPlan } from '../levelling/index.ts';
 import type { Plan } from '../room/index.ts';
-import type { OwnCriterion } from '../verdict/index.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
 import type { Part } from './part.ts';
 import type { RoomSet } from './room-set.ts';
@@ -33,16 +32,6 @@ export type RoomPart<Id extends PartName, Needs extends PartName = never, Hears 
   PartStates[Id],
   Partial<Pick<PartStates, Hears>>
 >;
-
-export interface DampJudged {
-  context: DampContext;
-  state: DampState;
-  criteria: OwnCriterion[];
-}
-
-export interface FlatJudged {
-  criteria: OwnCriterion[];
-}
 
 export interface SurfaceState {
   /** Null where nothing is read. */

@@ -1,4 +1,4 @@
-import type { DampJudged } from './room-part.ts';
+import type { DampJudged } from './judged.ts';
 
 /** The dampest valid reading of the base's own humidity, %RH, in its depth or by a hood over it; null where none was read. */
 export function dampestRh({ state }: Pick<DampJudged, 'state'>): number | null {

@@ -25,7 +25,7 @@ import {
   type UnderSchools,
 } from '../under/index.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
-import type { DampJudged } from './room-part.ts';
+import type { DampJudged } from './judged.ts';
 import { heatOf, type HeatOfRoom } from './under-heat.ts';
 import { yearOf, type YearOfRoom } from './under-year.ts';
 import type { RoomSet } from './room-set.ts';

@@ -95,9 +95,11 @@ export function jointsOf({ region }: PanelRow, { lengthMm, gapMm }: PanelMake, f
   const [low, high] = [Math.min(...all.map(([a]) => a)), Math.max(...all.map(([, b]) => b))];
   const pitch = lengthMm + gapMm;
   // A panel that begins at the wall has half a gap less before its joint than one that begins at a joint; so has the last.
-  const from = Math.min(firstMm - Math.floor((firstMm - low) / pitch) * pitch, low + lengthMm + gapMm / 2);
+  const near = firstMm - Math.floor((firstMm - low) / pitch) * pitch;
+  // A joint at the wall is none: the panel after it begins at the wall, and is no longer than it is.
+  const from = Math.min(near > low + CRUMB_MM ? near : near + pitch, low + lengthMm + gapMm / 2);
   const joints: number[] = [];
-  for (let at = from; at < high + gapMm / 2 - 1e-9; at += pitch) if (at > low + CRUMB_MM) joints.push(at);
+  for (let at = from; at < high + gapMm / 2 - 1e-9; at += pitch) joints.push(at);
   return joints;
 }
 

@@ -179,3 +179,10 @@ test('property: no two ends and no two seams are nearer than asked unless the pl
     { numRuns: 40 },
   );
 });
+
+test('a joint a hair from the wall is none: the panel after it is no longer than a sheet', () => {
+  for (const jointMm of [0, 0.3, 0.5, 0.7, 2441.2]) {
+    const { pieces } = layPanels(field(4000, 1220), SHEET, { startMm: 0, jointsMm: [jointMm] }, NO_SEAMS);
+    expect(Math.max(...pieces.map(({ lengthMm }) => lengthMm))).toBeLessThanOrEqual(SHEET.lengthMm + 1e-6);
+  }
+});

@@ -1,4 +1,5 @@
 import { readOut } from '@maquette/words';
+import '@maquette/words/figure-names';
 import { assessRoom, roomSet } from '../index.ts';
 import { SHIPPED_CARDS } from '../coverings/index.ts';
 import { FIGURES, figuresOf, isFigure, type FigureName } from '../figures/index.ts';

@@ -1,7 +1,7 @@
 import { FIGURES, LEVELLING_FIGURES, type FigureName } from '@maquette/core/figures';
 import { compoundFigures, compoundsFor, hasSulfate, SHIPPED_COMPOUNDS } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
-import type { NamedFigure } from '../figures-fold.tsx';
+import type { NamedFigure } from '../named-figure.ts';
 
 /** Figures of the whole job that levelling shares with other work. */
 const SHARED: readonly FigureName[] = ['labour-h', 'hours-a-day', 'grinder-day', 'extractor-day'];

@@ -7,7 +7,7 @@ import {
   type FigureSpec,
 } from '@maquette/core/figures';
 import { LAYERS, type Layer } from '@maquette/core/layers';
-import type { NamedFigure } from '../figures-fold.tsx';
+import type { NamedFigure } from '../named-figure.ts';
 import { say } from '@maquette/core/said';
 
 /** Figures strip-out works with: hours and debris of the kinds that lie there, then the job's own. */

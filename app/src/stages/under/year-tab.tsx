@@ -11,7 +11,8 @@ import { capital } from '../../ui/capital.ts';
 import { fetched } from '../../ui/fetched.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import { FiguresFold, type NamedFigure } from '../figures-fold.tsx';
+import { FiguresFold } from '../figures-fold.tsx';
+import type { NamedFigure } from '../named-figure.ts';
 import { optionName } from './option-words.ts';
 import { BELOW, CURES, MONTHS, placeWords, VERDICT_SAID } from './year-words.ts';
 
