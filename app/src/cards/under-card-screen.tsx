@@ -1,7 +1,7 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { allUnder } from '@maquette/core/under/cards';
-import { bodyOf } from '@maquette/facts';
+import { bodyOf, KINDS } from '@maquette/facts';
 import { useUnits } from '../data/device-settings.ts';
 import { useBook } from '../data/use-facts.ts';
 import { write } from '../data/write.ts';
@@ -12,8 +12,8 @@ import { Button, ButtonRow } from '../ui/button.tsx';
 import { ShownIn } from '../ui/shown-in.tsx';
 import { Words } from '../ui/text.tsx';
 import { cardChange } from './card-change.ts';
-import { UnderCardForm } from './under-card-form.tsx';
-import { KIND_WORDS, UNDER_KINDS } from './under-card-words.ts';
+import { CardFields } from './card-fields.tsx';
+import { FIELD_WORDS, KIND_WORDS, UNDER_KINDS } from './under-card-words.ts';
 
 /** One card of what lies under planks, field by field. */
 export function UnderCardScreen({ cardId }: { cardId: string }) {
@@ -42,9 +42,10 @@ export function UnderCardScreen({ cardId }: { cardId: string }) {
         <Header above={KIND_WORDS[kind].one} title={card.name} onBack={back} />
         <ScrollView role="main" contentContainerStyle={styles.list}>
           {own ? null : <Words>This card ships with Maquette and stays as it is. Copy it to change its figures.</Words>}
-          <UnderCardForm
-            kind={kind}
-            card={{ ...card }}
+          <CardFields
+            fields={KINDS[kind].fields}
+            words={FIELD_WORDS}
+            card={card}
             locked={!own}
             change={(part) => write('Card changed', [cardChange(kind, cardId, { ...bodyOf(own ?? card), ...part })])}
           />

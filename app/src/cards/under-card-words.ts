@@ -1,4 +1,8 @@
+import type { Field } from '@maquette/core/fields';
 import type { UnderCards } from '@maquette/core/under';
+import type { UnitSystem } from '@maquette/core/units';
+import { KINDS } from '@maquette/facts';
+import { shownValue, type FieldWords } from './card-fields.tsx';
 
 export type UnderKind = keyof UnderCards;
 
@@ -11,8 +15,7 @@ export const KIND_WORDS: Record<UnderKind, { one: string; several: string }> = {
 };
 export const UNDER_KINDS = Object.keys(KIND_WORDS) as UnderKind[];
 
-/** What is asked of a card, by its field: the label, and the unit where the fact’s own field states none. */
-export const FIELD_WORDS: Readonly<Record<string, readonly [label: string, unit?: string]>> = {
+export const FIELD_WORDS: FieldWords = {
   name: ['Name'],
   kind: ['Kind'],
   thicknessMm: ['Thickness'],
@@ -53,12 +56,22 @@ export const FIELD_WORDS: Readonly<Record<string, readonly [label: string, unit?
   source: ['Where these figures come from'],
 };
 
-/** Words of a choice; any other stands as it is. */
-export const VALUE_WORDS: Readonly<Record<string, string>> = {
-  unsaid: 'Not stated',
-  yes: 'Yes',
-  no: 'No',
-  mineral: 'Concrete or screed',
-  timber: 'Timber',
-  'fibre-cement': 'Fibre cement',
+/** Fields a card is told apart by, where several stand in a list. */
+const TELLING: Record<UnderKind, readonly string[]> = {
+  underlays: ['thicknessMm', 'kPa', 'rM2KW', 'stepDb'],
+  films: ['thicknessMm', 'sdM', 'rollWidthMm'],
+  membranes: ['limitRh', 'coats', 'hardH'],
+  panels: ['thicknessMm', 'lengthMm', 'widthMm'],
+};
+
+/** The figures of a card that tell it apart, in one line. */
+export const figuresLine = (kind: UnderKind, card: object, units: UnitSystem): string => {
+  const fields: Readonly<Record<string, Field>> = KINDS[kind].fields;
+  const held = card as Readonly<Record<string, unknown>>;
+  return TELLING[kind]
+    .map((name) => {
+      const [label, unit] = FIELD_WORDS[name]!;
+      return `${label} ${shownValue(fields[name]!, held[name], unit, units)}`;
+    })
+    .join(' · ');
 };

@@ -16,8 +16,7 @@ import { tabParts, Tabs } from '../ui/tabs.tsx';
 import { Words } from '../ui/text.tsx';
 import { cardChange } from './card-change.ts';
 import { CardFiles } from './card-files.tsx';
-import { figuresLine } from './under-card-form.tsx';
-import { KIND_WORDS, UNDER_KINDS, type UnderKind } from './under-card-words.ts';
+import { figuresLine, KIND_WORDS, UNDER_KINDS, type UnderKind } from './under-card-words.ts';
 
 /** Cards of underlays, films, membranes and panels: those that ship, and one’s own. */
 export function UnderCardsScreen() {

@@ -3,27 +3,10 @@ import '@maquette/words/membranes';
 import { readOut } from '@maquette/words';
 import { SHIPPED_UNDER } from './cards.ts';
 import { membranePlan } from './membrane-plan.ts';
-import type { UnderRoom } from './option.ts';
+import { PLAIN_ROOM } from './invented-under-room.ts';
 
 const [epoxy, polyurethane, dispersion] = SHIPPED_UNDER.membranes;
-const ROOM: UnderRoom = {
-  damp: 'work',
-  flat: 'lay',
-  liesOnSoft: false,
-  base: 'mineral',
-  isSulfate: false,
-  isOnGround: true,
-  hasMembrane: null,
-  crawl: 'none',
-  heated: 'none',
-  dwellingBelow: false,
-  askedDb: null,
-  bumpsMm: 0,
-  isWetRoom: false,
-  isEscapeRoute: false,
-  askedFireClass: null,
-  panelRM2KW: 0,
-};
+const ROOM = { ...PLAIN_ROOM, damp: 'work' as const };
 const floor = { areaM2: 20, perimeterMm: 18_000, upturnMm: 50, isGlued: false };
 
 test('coats, tubs and hours by hand: 20 m² and 0.9 m² up the walls', () => {

@@ -3,6 +3,7 @@ import '@maquette/words/rest';
 import { readOut } from '@maquette/words';
 import type { CoveringNeeds, UnderlayFigures, UnderOption, UnderRoom } from './option.ts';
 import { breaksOf, UNDER_RULES } from './under-rules.ts';
+import { PLAIN_ROOM } from './invented-under-room.ts';
 
 const LAMINATE: CoveringNeeds = {
   floats: true,
@@ -18,24 +19,6 @@ const LAMINATE: CoveringNeeds = {
   bumpsMm: 0.5,
   allowsWetRoom: false,
   fireClassWithUnderlay: 'Cfl',
-};
-const SLAB: UnderRoom = {
-  damp: 'lay',
-  flat: 'lay',
-  liesOnSoft: false,
-  base: 'mineral',
-  isSulfate: false,
-  isOnGround: true,
-  hasMembrane: null,
-  crawl: 'none',
-  heated: 'none',
-  dwellingBelow: false,
-  askedDb: null,
-  bumpsMm: 0,
-  isWetRoom: false,
-  isEscapeRoute: false,
-  askedFireClass: null,
-  panelRM2KW: 0,
 };
 const FOAM: UnderlayFigures = {
   kind: 'foam',
@@ -61,7 +44,8 @@ const rules = (
   covering: Partial<CoveringNeeds> = {},
   room: Partial<UnderRoom> = {},
   schools?: Parameters<typeof breaksOf>[3],
-) => breaksOf(of, { ...LAMINATE, ...covering }, { ...SLAB, ...room }, schools).map(({ rule, word }) => [rule, word]);
+) =>
+  breaksOf(of, { ...LAMINATE, ...covering }, { ...PLAIN_ROOM, ...room }, schools).map(({ rule, word }) => [rule, word]);
 
 test('foam and a taped film under laminate on a slab break nothing', () => {
   expect(rules(option())).toEqual([]);
@@ -116,7 +100,11 @@ test('schools: no film where a membrane is recorded, a second pad where the shee
 });
 
 test('all that breaks is told, in the order of the rules, each in words', () => {
-  const broken = breaksOf(option({ thicknessMm: 5, kPa: 20 }, null), LAMINATE, { ...SLAB, damp: 'work', flat: 'work' });
+  const broken = breaksOf(option({ thicknessMm: 5, kPa: 20 }, null), LAMINATE, {
+    ...PLAIN_ROOM,
+    damp: 'work',
+    flat: 'work',
+  });
   expect(broken.map(({ rule }) => rule)).toEqual(['B0', 'B4', 'B5', 'B6', 'B16']);
   for (const why of readOut(broken.map((one) => one.why))) expect(why).toMatch(/^[A-Z].*\.$/);
 });
@@ -132,7 +120,7 @@ test('property: what breaks an option depends on nothing else that is offered, a
       fc.array(figures, { minLength: 1, maxLength: 4 }),
       fc.double({ min: 0, max: 3, noNaN: true }),
       (all, bumpsMm) => {
-        const room = { ...SLAB, bumpsMm };
+        const room = { ...PLAIN_ROOM, bumpsMm };
         const told = all.map((one) => breaksOf(option(one), LAMINATE, room));
         told.forEach((one, k) => expect(breaksOf(option(all[k]), LAMINATE, room)).toEqual(one));
         for (const one of told) {
