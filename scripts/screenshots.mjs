@@ -73,7 +73,7 @@ await shot('ledger-phone', PHONE, '/jobs/demo-sluice-house/heights', async (page
   await page.getByTestId('ledger-row').nth(6).waitFor();
   await page.getByText(/^Working out/).waitFor({ state: 'detached' });
 });
-await shot('under-phone', PHONE, '/rooms/demo-wash-house/under', async (page) => {
+await shot('under-phone', PHONE, '/rooms/demo-hall-wash-house/under', async (page) => {
   await button('Panels')(page);
   await page.getByTestId('panels-count').waitFor();
 });

@@ -90,7 +90,7 @@ test('another covering is another rule; a copied card can be edited, a bad figur
   await expect(page.getByText(/^Try to break it first/)).toBeVisible();
   await page.goto(`${running.url}/rooms/demo-parlour/room`);
   await page.getByRole('button', { name: 'Covering', exact: true }).click();
-  await page.getByRole('radio', { name: /Click vinyl/ }).click();
+  await page.getByRole('radio', { name: /Click vinyl, rigid core/ }).click();
   await expect(page.getByRole('button', { name: 'Flat: Work' })).toBeVisible();
 });
 

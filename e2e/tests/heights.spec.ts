@@ -192,7 +192,7 @@ test('the ledger has every opening of the job once, marks what changes, and is s
   const panel = page.getByRole('textbox', { name: 'Panel on the surface that stays' });
   await panel.fill('6');
   await panel.press('Enter');
-  await expect(page.getByTestId('adds')).toContainText('11.2 mm new');
+  await expect(page.getByTestId('adds')).toContainText('12.7 mm new');
   await ledger(page);
   await expect(page.getByTestId('changed')).toHaveText('1 opening changed since the ledger was last taken as seen.');
   await expect(page.getByRole('link', { name: /^Parlour, door in W1, to Hall: .*Changed$/ })).toBeVisible();

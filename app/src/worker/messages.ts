@@ -80,7 +80,7 @@ export type Ask =
   | PlanksAsk
   | HeightsAsk
   | { id: number; kind: 'least'; rooms: RoomSet[]; coverings: CoveringCard[]; atUtc: string }
-  | { id: number; kind: 'under'; rooms: RoomSet[] }
+  | { id: number; kind: 'under'; rooms: RoomSet[]; atUtc: string }
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };

@@ -64,8 +64,15 @@ async function programmed(ask: Extract<CrossingRoom, { kind: 'programme' }>): Pr
   });
 }
 
-/** Rooms as they were judged for the fewest steps: asked again, only what has changed is judged anew. */
+/** Rooms as they were judged for the fewest steps, and for panels: asked again, only what has changed is judged anew. */
 const keptRooms = new Map<string, RoomRunner>();
+
+/** Whether panels may be planned in a room, by the same judgement its own stage shows. */
+const mayPanelAt = (atUtc: string) => (of: RoomSet) => {
+  const kept = keptRooms.get(of.room.id) ?? roomRunner();
+  keptRooms.set(of.room.id, kept);
+  return assessRoom(of, atUtc, { runner: kept, parts: ['under'] }).under?.panelStops.length === 0;
+};
 
 async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'forecast') {
@@ -74,7 +81,8 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     return forecastProbe(probe, limitPercent, plan, undefined, progress);
   }
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
-  if (ask.kind === 'under') return underPlanOf(ask.rooms, (share) => tell({ id: ask.id, progress: { share } }));
+  if (ask.kind === 'under')
+    return underPlanOf(ask.rooms, (share) => tell({ id: ask.id, progress: { share } }), mayPanelAt(ask.atUtc));
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'least') {

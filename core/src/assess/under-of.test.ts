@@ -93,7 +93,11 @@ test('a choice that Heights does not count is told', () => {
 
 test('panels are refused while the gate is shut, and on a base they are not fixed to', () => {
   expect(criteria(underSet(slab, { panelId: 'shipped-plywood-6' }))['under-panel']).toMatch(/^(work|stop): /);
-  expect(criteria(underSet(boards, { panelId: 'shipped-plywood-6' }))['under-panel']).toMatch(/^lay: /);
+  // Boards that nobody has measured: nothing is planned over them.
+  expect(criteria(underSet(boards, { panelId: 'shipped-plywood-6' }))['under-panel']).toMatch(
+    /^measure: Panels shut in/,
+  );
+  expect(underOf(underSet(boards, { panelId: 'shipped-plywood-6' })).panelStops).toHaveLength(1);
 });
 
 test('heat: the sum of what lies over it, against what lets it through', () => {

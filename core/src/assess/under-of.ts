@@ -1,5 +1,7 @@
 import type { FigureOf } from '../figures/index.ts';
 import { dampestRh } from './slab-reading.ts';
+import { stopSaid, type Gate } from '../hazards/index.ts';
+import { say, type Said } from '../said/index.ts';
 import { pressedMm } from '../heights/index.ts';
 import { planAreaM2, type Plan } from '../room/index.ts';
 import {
@@ -71,6 +73,8 @@ export interface UnderOfRoom {
   /** Cards that the choice names and that are gone. */
   missing: readonly string[];
   panel: PanelCard | null;
+  /** Why no panels are planned here: what stops fixings, and damp that is not measured dry. Nothing eases it. */
+  panelStops: Said[];
   membrane: { card: MembraneCard; plan: MembranePlan } | null;
   membranes: { card: MembraneCard; plan: MembranePlan }[];
   /** Of what is chosen; else of the best that nothing speaks against, else of bare planks. */
@@ -146,7 +150,13 @@ export function underOf(
   set: RoomSet,
   bare: UnderRoom,
   schools: UnderSchools,
-  { damp, heights, plan, figure }: { damp: DampJudged; heights: HeightsOfRoom | null; plan: Plan; figure: FigureOf },
+  {
+    damp,
+    heights,
+    plan,
+    figure,
+    fix,
+  }: { damp: DampJudged; heights: HeightsOfRoom | null; plan: Plan; figure: FigureOf; fix: Gate },
 ): UnderOfRoom {
   const cards = allUnder(set.underCards);
   const choice = set.underChoices.at(-1) ?? null;
@@ -241,6 +251,7 @@ export function underOf(
     chosen,
     missing,
     panel,
+    panelStops: [...fix.stops.map(stopSaid), ...(bare.damp === 'lay' ? [] : [say('under.panelsDamp')])],
     membrane,
     membranes,
     year: yearOf(set, room, shown.offered, panel, figure),

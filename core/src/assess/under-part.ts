@@ -4,8 +4,8 @@ import type { RoomPart } from './room-part.ts';
 import { underRoomOf, underSchoolsOf } from './under-ground.ts';
 import { underOf } from './under-of.ts';
 
-/** Criteria of flatness and damp that say nothing of the floor itself: air and boxes are waited for wherever planks are laid. */
-const NOT_THE_FLOOR = ['damp-air', 'damp-boxes', 'damp-acclimatise'];
+/** What is said of damp and is no damp of the floor: the air of the room, which planks wait for whatever lies under them. */
+const NOT_THE_FLOOR = 'damp-air';
 
 /** What lies between the prepared floor and the planks: rules, ranking, vapour, heat. */
 export const under: RoomPart<'under', 'outline' | 'strip' | 'damp' | 'flat' | 'heights'> = {
@@ -32,15 +32,21 @@ export const under: RoomPart<'under', 'outline' | 'strip' | 'damp' | 'flat' | 'h
       {
         strip,
         dampContext: damp.context,
-        damp: worstVerdict(damp.criteria.flatMap(({ id, verdict }) => (NOT_THE_FLOOR.includes(id) ? [] : [verdict]))),
+        damp: worstVerdict(damp.criteria.flatMap(({ id, verdict }) => (id === NOT_THE_FLOOR ? [] : [verdict]))),
         flat: worstVerdict(flat.criteria.map(({ verdict }) => verdict)),
       },
       cardOf(allUnder(set.underCards).panels, set.underChoices.at(-1)?.panelId ?? null)?.rM2KW ?? 0,
     );
     return {
-      state: underOf(set, room, underSchoolsOf(set.answers), { damp, heights, plan, figure }),
+      state: underOf(set, room, underSchoolsOf(set.answers), {
+        damp,
+        heights,
+        plan,
+        figure,
+        fix: strip.surfaceGates.fix,
+      }),
       validUntil: null,
     };
   },
-  criteria: (state, set, { strip }) => underCriteria(set.room, state, strip.surfaceGates.fix),
+  criteria: (state, set, { strip }) => underCriteria(set.room, state, strip.surfaceGates.fix.allowed),
 };

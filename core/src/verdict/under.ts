@@ -1,6 +1,5 @@
 import { isTimber, type RoomFacts } from '../room/index.ts';
 import { celsius, decimals, lower, sentence, say, type Said } from '../said/index.ts';
-import { stopSaid, type Gate } from '../hazards/index.ts';
 import type { UnderBreak, UnderRule, VapourVerdict } from '../under/index.ts';
 import type { OwnCriterion, Verdict } from './words.ts';
 
@@ -14,6 +13,7 @@ export interface UnderTold {
   missing: readonly string[];
   options: readonly { merit: 'free' | 'open' | 'refused' }[];
   panel: { name: string } | null;
+  panelStops: readonly Said[];
   membrane: { card: { name: string }; plan: { refused: { word: Verdict; why: Said } | null } } | null;
   heightsDiffer: boolean;
   room: { damp: Verdict };
@@ -213,29 +213,49 @@ function heatCriterion(heat: NonNullable<UnderTold['heat']>, mostR: number): Own
   };
 }
 
+/** Panels are planned over timber that may be fixed into and that is measured dry; else what is in the way decides. */
+function panelCriterion(
+  { baseKind }: Pick<RoomFacts, 'baseKind'>,
+  name: string,
+  { panelStops, room }: Pick<UnderTold, 'panelStops' | 'room'>,
+  mayFix: boolean,
+): OwnCriterion {
+  const of = { id: 'under-panel', title: say('verdict.underPanelTitle') };
+  if (!isTimber(baseKind))
+    return {
+      ...of,
+      verdict: 'work',
+      margin: say('verdict.underPanelTimber', { name }),
+      next: say('verdict.underPanelOther'),
+    };
+  const [stop] = panelStops;
+  if (stop)
+    return {
+      ...of,
+      // What may not be fixed into is stopped; damp holds panels up by its own word.
+      verdict: mayFix ? room.damp : 'stop',
+      margin: sentence(stop),
+      next: say(mayFix ? 'verdict.underDampFirst' : 'verdict.underPanelStop'),
+    };
+  return {
+    ...of,
+    verdict: 'lay',
+    margin: say('verdict.underPanelMay', { name }),
+    next: say('verdict.underPanelNext'),
+  };
+}
+
 /** Criteria of what lies under the planks: the choice, vapour through the year, heat, panels and membranes. */
 export function underCriteria(
   room: Pick<RoomFacts, 'baseKind'>,
   of: UnderTold,
-  fix: Gate,
+  mayFix: boolean,
   mostR = 0.15,
 ): OwnCriterion[] {
   const criteria = [choiceCriterion(of)];
   if (of.chosen) criteria.push(yearCriterion(of));
   if (of.heat) criteria.push(heatCriterion(of.heat, mostR));
-  if (of.panel) {
-    const [stop] = fix.stops;
-    const onTimber = isTimber(room.baseKind);
-    criteria.push({
-      id: 'under-panel',
-      title: say('verdict.underPanelTitle'),
-      verdict: stop ? 'stop' : onTimber ? 'lay' : 'work',
-      margin: stop
-        ? sentence(stopSaid(stop))
-        : say(onTimber ? 'verdict.underPanelMay' : 'verdict.underPanelTimber', { name: of.panel.name }),
-      next: say(stop ? 'verdict.underPanelStop' : onTimber ? 'verdict.underPanelNext' : 'verdict.underPanelOther'),
-    });
-  }
+  if (of.panel) criteria.push(panelCriterion(room, of.panel.name, of, mayFix));
   if (of.membrane?.plan.refused)
     criteria.push({
       id: 'under-membrane',

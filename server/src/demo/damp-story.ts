@@ -126,6 +126,24 @@ export const DAMP_STORIES: Readonly<Record<string, DampStory>> = {
     ],
     walked: 9,
   },
+  'hall-wash-house': {
+    tests: [
+      [500, 500],
+      [1500, 700],
+      [2500, 500],
+      [1500, 1500],
+      [2400, 1700],
+    ].map(([x, y], i): StoryTest => ({
+      method: 'pin',
+      name: `M${i + 1}`,
+      at: [x!, y!],
+      setDays: null,
+      readings: [[3, [9.4, 9.8, 9.6, 10.1, 9.7][i]!, 18]],
+    })),
+    log: { days: 4, tempC: 18, rhPercent: 52 },
+    answers: [[SOURCE, 'no']],
+    walked: 'all',
+  },
   'reading-room': {
     tests: [
       { method: 'carbide', name: 'C1', at: [900, 900], setDays: null, depthMm: 60, readings: [[6, 3.1, 19]] },

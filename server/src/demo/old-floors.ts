@@ -1,5 +1,4 @@
 import { HEATING_LOCATED } from '@maquette/core/hazards';
-import { BASE_THINNEST, CRAWL } from '@maquette/core/under';
 import type { DemoRoom } from './demo-room.ts';
 
 /** An L-shaped kitchen: thin vinyl of unknown age on a panel. Its gate is shut, and skim or take up is to be decided. */
@@ -110,7 +109,7 @@ export const KITCHEN: DemoRoom = {
   answers: [[HEATING_LOCATED, 'yes']],
 };
 
-/** A wash house with ceramic tile on a mesh bed over boards: the laboratory has answered, keep or lift is to be decided. */
+/** A wash house with ceramic tile on a mesh bed: the laboratory has answered, keep or lift is to be decided. */
 export const WASH_HOUSE: DemoRoom = {
   slug: 'wash-house',
   name: 'Wash house',
@@ -135,13 +134,8 @@ export const WASH_HOUSE: DemoRoom = {
     { kind: 'register', name: '', xMm: 1900, yMm: 120, widthMm: 300, depthMm: 100, turnDeg: 0 },
     { kind: 'pipe', name: '', xMm: 2920, yMm: 1200, widthMm: 28, depthMm: 28, turnDeg: 0, round: true },
   ],
-  baseKind: 'floorboards-on-joists',
-  base: { beneath: 'crawl-space', grade: 'above', heating: 'none', joistDeg: 0, joistSpacingMm: 400 },
-  answers: [
-    [CRAWL, 'covered'],
-    [BASE_THINNEST, 21],
-  ],
-  under: { panelId: 'shipped-plywood-6', note: 'Once the tile is up' },
+  baseKind: 'suspended-concrete',
+  base: { slabMm: 160, beneath: 'unheated-room', grade: 'above', heating: 'none' },
   cardId: 'shipped-click-vinyl',
   units: 'metric',
   bumps: [],

@@ -2,7 +2,7 @@ import type { Wall } from '@maquette/core/room';
 import type { DemoRoom } from './demo-room.ts';
 import { CLOAKROOM, KITCHEN, WASH_HOUSE } from './old-floors.ts';
 import { DEMO_CARD_ID } from './seed-under.ts';
-import { STACK_ROOM } from './over-crawl.ts';
+import { HALL_WASH_HOUSE, STACK_ROOM } from './over-crawl.ts';
 
 interface DemoJob {
   slug: string;
@@ -95,7 +95,8 @@ export const SCENARIO: readonly DemoJob[] = [
         ],
         leaves: [{ about: 'opening-1', kind: 'hollow' }],
         baseKind: 'cement-screed',
-        base: { heating: 'none' },
+        base: { beneath: 'unheated-room', grade: 'above', heating: 'none' },
+        under: { filmId: 'shipped-film' },
         cardId: 'shipped-click-vinyl',
         units: 'metric',
         bumps: [{ xMm: 1500, yMm: 1100, heightMm: 0.8, widthMm: 900 }],
@@ -233,6 +234,7 @@ export const SCENARIO: readonly DemoJob[] = [
       },
       CLOAKROOM,
       STACK_ROOM,
+      HALL_WASH_HOUSE,
     ],
   },
 ];

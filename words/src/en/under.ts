@@ -39,6 +39,7 @@ export const under = {
   'under.membraneUnread': 'How damp the base is in its depth is not read yet.',
   'under.membraneOver': 'The base reads {rh} %RH; this membrane is rated to {limitRh} %RH.',
   'under.membraneNoAdhesive': 'No adhesive holds on it, and these planks are glued.',
+  'under.panelsDamp': 'Panels shut in what is beneath: none are planned until Damp says lay.',
   'verdict.underChoiceTitle': 'What lies under the planks',
   'verdict.underUnchosen': 'Nothing is chosen yet; nothing speaks against {free} of what could be laid.',
   'verdict.underUnchosenNone': 'Nothing is chosen yet, and something speaks against all that could be laid.',

@@ -57,6 +57,7 @@ export function PanelsTab({
   onAt: (index: number) => void;
   onRoom: () => void;
 }) {
+  const say = useSay();
   const of = planned.plan?.panels.find(({ rooms }) => rooms.some(({ roomId }) => roomId === room.id)) ?? null;
   const here = of?.rooms.find(({ roomId }) => roomId === room.id) ?? null;
   const cards = under.cards.panels;
@@ -85,8 +86,17 @@ export function PanelsTab({
           no damp: those come first.
         </Words>
       </Fold>
-      {chosenId ? <WorkingLine planned={planned} /> : null}
-      {of && here ? (
+      {under.panelStops.length > 0 ? (
+        <View style={styles.part} testID="panel-stops">
+          <Words bold>No panels are planned here yet.</Words>
+          {under.panelStops.map((stop, k) => (
+            <Words key={k}>{say(stop)}</Words>
+          ))}
+        </View>
+      ) : chosenId ? (
+        <WorkingLine planned={planned} />
+      ) : null}
+      {under.panelStops.length === 0 && of && here ? (
         <>
           <Words bold size="large" figure testID="panels-count">
             {`${counted(of.sheets.length, 'sheet')} of ${of.card.name.toLowerCase()}`}

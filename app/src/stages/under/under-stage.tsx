@@ -50,7 +50,10 @@ export function UnderStage(props: StageProps) {
   const under = picture?.under ?? null;
   const rolls = (planned.plan?.rolls ?? []).filter(({ rooms }) => rooms.some(({ roomId }) => roomId === room.id));
   const roll: RollsOfJob | null = rolls.find((one) => one.cardId === cardId) ?? rolls[0] ?? null;
-  const panels = planned.plan?.panels.flatMap((of) => of.rooms).find(({ roomId }) => roomId === room.id)?.panels ?? [];
+  const mayPanel = under?.panelStops.length === 0;
+  const panels = !mayPanel
+    ? []
+    : (planned.plan?.panels.flatMap((of) => of.rooms).find(({ roomId }) => roomId === room.id)?.panels ?? []);
   const panelAt = Math.min(at, Math.max(0, panels.length - 1));
   const pieces: readonly LaidPiece[] =
     tab === 'rolls'

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { RoomSet, UnderPlan } from '@maquette/core';
+import { nowUtc } from '../../data/ids.ts';
 import { useBook } from '../../data/use-facts.ts';
 import { useLatest } from '../../ui/use-latest.ts';
 import { useDesk } from '../../worker/use-judged.ts';
@@ -41,7 +42,7 @@ export function useUnderPlan(jobId: string, asked: boolean): Planned {
     if (!wanted) return;
     desk.stop();
     desk.ask(
-      { kind: 'under', rooms: [...latest.current] },
+      { kind: 'under', rooms: [...latest.current], atUtc: nowUtc() },
       (plan, failed) => {
         setShare(0);
         setHeld((before) => ({ of: writes, plan: plan ?? before.plan, failed }));
