@@ -24,11 +24,11 @@ import { LevelSide } from './level-side.tsx';
 import { shownWays } from './shown-ways.ts';
 import { WAY_WORDS, type ChoiceId } from './way-words.ts';
 import { WaysTab } from './ways-tab.tsx';
-import { WorkTab } from './work-tab.tsx';
 import { counted } from '../../ui/counted.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { SPACE } from '../../theme/theme.tsx';
 
+const WorkTab = fetched(() => import('./work-tab.tsx').then((part) => part.WorkTab));
 const ChalkTab = fetched(() => import('./chalk-tab.tsx').then((part) => part.ChalkTab));
 const FilesFold = fetched(() => import('./files-fold.tsx').then((part) => part.FilesFold));
 const DoneTab = fetched(() => import('./done-tab.tsx').then((tab) => tab.DoneTab));
