@@ -28,5 +28,6 @@ export type { JudgedOption, UnderOfRoom } from './assess/under-of.ts';
 export type { YearOfRoom } from './assess/under-year.ts';
 export type { HeatOfRoom } from './assess/under-heat.ts';
 export { underPlanOf, type UnderPlan } from './assess/under-plan.ts';
-export type { PanelsOfJob, PanelsOfRoom, ShownPanel } from './assess/panel-job.ts';
+export type { PanelsOfJob } from './assess/panel-job.ts';
+export type { PanelsOfRoom, ShownPanel } from './assess/panel-room.ts';
 export type { RollsOfJob, ShownStrip } from './assess/roll-job.ts';

@@ -161,15 +161,23 @@ function rollsOf(of: RollsOfJob['of'], cardId: string, sets: readonly RoomSet[])
     });
   const best = planned(null);
   const numbers = numbersOf(best, sets, plans);
+  // Rolls are numbered as they are opened: room after room, by the first strip that is laid from each.
+  const opened = ({ pieces }: (typeof best.plan.rolls)[number]) =>
+    Math.min(
+      ...pieces.flatMap(({ strips }) =>
+        strips.map((strip) => 1000 * sets.findIndex(({ room }) => room.id === strip.floorId) + numbers.get(strip)!),
+      ),
+    );
+  const cut = [...best.plan.rolls].sort((a, b) => opened(a) - opened(b));
   const rollsOfStrip = (strip: Strip) =>
-    best.plan.rolls.flatMap(({ pieces }, k) => (pieces.some(({ strips }) => strips.includes(strip)) ? [k + 1] : []));
+    cut.flatMap(({ pieces }, k) => (pieces.some(({ strips }) => strips.includes(strip)) ? [k + 1] : []));
   return {
     of,
     cardId,
     name: card.name,
     make,
     isTacky: underlay?.isTacky ?? false,
-    rolls: best.plan.rolls.map(({ pieces, usedMm }) => ({
+    rolls: cut.map(({ pieces, usedMm }) => ({
       pieces: pieces.flatMap(({ strips, fromMm, lengthMm }) =>
         strips.map((strip) => ({
           roomId: strip.floorId,
@@ -199,7 +207,7 @@ function rollsOf(of: RollsOfJob['of'], cardId: string, sets: readonly RoomSet[])
     tapeRolls: Math.ceil(best.tapeM / figure('tape-m') - 1e-9),
     leastRolls: best.leastRolls,
     cost: best.cost,
-    offcuts: best.plan.rolls.flatMap(({ usedMm }, k) => {
+    offcuts: cut.flatMap(({ usedMm }, k) => {
       const lengthMm = make.lengthMm - usedMm;
       const areaM2 = (lengthMm * make.widthMm) / 1e6;
       return areaM2 >= KEPT_M2 - 1e-9 ? [{ roll: k + 1, lengthMm, areaM2 }] : [];

@@ -38,6 +38,8 @@ test('strips are numbered from the wall farther from the door', () => {
   const middle = (k: number) => strips[k]!.outline.reduce((sum, { yMm }) => sum + yMm / 4, 0);
   expect(strips.map(({ number }) => number)).toEqual(strips.map((_, k) => k + 1));
   for (let k = 1; k < strips.length; k++) expect(middle(k)).toBeLessThan(middle(k - 1));
+  // Rolls are opened in that order as well.
+  expect(strips[0]!.rolls).toContain(1);
 });
 
 test('schools of a room: to the wall, laps, along, joined', () => {
@@ -118,7 +120,19 @@ test('panels over panels lie across the joists and away from their seams; over u
     ]).panels[0]!.rooms[0]!;
   const known = over({});
   expect(known.seamsUnknown).toBeNull();
-  for (const { rule, shortMm } of known.breaks) expect([rule, shortMm > 0]).toEqual([rule, true]);
+  for (const { shortMm, tapes } of known.breaks) expect([shortMm > 0, tapes.length]).toEqual([true, 2]);
   expect(over({ seamXMm: null }).seamsUnknown).toBe('not-recorded');
   expect(over({ joistDeg: null }).directionUnknown).toBe(true);
+});
+
+test('a rest of a square metre is kept, a smaller one is not', () => {
+  const of = (depthMm: number) =>
+    underPlanOf([
+      underSet(roomOver('strip', 'floorboards-on-joists', { joistDeg: 90 }, [1232, depthMm]), {
+        panelId: 'shipped-plywood-6-long',
+      }),
+    ]).panels[0]!.offcuts;
+  // Of one sheet of 2440 x 1220: 1000 taken leaves 1.75 m², 2000 leaves half of one.
+  expect(of(1012)).toHaveLength(1);
+  expect(of(2012)).toEqual([]);
 });

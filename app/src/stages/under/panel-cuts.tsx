@@ -35,6 +35,9 @@ export function PanelCuts({ of, planned, units }: { of: PanelsOfJob; planned: Pl
             .join('; ')}`}
         </Words>
       ))}
+      {of.offcuts.length > 0 ? (
+        <Words>{`Keep ${of.offcuts.map(({ sheet, lengthMm, widthMm }) => `${formatReach(lengthMm, units)} by ${formatReach(widthMm, units)} of sheet ${sheet}`).join(', ')}.`}</Words>
+      ) : null}
       <ButtonRow>
         <Button label="Save it as CSV" onPress={() => save('panels.csv', 'text/csv', ({ cutCsv }) => cutCsv(rows))} />
       </ButtonRow>

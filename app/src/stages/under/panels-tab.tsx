@@ -1,13 +1,12 @@
 import { StyleSheet, View } from 'react-native';
-import type { PanelsOfRoom, ShownPanel, UnderOfRoom } from '@maquette/core';
+import type { PanelsOfRoom, UnderOfRoom } from '@maquette/core';
 import { FIGURES, figuresOf, UNDER_FIGURES, type FigureName } from '@maquette/core/figures';
 import { SEAMS_KNOWN } from '@maquette/core/under/questions';
 import { isTimber, type RoomFacts } from '@maquette/core/room';
 import { formatReach, gapWords } from '@maquette/core/units';
-import { spokenPlace, useSpoken } from '../../bench/speak.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
-import { SPACE, usePalette } from '../../theme/theme.tsx';
+import { SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { counted } from '../../ui/counted.ts';
@@ -18,8 +17,8 @@ import { moneyWords } from '../amounts.ts';
 import { FiguresFold } from '../figures-fold.tsx';
 import type { NamedFigure } from '../named-figure.ts';
 import { useAnswers } from '../use-answers.ts';
-import { toggleTick } from '../heights/toggle-tick.ts';
 import { FixingFold } from './fixing-fold.tsx';
+import { NextPanel } from './next-panel.tsx';
 import { PanelCuts } from './panel-cuts.tsx';
 import { takeChoice } from './take-option.ts';
 import type { Planned } from './use-under-plan.ts';
@@ -28,9 +27,6 @@ import { WorkingLine } from './working-line.tsx';
 const FIGURES_HERE = (Object.keys(UNDER_FIGURES) as FigureName[])
   .filter((name) => /^(panel|fixing)-/.test(name))
   .map((name): NamedFigure => [name, FIGURES[name]]);
-
-/** Ticks of panels that are fixed begin with this. */
-export const PANEL_FIXED = 'panel/';
 
 const RULES = {
   'long-seam': 'over a seam of the base',
@@ -117,88 +113,6 @@ export function PanelsTab({
   );
 }
 
-/** The panel in hand: where it lies by two tapes, its size, what is cut out of it. */
-function NextPanel({
-  shown,
-  room,
-  here,
-  at,
-  onAt,
-}: {
-  shown: ShownRoom;
-  room: RoomFacts;
-  here: PanelsOfRoom;
-  at: number;
-  onAt: (index: number) => void;
-}) {
-  const say = useSay();
-  const palette = usePalette();
-  const { units } = room;
-  const panel: ShownPanel | undefined = here.panels[at];
-  useSpoken(
-    panel
-      ? spokenPlace(
-          `Panel ${panel.number}`,
-          panel.tapes.map(({ distanceMm, name }) => ({ distanceMm, name: say(name) })),
-          units,
-        )
-      : null,
-  );
-  if (!panel) return null;
-  const key = `${PANEL_FIXED}${room.id}/${panel.number}`;
-  const done = shown.ticks.some((tick) => tick.key === key);
-  return (
-    <View style={styles.part} testID="panel-next">
-      <View style={styles.line}>
-        <Words
-          bold
-          size="large"
-          style={styles.grow}
-        >{`Panel ${panel.number} of ${here.panels.length}, row ${panel.row}`}</Words>
-        <Words figure>{`sheet ${panel.sheet}`}</Words>
-      </View>
-      <Words bold figure>
-        {`${formatReach(panel.lengthMm, units)} by ${formatReach(panel.widthMm, units)}${panel.isWhole ? ', whole' : ', cut'} · ${counted(panel.fixings, 'fixing')}`}
-      </Words>
-      {panel.tapes.map((tape) => (
-        <View key={tape.wall} style={styles.line}>
-          <Words figure bold size="entry" color={palette.chalk}>
-            {formatReach(tape.distanceMm, units)}
-          </Words>
-          <Words style={styles.grow}>{`its first corner from ${say(tape.name)}`}</Words>
-        </View>
-      ))}
-      {panel.stopped ? (
-        <Words bold role="alert">
-          {say(panel.stopped)}
-        </Words>
-      ) : null}
-      {panel.cutOuts.map((cut, k) => (
-        <Words
-          key={k}
-        >{`${say(cut.name)}: cut out ${formatReach(cut.acrossMm, units)}, its middle ${formatReach(cut.fromEndMm, units)} from the end and ${formatReach(cut.fromSideMm, units)} from the side, with a slot of ${formatReach(cut.slotMm, units)} to the nearest edge so that the panel slides under.`}</Words>
-      ))}
-      <Button
-        kind="main"
-        label={done ? 'Fixed: take the tick back' : 'Fixed'}
-        hint={`Panel ${panel.number}`}
-        onPress={() => {
-          void toggleTick(shown, key, `Panel ${panel.number}`);
-          if (!done && at < here.panels.length - 1) onAt(at + 1);
-        }}
-      />
-      <ButtonRow>
-        <Button label="Back" off={at === 0 ? 'This is the first panel.' : null} onPress={() => onAt(at - 1)} />
-        <Button
-          label="Next"
-          off={at === here.panels.length - 1 ? 'This is the last panel.' : null}
-          onPress={() => onAt(at + 1)}
-        />
-      </ButtonRow>
-    </View>
-  );
-}
-
 /** How anybody knows where the seams of the base are: taped ones can be trusted, screw lines are looked at once more. */
 function SeamsKnown({ shown }: { shown: ShownRoom }) {
   const answers = useAnswers(shown);
@@ -228,6 +142,7 @@ function SeamsKnown({ shown }: { shown: ShownRoom }) {
 
 /** Which rules the layout keeps, and where it cannot. */
 function Kept({ here, room, onRoom }: { here: PanelsOfRoom; room: RoomFacts; onRoom: () => void }) {
+  const say = useSay();
   const { units } = room;
   return (
     <View style={styles.part}>
@@ -254,7 +169,7 @@ function Kept({ here, room, onRoom }: { here: PanelsOfRoom; room: RoomFacts; onR
         here.breaks.map((broken, k) => (
           <Words
             key={k}
-          >{`Row ${broken.row + 1}: ${gapWords(broken.shortMm, units)} less than asked, ${RULES[broken.rule]}, over ${formatReach(broken.overMm, units)}. No layout that was tried keeps it.`}</Words>
+          >{`Row ${broken.row + 1}: ${gapWords(broken.shortMm, units)} less than asked, ${RULES[broken.rule]}, over ${formatReach(broken.overMm, units)}, ${broken.tapes.map(({ distanceMm, name }) => `${formatReach(distanceMm, units)} from ${say(name)}`).join(' and ')}. No layout that was tried keeps it.`}</Words>
         ))
       )}
     </View>

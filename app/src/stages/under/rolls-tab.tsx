@@ -81,6 +81,10 @@ function Material({
   const others = of.rooms.length - 1;
   const currency = shown.job?.currency ?? '';
   const hasSplit = room.lines.length > 0;
+  const [across, along] = of.ways;
+  const saved = across!.rolls - along!.rolls;
+  // Tape is bought by the metre: centimetres of it say nothing.
+  const tape = (m: number) => formatReach(Math.ceil(m * 10 - 1e-6) * 100, units);
   const [own, other] = here.runs === 'along' ? ['along', 'across'] : ['across', 'along'];
   return (
     <>
@@ -89,9 +93,9 @@ function Material({
       </Words>
       <Words>{`${others === 0 ? 'For this room alone' : `For this room and ${counted(others, 'more')} together`}; by area alone ${of.leastRolls} at least. ${moneyWords(of.cost, currency)} with tape.`}</Words>
       <Words>
-        {`${of.of === 'film' ? 'Laps and joints' : 'Seams and joints'} to tape: ${formatReach(of.tapeM * 1000, units)}, ${counted(of.tapeRolls, 'roll')} of tape.`}
+        {`${of.of === 'film' ? 'Laps and joints' : 'Seams and joints'} to tape: ${tape(of.tapeM)}, ${counted(of.tapeRolls, 'roll')} of tape.`}
       </Words>
-      <Words>{`Here the strips run ${own} the first wall, not ${other}. All across the planks: ${of.ways[0]!.rolls} rolls, ${formatReach(of.ways[0]!.tapeM * 1000, units)} of tape. All along them: ${of.ways[1]!.rolls} rolls, ${formatReach(of.ways[1]!.tapeM * 1000, units)}.`}</Words>
+      <Words>{`Here the strips run ${own} the first wall, not ${other}. All across the planks: ${counted(across!.rolls, 'roll')}, ${tape(across!.tapeM)} of tape. All along them: ${counted(along!.rolls, 'roll')}, ${tape(along!.tapeM)}${saved === 0 ? '' : `, ${counted(Math.abs(saved), 'roll')} ${saved > 0 ? 'fewer' : 'more'}`}.`}</Words>
       <Words bold>{`Strips here, from the wall opposite the door`}</Words>
       {here.strips.map(({ number, lengthMm, widthMm, rolls }) => (
         <View key={number} style={styles.line}>
