@@ -29,7 +29,7 @@ import {
 import type { HeightsOfRoom } from './heights-of.ts';
 import type { DampJudged } from './judged.ts';
 import { heatOf, type HeatOfRoom } from './under-heat.ts';
-import { yearOf, type YearOfRoom } from './under-year.ts';
+import { yearsOf, type YearOfRoom } from './under-year.ts';
 import type { RoomSet } from './room-set.ts';
 
 export type Merit = 'free' | 'open' | 'refused';
@@ -182,6 +182,7 @@ export function underOf(
   }));
   const membrane = membranes.find(({ card }) => card.id === choice?.membraneId) ?? null;
   const room = withMembrane(set, bare, membrane);
+  const years = yearsOf(set, room, panel, figure);
   const every = offeredBy(cards);
   const roomBreaks = breaksOfAll(every.map((offered) => breaksOf(optionOf(offered), covering, room, schools)));
   const ofAll = new Set(roomBreaks.map(({ rule }) => rule));
@@ -202,7 +203,7 @@ export function underOf(
           )
         : 0);
     const nowMm = heights && lies ? heights.addsMm.new - lies.coveringMm : 0;
-    const year = room.base === 'timber' && yearOf(set, room, offered, panel, figure).verdict.word === 'refused';
+    const year = room.base === 'timber' && years.verdictOf(offered).word === 'refused';
     const all = breaksOf(option, covering, room, schools);
     const stands = {
       breaks: all,
@@ -254,7 +255,7 @@ export function underOf(
     panelStops: [...fix.stops.map(stopSaid), ...(bare.damp === 'lay' ? [] : [say('under.panelsDamp')])],
     membrane,
     membranes,
-    year: yearOf(set, room, shown.offered, panel, figure),
+    year: years.yearOf(shown.offered),
     heat: heatOf(set, room, shown.offered, panel, figure),
     heightsDiffer:
       choice !== null &&

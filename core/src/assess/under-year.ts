@@ -1,6 +1,7 @@
 import type { FigureOf } from '../figures/index.ts';
 import {
   floorLayers,
+  type FloorMakeUp,
   vapourVerdict,
   type Offered,
   type PanelCard,
@@ -40,53 +41,45 @@ const limitsOf = (figure: FigureOf): VapourLimits => ({
 /** A film a cure is tried with: what is usual on a slab. */
 const TRIED_FILM = { sdM: 100, rM2KW: 0 };
 
-/** The year of one option in a room. */
-export function yearOf(
-  set: RoomSet,
-  room: UnderRoom,
-  { underlay, film }: Pick<Offered, 'underlay' | 'film'>,
-  panel: PanelCard | null,
-  figure: FigureOf,
-): YearOfRoom {
-  const makeUp = {
-    base: room.base,
-    slabMm: set.room.base.slabMm,
-    panel,
-    underlay,
-    covering: { sdM: set.card.sdM, rM2KW: set.card.rM2KW },
-  };
-  const { layers, isAssumed } = floorLayers({ ...makeUp, film });
+/** Years of a room's floor, whatever is laid on it: its climate is put together once for all of them. */
+export interface RoomYears {
+  /** What the year says of an option, and no more. */
+  verdictOf: (offered: Pick<Offered, 'underlay' | 'film'>) => VapourVerdict;
+  /** The year of an option with all that is shown of it. */
+  yearOf: (offered: Pick<Offered, 'underlay' | 'film'>) => YearOfRoom;
+}
+
+export function yearsOf(set: RoomSet, room: UnderRoom, panel: PanelCard | null, figure: FigureOf): RoomYears {
   const climate = climateOf(set, room, figure);
   const limits = limitsOf(figure);
-  const of = (floor: readonly VapourLayer[], { months, face }: FloorClimate = climate) =>
-    vapourVerdict(floor, months, face, limits);
-  const verdict = of(layers);
-  const hasFilm = film !== null || (underlay?.filmSdM ?? 0) > 0;
-  const cures: YearCure[] = [];
-  if (room.base === 'timber') {
-    if (climate.below === 'crawl')
-      cures.push({ id: 'cover-ground', verdict: of(layers, climateOf(set, room, figure, true)) });
-    cures.push(
-      hasFilm
-        ? {
-            id: 'no-film',
-            verdict: of(
-              floorLayers({ ...makeUp, underlay: underlay && { ...underlay, filmSdM: 0 }, film: null }).layers,
-            ),
-          }
-        : { id: 'with-film', verdict: of(floorLayers({ ...makeUp, film: TRIED_FILM }).layers) },
-    );
-  }
-  const at = layers.length - 1;
-  const rhs = verdict.year.months.map(({ rh }) => rh[at]!);
-  const rh = Math.max(...rhs);
+  const covering = { sdM: set.card.sdM, rM2KW: set.card.rM2KW };
+  const floorOf = ({ underlay, film }: Pick<FloorMakeUp, 'underlay' | 'film'>) =>
+    floorLayers({ base: room.base, slabMm: set.room.base.slabMm, panel, covering, underlay, film });
+  const of = (layers: readonly VapourLayer[], { months, face }: FloorClimate = climate) =>
+    vapourVerdict(layers, months, face, limits);
+  const curesOf = ({ underlay, film }: Pick<Offered, 'underlay' | 'film'>): YearCure[] => {
+    if (room.base !== 'timber') return [];
+    const covered: YearCure[] =
+      climate.below === 'crawl'
+        ? [{ id: 'cover-ground', verdict: of(floorOf({ underlay, film }).layers, climateOf(set, room, figure, true)) }]
+        : [];
+    const bare = underlay && { ...underlay, filmSdM: 0 };
+    const hasFilm = film !== null || (underlay?.filmSdM ?? 0) > 0;
+    const other: YearCure = hasFilm
+      ? { id: 'no-film', verdict: of(floorOf({ underlay: bare, film: null }).layers) }
+      : { id: 'with-film', verdict: of(floorOf({ underlay, film: TRIED_FILM }).layers) };
+    return [...covered, other];
+  };
   return {
-    layers,
-    isAssumed,
-    climate,
-    verdict,
-    limits,
-    underCovering: room.base === 'timber' ? null : { rh, month: rhs.indexOf(rh), limitRh: set.card.cementLimitRh },
-    cures,
+    verdictOf: (offered) => of(floorOf(offered).layers),
+    yearOf: (offered) => {
+      const { layers, isAssumed } = floorOf(offered);
+      const verdict = of(layers);
+      const rhs = verdict.year.months.map(({ rh }) => rh[layers.length - 1]!);
+      const rh = Math.max(...rhs);
+      const underCovering =
+        room.base === 'timber' ? null : { rh, month: rhs.indexOf(rh), limitRh: set.card.cementLimitRh };
+      return { layers, isAssumed, climate, verdict, limits, underCovering, cures: curesOf(offered) };
+    },
   };
 }
