@@ -1,7 +1,12 @@
 import '@maquette/words/rest';
 import { readOut } from '@maquette/words';
 import { assessRoom } from '../index.ts';
-import { CRAWL, NO_UNDER_CARDS, SHIPPED_UNDER } from '../under/index.ts';
+import { figuresOf } from '../figures/index.ts';
+import { planOf } from '../room/index.ts';
+import { CRAWL, MEMBRANE_STEP, NO_UNDER_CARDS, SHIPPED_UNDER, USUAL_SCHOOLS } from '../under/index.ts';
+import { PLAIN_ROOM } from '../under/invented-under-room.ts';
+import type { DampJudged } from './judged.ts';
+import { underOf as judged } from './under-of.ts';
 import { roomOver, underSet } from './invented-under.ts';
 import type { RoomSet } from './room-set.ts';
 
@@ -112,4 +117,37 @@ test('heat: the sum of what lies over it, against what lets it through', () => {
   expect(thick['under-heat']).toMatch(/^work: .*0\.185/);
   const electric = roomOver('bath', 'cement-screed', { heating: 'electric' });
   expect(criteria(underSet(electric, choice))['under-heat']).toMatch(/^measure: /);
+});
+
+test('a membrane lifts damp only once every step of it is ticked, and never over its limit', () => {
+  const steps = ['ground', 'primer', 'mix', 'coat-1', 'coat-2', 'pin-holes', 'over'];
+  const id = 'shipped-membrane-dispersion';
+  const damp = (rh: number, done: readonly string[]) => {
+    const set = {
+      ...underSet(slab, { membraneId: id }),
+      ticks: done.map((step) => ({ id: step, key: `${MEMBRANE_STEP}${id}/${step}`, doneAt: AT, note: '' })),
+    };
+    const read = { state: { methods: [{ method: 'probe', governing: { value: rh } }] } } as unknown as DampJudged;
+    return judged(set, { ...PLAIN_ROOM, damp: 'work' }, USUAL_SCHOOLS, {
+      damp: read,
+      heights: null,
+      plan: planOf(slab),
+      figure: figuresOf([]),
+      fix: { allowed: true, stops: [], cautions: [] },
+    }).room.damp;
+  };
+  expect(damp(84, steps)).toBe('lay');
+  for (const left of steps)
+    expect(
+      damp(
+        84,
+        steps.filter((one) => one !== left),
+      ),
+    ).toBe('work');
+  expect(damp(86, steps)).toBe('work');
+});
+
+test('a membrane whose card is gone asks for another choice', () => {
+  const set = underSet(slab, { membraneId: 'gone', filmId: 'shipped-film' });
+  expect(criteria(set)['under-choice']).toMatch(/^measure: The card/);
 });

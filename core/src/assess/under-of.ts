@@ -8,6 +8,7 @@ import {
   allUnder,
   breaksOf,
   cardOf,
+  MEMBRANE_STEP,
   membranePlan,
   needsOf,
   offer,
@@ -127,19 +128,17 @@ const signedWorst = (mm: readonly number[]) =>
 const differ = (countedMm: number, card: { thicknessMm: number } | null): boolean =>
   Math.abs(countedMm - (card?.thicknessMm ?? 0)) > 1e-6;
 
-/** Ticks of the steps of a membrane begin with this; the last of them is that it may be laid over. */
-export const MEMBRANE_STEP = 'membrane/';
-
-/** The room with its membrane on: over a base it is rated for, damp no longer holds up what is laid. */
+/** The room with its membrane on, every step of it ticked: over a base it is rated for, damp no longer holds up what is laid. */
 function withMembrane(
   set: RoomSet,
   room: UnderRoom,
   membrane: { card: MembraneCard; plan: MembranePlan } | null,
 ): UnderRoom {
+  const done = new Set(set.ticks.map(({ key }) => key));
   const isOn =
     membrane !== null &&
     membrane.plan.refused === null &&
-    set.ticks.some(({ key }) => key === `${MEMBRANE_STEP}${membrane.card.id}/over`);
+    membrane.plan.steps.every(({ id }) => done.has(`${MEMBRANE_STEP}${membrane.card.id}/${id}`));
   return isOn && room.damp === 'work' ? { ...room, damp: 'lay', hasMembrane: true } : room;
 }
 
@@ -233,6 +232,7 @@ export function underOf(
           ['underlay', choice.underlayId, underlay],
           ['film', choice.filmId, film],
           ['panel', choice.panelId, panel],
+          ['membrane', choice.membraneId, membrane],
         ] as const
       )
         .filter(([, id, card]) => id !== null && card === null)

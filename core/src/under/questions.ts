@@ -32,3 +32,8 @@ export const SEAMS_KNOWN = question('under/seams', oneOf('unknown', 'taped', 'sc
 /** Thickness of the base where it is thinnest, mm. */
 export const BASE_THINNEST = question('under/base-thinnest', figure(6, 60, 'mm'));
 export const LOCATED = question('under/services-located', oneOf('no', 'yes'));
+
+/** Ticks of the steps of a membrane begin with this, then its card and the step. */
+export const MEMBRANE_STEP = 'membrane/';
+/** Ticks of panels that are fixed begin with this, then the room and the panel’s number. */
+export const PANEL_FIXED = 'panel/';

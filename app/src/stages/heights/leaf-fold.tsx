@@ -22,7 +22,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { FRAME_WORDS, LEAF_WORDS, newLeaf } from './leaf-words.ts';
-import { toggleTick } from './toggle-tick.ts';
+import { toggleTick } from '../toggle-tick.ts';
 
 const SIZES = only(KINDS.leaves.fields, 'cutBeforeMm', 'opensDeg', 'rugMm', 'airMm');
 

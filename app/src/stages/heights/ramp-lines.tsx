@@ -8,7 +8,7 @@ import { write } from '../../data/write.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Heights } from './height-asks.ts';
-import { toggleTick } from './toggle-tick.ts';
+import { toggleTick } from '../toggle-tick.ts';
 
 /** Where a height is asked for: the room, its own name for the opening, and what was asked there before. */
 interface Rise {

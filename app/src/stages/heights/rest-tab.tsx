@@ -15,7 +15,7 @@ import { GuardsFold } from './guards-fold.tsx';
 import { placeKey, type Heights } from './height-asks.ts';
 import { SkirtingFold } from './skirting-fold.tsx';
 import { StairCard } from './stair-card.tsx';
-import { toggleTick } from './toggle-tick.ts';
+import { toggleTick } from '../toggle-tick.ts';
 
 interface Props {
   shown: ShownRoom;

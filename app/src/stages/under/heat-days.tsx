@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { HeatOfRoom } from '@maquette/core';
 import { HEAT_UP } from '@maquette/core/damp/questions';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatTemperature } from '@maquette/core/units';
+import { formatTemperature, formatTemperatureSpan } from '@maquette/core/units';
 import { bodyOf, KINDS } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -61,7 +61,7 @@ export function HeatDays({ shown, room, heat }: { shown: ShownRoom; room: RoomFa
           heat={heat}
           phase="after"
           flows={heat.ramp}
-          title="After laying: up by 5 K a day at most"
+          title={`After laying: up by ${formatTemperatureSpan(5, room.units, 0)} a day at most`}
         />
       ) : null}
     </>

@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import '@maquette/words/membranes';
 import type { UnderOfRoom } from '@maquette/core';
 import { WAY_OUT } from '@maquette/core/damp/questions';
+import { MEMBRANE_STEP } from '@maquette/core/under/questions';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatMass } from '@maquette/core/units';
 import { newId } from '../../data/ids.ts';
@@ -13,13 +14,10 @@ import { counted } from '../../ui/counted.ts';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { hoursWords, moneyWords } from '../amounts.ts';
-import { toggleTick } from '../heights/toggle-tick.ts';
+import { toggleTick } from '../toggle-tick.ts';
 import { Touch } from '../../ui/touch.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { takeChoice } from './take-option.ts';
-
-/** Ticks of the steps of a membrane begin with this. */
-const MEMBRANE_STEP = 'membrane/';
 
 /** The way out of damp that a membrane is. */
 function wayOut(shown: ShownRoom): Change {

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import type { PanelsOfRoom, ShownPanel } from '@maquette/core';
 import type { RoomFacts } from '@maquette/core/room';
+import { PANEL_FIXED } from '@maquette/core/under/questions';
 import { formatReach } from '@maquette/core/units';
 import { spokenPlace, useSpoken } from '../../bench/speak.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -9,10 +10,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Words } from '../../ui/text.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
-import { toggleTick } from '../heights/toggle-tick.ts';
-
-/** Ticks of panels that are fixed begin with this. */
-export const PANEL_FIXED = 'panel/';
+import { toggleTick } from '../toggle-tick.ts';
 
 /** The panel in hand: where it lies by two tapes, its size, what is cut out of it. */
 export function NextPanel({

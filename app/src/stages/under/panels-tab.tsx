@@ -104,7 +104,7 @@ export function PanelsTab({
           <FixingFold shown={shown} room={room} of={of} here={here} />
           <PanelCuts of={of} planned={planned} units={room.units} />
           <Words size="small">
-            {`Panels stand in the room for ${standH} h first, apart, so that air reaches both faces. Fix the row farthest from the door first, from one edge outward, standing on the panel. ${of.card.hasDimples ? 'Fix at the dimples and fill them with the heads.' : 'Sink heads by a millimetre and fill them.'} Fill the joints, ${formatReach(here.seamsM * 1000, room.units)} of them, and sand them off.`}
+            {`Panels stand in the room for ${standH} h first, apart, so that air reaches both faces. Fix the row farthest from the door first, from one edge outward, standing on the panel. ${of.card.hasDimples ? 'Fix at the dimples and fill them with the heads.' : 'Sink heads just under the face and fill them.'} Fill the joints, ${formatReach(here.seamsM * 1000, room.units)} of them, and sand them off.`}
           </Words>
         </>
       ) : null}

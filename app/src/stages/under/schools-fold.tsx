@@ -9,6 +9,7 @@ import {
   ROLLS_LIE,
   TIMBER_SCHOOL,
 } from '@maquette/core/under/questions';
+import { gapWords, type UnitSystem } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { SPACE } from '../../theme/theme.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -19,7 +20,8 @@ import { useAnswers, type Answers } from '../use-answers.ts';
 interface School {
   asked: Question<string> | Question<number>;
   words: string;
-  options: readonly (readonly [string | number, string])[];
+  /** Each with its words, lengths in the room’s own units. */
+  options: readonly (readonly [string | number, string | ((units: UnitSystem) => string)])[];
   /** Why the first is the default. */
   why: string;
 }
@@ -80,8 +82,8 @@ export const ROLL_SCHOOLS: readonly School[] = [
     asked: LAPS,
     words: 'Film laps',
     options: [
-      [200, '200 mm'],
-      [100, '100 mm, taped'],
+      [200, (units) => gapWords(200, units)],
+      [100, (units) => `${gapWords(100, units)}, taped`],
     ],
     why: 'The wider lap forgives a tape that lets go.',
   },
@@ -114,14 +116,22 @@ export function SchoolsFold({
     <Fold title={title} aside={own.length === 0 ? 'as usual' : `${own.length} otherwise`}>
       <View style={styles.box}>
         {schools.map((school) => (
-          <SchoolChoice key={school.words} school={school} answers={answers} />
+          <SchoolChoice key={school.words} school={school} answers={answers} units={shown.room!.units} />
         ))}
       </View>
     </Fold>
   );
 }
 
-function SchoolChoice({ school: { asked, words, options, why }, answers }: { school: School; answers: Answers }) {
+function SchoolChoice({
+  school: { asked, words, options, why },
+  answers,
+  units,
+}: {
+  school: School;
+  answers: Answers;
+  units: UnitSystem;
+}) {
   const held = answers.to(asked as Question) ?? options[0]![0];
   return (
     <View style={styles.one}>
@@ -129,10 +139,10 @@ function SchoolChoice({ school: { asked, words, options, why }, answers }: { sch
         label={words}
         inline
         value={String(held)}
-        options={options.map(([value, label], k) => ({
-          value: String(value),
-          label: k === 0 ? `${label} (usual)` : label,
-        }))}
+        options={options.map(([value, named], k) => {
+          const label = typeof named === 'string' ? named : named(units);
+          return { value: String(value), label: k === 0 ? `${label} (usual)` : label };
+        })}
         onChange={(value) =>
           void answers.set(asked as Question, options.find(([one]) => String(one) === value)![0], words)
         }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { RoomFacts } from '@maquette/core/room';
 import { contains, isTimber } from '@maquette/core/room';
+import { PANEL_FIXED } from '@maquette/core/under/questions';
 import type { RollsOfJob } from '@maquette/core';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { BaseLayer } from '../../sheet/base-layer.tsx';
@@ -64,7 +65,7 @@ export function UnderStage(props: StageProps) {
   const fixed = new Set(
     tab === 'panels'
       ? panels.flatMap(({ number }) =>
-          shown.ticks.some(({ key }) => key === `panel/${room.id}/${number}`) ? [number] : [],
+          shown.ticks.some(({ key }) => key === `${PANEL_FIXED}${room.id}/${number}`) ? [number] : [],
         )
       : [],
   );

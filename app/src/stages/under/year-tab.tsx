@@ -43,7 +43,7 @@ export function YearTab({ shown, room, under }: { shown: ShownRoom; room: RoomFa
   const reserve = verdict.reserve;
   const outcome = underCovering
     ? `${underCovering.rh.toFixed(1)} %RH under the planks at most; their sheet takes ${underCovering.limitRh}.`
-    : `The wood comes to ${(verdict.wood?.rh ?? 0).toFixed(1)} %RH; it stays under ${limits.woodRh} if all is well. ${capital(VERDICT_SAID[verdict.why])}.`;
+    : `The wood comes to ${(verdict.wood?.rh ?? 0).toFixed(1)} %RH; ${limits.woodRh} is the most it stands. ${capital(VERDICT_SAID[verdict.why])}.`;
   return (
     <View style={styles.box} testID="year">
       <Words size="small">{`${under.chosen ? 'As chosen' : 'Nothing is chosen yet. As it would be with'}: ${optionName(shownOption.offered)}, over ${BELOW[climate.below]}.`}</Words>

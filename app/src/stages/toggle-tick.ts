@@ -1,7 +1,7 @@
 import { bodyOf } from '@maquette/facts';
-import { newId, nowUtc } from '../../data/ids.ts';
-import type { ShownRoom } from '../../data/use-facts.ts';
-import { write } from '../../data/write.ts';
+import { newId, nowUtc } from '../data/ids.ts';
+import type { ShownRoom } from '../data/use-facts.ts';
+import { write } from '../data/write.ts';
 
 /** Ticks a piece of work done, or takes the tick back. */
 export function toggleTick(shown: ShownRoom, key: string, words: string) {
