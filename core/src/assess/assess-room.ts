@@ -6,6 +6,7 @@ import { lower, say, type Sayable } from '../said/index.ts';
 import type { StripPlan } from '../stripout/index.ts';
 import { worstVerdict, type Criterion, type Verdict } from '../verdict/index.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
+import type { LayState } from './lay-state.ts';
 import { PARTS } from './parts.ts';
 import type { PartName, PartStates } from './room-part.ts';
 import type { RoomSet } from './room-set.ts';
@@ -31,6 +32,8 @@ export interface RoomAssessment {
   heights: HeightsOfRoom | null;
   /** Null where what lies under the planks was left out. */
   under: UnderOfRoom | null;
+  /** Null where the laying was left out. */
+  lay: LayState | null;
   /** Null where damp was left out. */
   damp: DampState | null;
   /** The earliest time at which the same facts would be judged otherwise; null: at no time. */
@@ -53,9 +56,11 @@ export interface AssessOptions {
   surfaced?: (floor: FloorSurface) => void;
 }
 
-/** What parts say by themselves, so that no line speaks against another: work on the floor comes after what is stopped (neither a door or a stair holds it up, nor what is laid over it), and none is advised that is closed. */
+/** What parts say by themselves, so that no line speaks against another: work on the floor comes after what is stopped (neither a door or a stair holds it up, nor what is laid over it or lies ready in boxes), and none is advised that is closed. */
 function agreed(criteria: readonly Criterion[], { grind }: RoomAssessment['surfaceGates']): Criterion[] {
-  const stopped = criteria.find(({ verdict, part }) => verdict === 'stop' && part !== 'heights' && part !== 'under');
+  const stopped = criteria.find(
+    ({ verdict, part }) => verdict === 'stop' && part !== 'heights' && part !== 'under' && part !== 'lay',
+  );
   return criteria.map((c) => {
     if (c.part !== 'flat' || c.verdict !== 'work') return c;
     if (stopped) return { ...c, next: say('verdict.afterStop', { title: lower(stopped.title) }) };
@@ -67,7 +72,7 @@ function agreed(criteria: readonly Criterion[], { grind }: RoomAssessment['surfa
 
 const codeOf = (said: Sayable): string | null => (typeof said === 'object' && 'code' in said ? said.code : null);
 
-const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat', 'heights', 'under'];
+const USUAL: readonly PartName[] = ['strip', 'damp', 'sound', 'flat', 'heights', 'under', 'lay'];
 
 /**
  * Judges a room: criteria with verdicts, deciding readings, margins and maps. Deterministic; `atUtc` is the time judged at:
@@ -105,6 +110,7 @@ export function assessRoom(
     laidOver: strip.laidOver,
     heights: of('heights') ?? null,
     under: of('under') ?? null,
+    lay: of('lay') ?? null,
     damp: of('damp')?.state ?? null,
     validUntil,
   };

@@ -43,7 +43,7 @@ const NOTHING = { underlayId: null, filmId: null, membraneId: null, panelId: nul
 export function underSet(
   room: RoomFacts,
   choice: Partial<UnderChoice> | null,
-  answers: readonly [{ question: string }, string | number][] = [],
+  answers: readonly [{ question: string }, RoomSet['answers'][number]['answer']][] = [],
   cardId = 'shipped-laminate',
 ): RoomSet {
   return roomSet({ ...room, cardId }, findCard([], cardId)!, {

@@ -1,8 +1,17 @@
 import { answerTo } from '../fields/index.ts';
 import { HEATING } from '../hazards/index.ts';
-import { levellingJob, planLevelling, POUR_LEAST, type KeepOff, type Rise } from '../levelling/index.ts';
+import {
+  levellingJob,
+  panelOver,
+  planLevelling,
+  POUR_LEAST,
+  type KeepOff,
+  type LevellingPlan,
+  type Rise,
+} from '../levelling/index.ts';
 import type { Mark } from '../soundness/index.ts';
-import type { RoomPart } from './room-part.ts';
+import { allUnder, cardOf } from '../under/index.ts';
+import type { LevelWork, RoomPart } from './room-part.ts';
 
 /** What levelling is planned from: the judged floor, what may be done to it, and what is asked for. */
 export const levelJob: RoomPart<'levelJob', 'outline' | 'strip' | 'surface'> = {
@@ -29,16 +38,25 @@ export const levelJob: RoomPart<'levelJob', 'outline' | 'strip' | 'surface'> = {
   },
 };
 
-/** The first ways to level: null where nothing has been read. */
+const MEMO = 'ways';
+
+/** The first ways to level: null where nothing has been read. A panel is reckoned with as it is chosen under the planks: the other ways do not wait for that, and are kept. */
 export const levelling: RoomPart<'levelling', 'levelJob'> = {
   id: 'levelling',
-  reads: [],
+  reads: ['underChoices', 'underCards'],
   needs: ['levelJob'],
   onDemand: true,
-  judge: (_set, { levelJob: work }) => ({
-    state: work && planLevelling(work.job, work.state),
-    validUntil: null,
-  }),
+  judge({ underChoices, underCards }, { levelJob: work }, _atUtc, { memo }) {
+    if (!work) return { state: null, validUntil: null };
+    const kept = memo.get(MEMO) as { work: LevelWork; plan: LevellingPlan | null } | undefined;
+    const plan = kept?.work === work ? kept.plan : planLevelling(work.job, work.state);
+    memo.set(MEMO, { work, plan });
+    const card = cardOf(allUnder(underCards).panels, underChoices.at(-1)?.panelId ?? null);
+    if (!plan || !card) return { state: plan, validUntil: null };
+    const { thicknessMm, lengthMm, widthMm, costEach } = card;
+    const costM2 = (costEach / (lengthMm * widthMm)) * 1e6;
+    return { state: { ...plan, panel: panelOver(work.job, { thicknessMm, costM2 }) }, validUntil: null };
+  },
 };
 
 function risesAsked(rises: readonly Rise[]): Map<string, number> {

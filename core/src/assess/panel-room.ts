@@ -18,14 +18,13 @@ import { stopsOfServices, stopsSaid } from '../hazards/index.ts';
 import type { Said, Sayable } from '../said/index.ts';
 import {
   BASE_THINNEST,
-  CLOSE_PITCH,
   fixingLength,
   FIXINGS_AT,
   fixingsOfRectangle,
   fixingsOfShape,
   LOCATED,
   planPanels,
-  USUAL_PITCH,
+  PITCHES,
   type CutSheet,
   type FixingLength,
   type FixingPitch,
@@ -80,8 +79,10 @@ export interface PanelsOfRoom {
 
 const pitchOf = (set: RoomSet, figure: FigureOf): FixingPitch => {
   const at = answerTo(set.answers, FIXINGS_AT) ?? '75/150';
-  if (at === 'own') return { edgeMm: figure('fixing-edge-mm'), fieldMm: figure('fixing-field-mm') };
-  return at === '50/100' ? CLOSE_PITCH : USUAL_PITCH;
+  const usual = PITCHES[set.room.units];
+  if (at !== 'own') return usual[at];
+  const { insetMm } = usual['75/150'];
+  return { edgeMm: figure('fixing-edge-mm'), fieldMm: figure('fixing-field-mm'), insetMm };
 };
 
 /** A room laid by the rules, before its pieces are cut. */
@@ -129,10 +130,12 @@ export function shownRoom(
 ): PanelsOfRoom {
   const pitch = pitchOf(set, figure);
   const { base } = set.room;
-  const fixing = fixingLength(card.thicknessMm, answerTo(set.answers, BASE_THINNEST), {
-    isLocated: answerTo(set.answers, LOCATED) === 'yes',
-    isHeated: base.heating !== 'none',
-  });
+  const fixing = fixingLength(
+    card.thicknessMm,
+    answerTo(set.answers, BASE_THINNEST),
+    { isLocated: answerTo(set.answers, LOCATED) === 'yes', isHeated: base.heating !== 'none' },
+    set.room.units,
+  );
   // How far a point goes into the base; where no length is known as far as staples go.
   const deepMm = fixing.lengthMm === null ? undefined : fixing.lengthMm - card.thicknessMm;
   const panels = order.map((piece, k): ShownPanel => {

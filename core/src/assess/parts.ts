@@ -2,10 +2,12 @@ import { judgeDamp } from '../damp/index.ts';
 import { failureChance } from '../flat/index.ts';
 import { underfootOf } from '../stripout/index.ts';
 import { WATER_SIGNS } from '../soundness/index.ts';
-import { dampCriteria, flatCriteria, openMarks, soundCriteria } from '../verdict/index.ts';
+import { DAMP_AIR, dampCriteria, flatCriteria, openMarks, soundCriteria, worstVerdict } from '../verdict/index.ts';
+import { dampCoverOf } from './damp-cover.ts';
 import { dampContextOf } from './damp-context.ts';
 import { outline, strip, surface } from './floor-parts.ts';
 import { heights } from './heights-part.ts';
+import { lay } from './lay-part.ts';
 import { levelJob, levelling } from './level-parts.ts';
 import { under } from './under-part.ts';
 import type { RoomPart } from './room-part.ts';
@@ -25,6 +27,8 @@ const damp: RoomPart<'damp', 'strip'> = {
     'layers',
     'ticks',
     'marks',
+    'underChoices',
+    'underCards',
   ],
   needs: ['strip'],
   judge(set, needs, atUtc, { memo }) {
@@ -38,8 +42,12 @@ const damp: RoomPart<'damp', 'strip'> = {
     const state = judgeDamp(context);
     const open = openMarks(set.room, set, context.figure, underfootOf(set.room, needs.strip.context.facts));
     const signs = open.flatMap(({ mark }) => (WATER_SIGNS.includes(mark.kind) ? [mark] : []));
-    const criteria = dampCriteria(context, state, memo, signs);
-    return { state: { context, state, criteria }, validUntil: timed ? context.atUtc : null };
+    const cover = dampCoverOf(set, context, state);
+    const criteria = dampCriteria(context, state, memo, signs, cover);
+    // A film is laid with the planks: whoever chooses another one has the base as it is.
+    const bare = cover?.by === 'film' ? dampCriteria(context, state, memo, signs) : criteria;
+    const ofFloor = worstVerdict(bare.flatMap(({ id, verdict }) => (id === DAMP_AIR ? [] : [verdict])));
+    return { state: { context, state, criteria, cover, ofFloor }, validUntil: timed ? context.atUtc : null };
   },
   criteria: ({ criteria }) => criteria,
 };
@@ -80,4 +88,17 @@ const flat: RoomPart<'flat', 'outline' | 'surface', 'sure'> = {
 };
 
 /** Every part in the order in which it is judged. */
-export const PARTS = [outline, strip, damp, sound, surface, sure, flat, heights, under, levelJob, levelling] as const;
+export const PARTS = [
+  outline,
+  strip,
+  damp,
+  sound,
+  surface,
+  sure,
+  flat,
+  heights,
+  under,
+  lay,
+  levelJob,
+  levelling,
+] as const;

@@ -23,6 +23,7 @@ import {
 } from '../flat/index.ts';
 import type { RoomAssessment } from './assess-room.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
+import type { LayState } from './lay-state.ts';
 import type { UnderOfRoom } from './under-of.ts';
 import type { DampState } from '../damp/index.ts';
 import type { BaseKind, PointMm, RoomFacts } from '../room/index.ts';
@@ -100,6 +101,8 @@ export interface RoomPicture {
   heights: HeightsOfRoom | null;
   /** Null where it was left out. */
   under: UnderOfRoom | null;
+  /** Null where the laying was left out. */
+  lay: LayState | null;
 }
 
 /** What is drawn of the surface before anything is judged. */
@@ -176,6 +179,7 @@ export function pictureOf(
     damp,
     heights,
     under,
+    lay,
   } = assessment;
   const achieved = achievedOf(works, flat?.heights.heights ?? []);
   const blank = {
@@ -208,6 +212,7 @@ export function pictureOf(
     damp,
     heights,
     under,
+    lay,
   };
   if (!flat) return blank;
   return {

@@ -1,6 +1,6 @@
 import { answerTo } from '../fields/index.ts';
 import { figuresOf, type FigureOf } from '../figures/index.ts';
-import { entryPoint, planOf, turnedFrame, type Plan, type PointMm, type Polygon } from '../room/index.ts';
+import { entryPoint, perimeterMm, planOf, turnedFrame, type Plan, type PointMm, type Polygon } from '../room/index.ts';
 import {
   allUnder,
   cardOf,
@@ -33,6 +33,8 @@ export interface RollsOfRoom {
   runs: 'along' | 'across';
   strips: ShownStrip[];
   seamMm: number;
+  /** Along every wall and everything that stands on the floor, where a film is turned up, mm. */
+  upturnMm: number;
 }
 
 /** One material over all rooms that take it. */
@@ -42,6 +44,8 @@ export interface RollsOfJob {
   name: string;
   make: RollMake;
   isTacky: boolean;
+  /** Boards by the piece, which are laid in rows as strips are. */
+  isBoards: boolean;
   rolls: { pieces: { roomId: string; number: number; lengthMm: number; joinedFromMm: number }[]; restMm: number }[];
   rooms: RollsOfRoom[];
   joints: number;
@@ -55,6 +59,8 @@ export interface RollsOfJob {
   ways: { lie: 'across' | 'along'; rolls: number; tapeM: number; cost: number }[];
 }
 
+/** What is no longer than this is no roll, mm. */
+const BOARD_MOST_MM = 3000;
 /** A rest of so much is kept, m². */
 const KEPT_M2 = 1;
 
@@ -177,6 +183,7 @@ function rollsOf(of: RollsOfJob['of'], cardId: string, sets: readonly RoomSet[])
     name: card.name,
     make,
     isTacky: underlay?.isTacky ?? false,
+    isBoards: make.lengthMm < BOARD_MOST_MM,
     rolls: cut.map(({ pieces, usedMm }) => ({
       pieces: pieces.flatMap(({ strips, fromMm, lengthMm }) =>
         strips.map((strip) => ({
@@ -192,6 +199,10 @@ function rollsOf(of: RollsOfJob['of'], cardId: string, sets: readonly RoomSet[])
       roomId: floorId,
       runs: way.direction === 'x' ? 'along' : 'across',
       seamMm,
+      upturnMm: [plans.get(floorId)!.corners, ...plans.get(floorId)!.islands].reduce(
+        (sum, edge) => sum + perimeterMm(edge),
+        0,
+      ),
       strips: strips
         .map((strip) => ({
           number: numbers.get(strip)!,

@@ -3,6 +3,7 @@ import type { FailureChance, FlatState, Station } from '../flat/index.ts';
 import type { LevellingJob, LevellingPlan } from '../levelling/index.ts';
 import type { Plan } from '../room/index.ts';
 import type { HeightsOfRoom } from './heights-of.ts';
+import type { LayState } from './lay-state.ts';
 import type { Part } from './part.ts';
 import type { RoomSet } from './room-set.ts';
 import type { StripState } from './strip-state.ts';
@@ -19,6 +20,7 @@ export interface PartStates {
   flat: FlatJudged;
   heights: HeightsOfRoom;
   under: UnderOfRoom;
+  lay: LayState;
   levelJob: LevelWork | null;
   levelling: LevellingPlan | null;
 }

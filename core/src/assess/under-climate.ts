@@ -1,6 +1,14 @@
 import { samplesOf } from '../air/index.ts';
 import type { FigureOf } from '../figures/index.ts';
-import { groundAir, insideAir, outsideYear, type FaceR, type MonthAir, type UnderRoom } from '../under/index.ts';
+import {
+  groundAir,
+  insideAir,
+  outsideYear,
+  unheatedAir,
+  type FaceR,
+  type MonthAir,
+  type UnderRoom,
+} from '../under/index.ts';
 import { CRAWL_R, INSIDE_R } from '../under/index.ts';
 import type { RoomSet } from './room-set.ts';
 
@@ -8,7 +16,7 @@ import type { RoomSet } from './room-set.ts';
 export interface FloorClimate {
   months: MonthAir[];
   face: FaceR;
-  below: 'crawl' | 'covered-crawl' | 'ground' | 'inside';
+  below: 'crawl' | 'covered-crawl' | 'ground' | 'unheated' | 'inside';
   monthsRead: number;
 }
 
@@ -27,7 +35,7 @@ function readMonths(set: Pick<RoomSet, 'airReadings' | 'airLogs'>): ({ c: number
 
 /** Climate of a room's floor: readings first, else what is usual at the place. `covered`: as if the ground of its crawl space were. */
 export function climateOf(
-  set: Pick<RoomSet, 'airReadings' | 'airLogs'>,
+  set: Pick<RoomSet, 'room' | 'airReadings' | 'airLogs'>,
   room: Pick<UnderRoom, 'base' | 'crawl' | 'isOnGround'>,
   figure: FigureOf,
   covered = room.crawl === 'covered',
@@ -36,11 +44,20 @@ export function climateOf(
   const read = readMonths(set);
   const ground = groundAir(outside);
   const isCrawl = room.base === 'timber' && room.crawl !== 'none';
-  const below = isCrawl ? (covered ? 'covered-crawl' : 'crawl') : room.isOnGround ? 'ground' : 'inside';
+  const below = isCrawl
+    ? covered
+      ? 'covered-crawl'
+      : 'crawl'
+    : room.isOnGround
+      ? 'ground'
+      : set.room.base.beneath === 'unheated-room'
+        ? 'unheated'
+        : 'inside';
   const crawlRh = figure(covered ? 'crawl-covered-rh' : 'crawl-open-rh');
   const months = outside.map((c, month): MonthAir => {
     const above = read[month] ?? insideAir(c);
     if (isCrawl) return { below: { c: c + figure('crawl-share') * (20 - c), rh: crawlRh }, above };
+    if (below === 'unheated') return { below: unheatedAir(c, above, figure('unheated-share')), above };
     return { below: below === 'ground' ? ground : above, above };
   });
   return {

@@ -14,16 +14,17 @@ import {
   type UnderSchools,
 } from '../under/index.ts';
 
-import { MEMBRANE, onGround, type DampContext } from '../damp/index.ts';
+import { MEMBRANE, onGround } from '../damp/index.ts';
 import { answerTo, type Answer } from '../fields/index.ts';
 import { isTimber, type BaseKind } from '../room/index.ts';
 import { LAYERS } from '../layers/index.ts';
 import type { Verdict } from '../verdict/index.ts';
+import type { DampJudged } from './judged.ts';
 import type { StripState } from './strip-state.ts';
 import type { RoomSet } from './room-set.ts';
 
 /** What a base is to vapour and to what is laid on it. Tile is taken as what it usually lies on. */
-const familyOf = (kind: BaseKind): UnderRoom['base'] =>
+export const familyOf = (kind: BaseKind): UnderRoom['base'] =>
   isTimber(kind) ? 'timber' : kind === 'existing-resilient' ? 'other' : 'mineral';
 
 /** Soft layers that stay beneath: nothing is laid over them. */
@@ -36,21 +37,23 @@ const known = <T extends string>(answer: T | 'unknown' | null): Exclude<T, 'unkn
 /** All that the rules of what lies under planks ask of a room, from its facts and from how damp and flatness stand. */
 export function underRoomOf(
   set: RoomSet,
-  { strip, dampContext, damp, flat }: { strip: StripState; dampContext: DampContext; damp: Verdict; flat: Verdict },
+  { strip, damp, flat }: { strip: StripState; damp: DampJudged; flat: Verdict },
   panelRM2KW: number,
 ): UnderRoom {
   const { base, baseKind } = set.room;
   const { answers } = set;
   const membrane = answerTo(answers, MEMBRANE) ?? 'unknown';
+  const hasCover = damp.cover?.by === 'membrane';
   const crawl = answerTo(answers, CRAWL) ?? 'unknown';
   return {
-    damp,
+    damp: damp.ofFloor,
     flat,
     liesOnSoft: liesOnSoft(set, strip),
     base: familyOf(baseKind),
     isSulfate: baseKind === 'calcium-sulfate-screed',
-    isOnGround: onGround(dampContext),
-    hasMembrane: membrane === 'unknown' ? null : membrane === 'recorded',
+    isOnGround: onGround(damp.context),
+    // One that is rolled on counts as one that was built in.
+    hasMembrane: hasCover || membrane === 'recorded' ? true : membrane === 'unknown' ? null : false,
     crawl:
       base.beneath === 'unknown'
         ? null
@@ -60,7 +63,7 @@ export function underRoomOf(
             : crawl
           : 'none',
     heated: known(base.heating),
-    dwellingBelow: base.beneath === 'unknown' ? (onGround(dampContext) ? false : null) : base.beneath === 'dwelling',
+    dwellingBelow: base.beneath === 'unknown' ? (onGround(damp.context) ? false : null) : base.beneath === 'dwelling',
     askedDb: answerTo(answers, ASKED_DB),
     bumpsMm: answerTo(answers, BUMPS) ?? 0,
     isWetRoom: answerTo(answers, WET_ROOM) === 'yes',

@@ -3,12 +3,11 @@ import { dampestRh } from './slab-reading.ts';
 import { stopSaid, type Gate } from '../hazards/index.ts';
 import { say, type Said } from '../said/index.ts';
 import { pressedMm } from '../heights/index.ts';
-import { planAreaM2, type Plan } from '../room/index.ts';
+import { perimeterMm, planAreaM2, type Plan } from '../room/index.ts';
 import {
   allUnder,
   breaksOf,
   cardOf,
-  MEMBRANE_STEP,
   membranePlan,
   needsOf,
   offer,
@@ -128,26 +127,12 @@ const signedWorst = (mm: readonly number[]) =>
 const differ = (countedMm: number, card: { thicknessMm: number } | null): boolean =>
   Math.abs(countedMm - (card?.thicknessMm ?? 0)) > 1e-6;
 
-/** The room with its membrane on, every step of it ticked: over a base it is rated for, damp no longer holds up what is laid. */
-function withMembrane(
-  set: RoomSet,
-  room: UnderRoom,
-  membrane: { card: MembraneCard; plan: MembranePlan } | null,
-): UnderRoom {
-  const done = new Set(set.ticks.map(({ key }) => key));
-  const isOn =
-    membrane !== null &&
-    membrane.plan.refused === null &&
-    membrane.plan.steps.every(({ id }) => done.has(`${MEMBRANE_STEP}${membrane.card.id}/${id}`));
-  return isOn && room.damp === 'work' ? { ...room, damp: 'lay', hasMembrane: true } : room;
-}
-
 /** Hours of one person for a square metre of each layer rolled out. */
 const ROLL_H_M2 = 0.03;
 
 export function underOf(
   set: RoomSet,
-  bare: UnderRoom,
+  room: UnderRoom,
   schools: UnderSchools,
   {
     damp,
@@ -163,24 +148,19 @@ export function underOf(
   const areaM2 = planAreaM2(plan);
   const covering = needsOf(set.card);
   const weights = weightsOf(figure);
-  const isHeated = bare.heated === 'water' || bare.heated === 'electric';
+  const isHeated = room.heated === 'water' || room.heated === 'electric';
   const lies = heights?.buildUp ?? null;
   const rh = dampestRh(damp);
-  const perimeterMm = plan.corners.reduce((sum, a, k) => {
-    const b = plan.corners[(k + 1) % plan.corners.length]!;
-    return sum + Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm);
-  }, 0);
   const membranes = cards.membranes.map((card) => ({
     card,
     plan: membranePlan(
       card,
-      { areaM2, perimeterMm, upturnMm: figure('film-upturn-mm'), isGlued: !covering.floats },
-      bare,
+      { areaM2, perimeterMm: perimeterMm(plan.corners), upturnMm: figure('film-upturn-mm'), isGlued: !covering.floats },
+      room,
       rh,
     ),
   }));
   const membrane = membranes.find(({ card }) => card.id === choice?.membraneId) ?? null;
-  const room = withMembrane(set, bare, membrane);
   const years = yearsOf(set, room, panel, figure);
   const every = offeredBy(cards);
   const roomBreaks = breaksOfAll(every.map((offered) => breaksOf(optionOf(offered), covering, room, schools)));
@@ -252,7 +232,7 @@ export function underOf(
     chosen,
     missing,
     panel,
-    panelStops: [...fix.stops.map(stopSaid), ...(bare.damp === 'lay' ? [] : [say('under.panelsDamp')])],
+    panelStops: [...fix.stops.map(stopSaid), ...(room.damp === 'lay' ? [] : [say('under.panelsDamp')])],
     membrane,
     membranes,
     year: years.yearOf(shown.offered),

@@ -4,9 +4,6 @@ import type { RoomPart } from './room-part.ts';
 import { underRoomOf, underSchoolsOf } from './under-ground.ts';
 import { underOf } from './under-of.ts';
 
-/** What is said of damp and is no damp of the floor: the air of the room, which planks wait for whatever lies under them. */
-const NOT_THE_FLOOR = 'damp-air';
-
 /** What lies between the prepared floor and the planks: rules, ranking, vapour, heat. */
 export const under: RoomPart<'under', 'outline' | 'strip' | 'damp' | 'flat' | 'heights'> = {
   id: 'under',
@@ -31,8 +28,7 @@ export const under: RoomPart<'under', 'outline' | 'strip' | 'damp' | 'flat' | 'h
       set,
       {
         strip,
-        dampContext: damp.context,
-        damp: worstVerdict(damp.criteria.flatMap(({ id, verdict }) => (id === NOT_THE_FLOOR ? [] : [verdict]))),
+        damp,
         flat: worstVerdict(flat.criteria.map(({ verdict }) => verdict)),
       },
       cardOf(allUnder(set.underCards).panels, set.underChoices.at(-1)?.panelId ?? null)?.rM2KW ?? 0,

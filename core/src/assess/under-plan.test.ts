@@ -136,3 +136,11 @@ test('a rest of a square metre is kept, a smaller one is not', () => {
   expect(of(1012)).toHaveLength(1);
   expect(of(2012)).toEqual([]);
 });
+
+test('boards by the piece are counted as boards, a whole floor of them at most a row of cuts over the least', () => {
+  const [boards] = underPlanOf([underSet(parlour, { underlayId: 'shipped-wood-fibre' })]).rolls;
+  expect(boards!.isBoards).toBe(true);
+  expect(boards!.rolls.length).toBeGreaterThanOrEqual(boards!.leastRolls);
+  expect(boards!.rolls.length).toBeLessThanOrEqual(boards!.leastRolls + 12);
+  expect(underPlanOf([underSet(parlour, foam)]).rolls[0]!.isBoards).toBe(false);
+});

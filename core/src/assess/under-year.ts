@@ -22,8 +22,16 @@ export interface YearOfRoom {
   verdict: VapourVerdict;
   limits: VapourLimits;
   /** Under the covering on a mineral base, the dampest month: %RH, and what its sheet takes. */
-  underCovering: { rh: number; month: number; limitRh: number } | null;
+  underCovering: UnderCovering | null;
   cures: YearCure[];
+}
+
+export interface UnderCovering {
+  rh: number;
+  month: number;
+  limitRh: number;
+  /** Where it is over: whether the tightest film there is would bring it under. A slab that is cooler than the room is damp by that alone. */
+  filmCures: boolean;
 }
 
 /** What the same floor does another way. */
@@ -40,6 +48,13 @@ const limitsOf = (figure: FigureOf): VapourLimits => ({
 
 /** A film a cure is tried with: what is usual on a slab. */
 const TRIED_FILM = { sdM: 100, rM2KW: 0 };
+
+/** As tight as a film can be: foil. */
+const TIGHTEST_FILM = { sdM: 1500, rM2KW: 0 };
+
+/** Air under the covering by months, %RH. */
+const underCoveringRh = (verdict: VapourVerdict, layers: readonly VapourLayer[]): number[] =>
+  verdict.year.months.map(({ rh }) => rh[layers.length - 1]!);
 
 /** Years of a room's floor, whatever is laid on it: its climate is put together once for all of them. */
 export interface RoomYears {
@@ -70,15 +85,24 @@ export function yearsOf(set: RoomSet, room: UnderRoom, panel: PanelCard | null, 
       : { id: 'with-film', verdict: of(floorOf({ underlay, film: TRIED_FILM }).layers) };
     return [...covered, other];
   };
+  const coveringOf = (
+    underlay: Offered['underlay'],
+    layers: readonly VapourLayer[],
+    verdict: VapourVerdict,
+  ): UnderCovering => {
+    const limitRh = set.card.cementLimitRh;
+    const rhs = underCoveringRh(verdict, layers);
+    const rh = Math.max(...rhs);
+    const tight = rh > limitRh ? floorOf({ underlay, film: TIGHTEST_FILM }).layers : null;
+    const filmCures = tight !== null && Math.max(...underCoveringRh(of(tight), tight)) <= limitRh;
+    return { rh, month: rhs.indexOf(rh), limitRh, filmCures };
+  };
   return {
     verdictOf: (offered) => of(floorOf(offered).layers),
     yearOf: (offered) => {
       const { layers, isAssumed } = floorOf(offered);
       const verdict = of(layers);
-      const rhs = verdict.year.months.map(({ rh }) => rh[layers.length - 1]!);
-      const rh = Math.max(...rhs);
-      const underCovering =
-        room.base === 'timber' ? null : { rh, month: rhs.indexOf(rh), limitRh: set.card.cementLimitRh };
+      const underCovering = room.base === 'timber' ? null : coveringOf(offered.underlay, layers, verdict);
       return { layers, isAssumed, climate, verdict, limits, underCovering, cures: curesOf(offered) };
     },
   };

@@ -1,5 +1,5 @@
 /** Units a figure is stored in, as they are written beside it; empty for a bare number. */
-export type Unit = '' | 'mm' | 'm' | 'm²' | 'deg' | '°C' | '%' | '%RH' | '%MC' | 'g' | 'h' | 'year' | 'bags';
+export type Unit = '' | 'mm' | 'm' | 'm²' | 'deg' | '°C' | '%' | '%RH' | '%MC' | 'g' | 'h' | 'min' | 'year' | 'bags';
 
 interface FigureSpec {
   type: 'figure';

@@ -4,4 +4,5 @@ export { usualOf } from './imperial.ts';
 export { type FigureOf, figuresOf, type OwnFigure } from './own.ts';
 export { HEIGHT_FIGURES } from './height-figures.ts';
 export { LEVELLING_FIGURES } from './levelling-figures.ts';
+export { SETOUT_FIGURES } from './setout-figures.ts';
 export { UNDER_FIGURES } from './under-figures.ts';

@@ -14,6 +14,7 @@ export const UNDER_FIGURES = {
   'under-weight-firm': figure(say('figures.underWeightFirm'), 0.15, '', 0, 1, WEIGHED),
   'outside-mean-c': figure(say('figures.outsideMeanC'), 10, '°C', -10, 28, PLACE),
   'outside-swing-k': figure(say('figures.outsideSwingK'), 7.5, 'K', 0, 25, PLACE),
+  'unheated-share': figure(say('figures.unheatedShare'), 0.5, '', 0.1, 0.9),
   'crawl-share': figure(say('figures.crawlShare'), 0.25, '', 0.1, 0.4),
   'crawl-open-rh': figure(say('figures.crawlOpenRh'), 90, '%RH', 50, 100),
   'crawl-covered-rh': figure(say('figures.crawlCoveredRh'), 70, '%RH', 40, 100),

@@ -14,6 +14,8 @@ import * as levelling from '../levelling/facts.ts';
 import * as record from '../record/facts.ts';
 import * as room from '../room/facts.ts';
 import * as scan from '../scan/facts.ts';
+import * as setout from '../setout/facts.ts';
+import * as setoutQuestions from '../setout/questions.ts';
 import * as soundness from '../soundness/facts.ts';
 import * as stripout from '../stripout/facts.ts';
 import * as schools from '../stripout/schools.ts';
@@ -40,6 +42,7 @@ export const STATED = {
   ...heights,
   ...underCards,
   ...under,
+  ...setout,
 };
 
 /** Modules that ask questions. */
@@ -50,4 +53,5 @@ export const ASKED: readonly object[] = [
   levelling,
   heightQuestions,
   underQuestions,
+  setoutQuestions,
 ];

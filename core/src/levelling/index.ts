@@ -20,6 +20,7 @@ export { bagsPerM2 } from './load.ts';
 export { type ChalkPoint, chalkPoints } from './marking-out.ts';
 export { type MixedChange, mixedChange, type Pace } from './mixed.ts';
 export { DEPTH_BOUNDS_MM, isSpot, type Patch, patchesOf } from './patches.ts';
+export { panelOver } from './panel-over.ts';
 export { type LevellingPlan, planLevelling } from './plan.ts';
 export { type PlaneChoice, planeChoices } from './plane-choices.ts';
 export { pourToPlane } from './plane.ts';

@@ -7,7 +7,7 @@ export const photos = kind(
   'room',
   'Photograph',
   {
-    about: oneOf('room', 'layer', 'step', 'mark', 'sample', 'damp', 'air'),
+    about: oneOf('room', 'layer', 'step', 'mark', 'sample', 'damp', 'air', 'box'),
     aboutId: key(200),
     xMm: orNull(figure(-SHEET_MM, SHEET_MM, 'mm')),
     yMm: orNull(figure(-SHEET_MM, SHEET_MM, 'mm')),

@@ -154,3 +154,8 @@ function ringHolds(outer: RegionRing, hole: RegionRing): boolean {
 export function sideOf(region: Region, line: CutLine, side: 'low' | 'high'): Region {
   return region.flatMap((part) => cutPart(part, line)[side]);
 }
+
+/** What of a region lies between two parallel lines, part by part. */
+export function band(region: Region, line: (mm: number) => CutLine, lowMm: number, highMm: number): Region {
+  return sideOf(sideOf(region, line(lowMm), 'high'), line(highMm), 'low');
+}

@@ -15,7 +15,7 @@ export {
   isTimber,
   UNKNOWN_BASE,
 } from './base.ts';
-export { type CutLine, cutPart, lineThrough } from './cut.ts';
+export { band, type CutLine, cutPart, lineThrough } from './cut.ts';
 export { adjustToDiagonals, type Diagonal, DIAGONAL, diagonalProblem } from './diagonals.ts';
 export { moveCorner, moveWall, type Reshaped, snapMm, turnedAsDrawn } from './edit.ts';
 export { BLANK_SHAPE, type RoomFacts } from './facts.ts';

@@ -1,4 +1,4 @@
-import type { SideAir } from './saturation.ts';
+import { saturationPa, vapourPa, type SideAir } from './saturation.ts';
 import type { MonthAir } from './vapour-layers.ts';
 
 /** Air outside by months, January first, °C: the yearly mean and half of what it swings, coldest in the middle of January. */
@@ -26,6 +26,12 @@ export const groundAir = (outsideC: readonly number[]): SideAir => ({
   c: outsideC.reduce((sum, c) => sum + c, 0) / outsideC.length + 1,
   rh: 100,
 });
+
+/** Air in an unheated room beneath: between the room and outside, holding as much water as the room does and no more than it can. */
+export function unheatedAir(outsideC: number, inside: SideAir, towardsInside = 0.5): SideAir {
+  const c = outsideC + towardsInside * (inside.c - outsideC);
+  return { c, rh: Math.min(100, (100 * vapourPa(inside)) / saturationPa(c)) };
+}
 
 export type Beneath = 'crawl' | 'covered-crawl' | 'ground' | 'heated';
 

@@ -1,5 +1,8 @@
 import fc from 'fast-check';
-import { CLOSE_PITCH, fixingLength, fixingsOfRectangle, fixingsOfShape, USUAL_PITCH } from './fixings.ts';
+import { fixingLength, fixingsOfRectangle, fixingsOfShape } from './fixings.ts';
+import { PITCHES } from './pitches.ts';
+
+const { '75/150': USUAL_PITCH, '50/100': CLOSE_PITCH } = PITCHES.metric;
 
 const rectangle = (a: number, b: number) => [
   { xMm: 0, yMm: 0 },
@@ -27,6 +30,13 @@ test('a shape counts its sides one by one, and its field where that lies half a 
   ];
   expect(fixingsOfShape(notched, USUAL_PITCH).edge).toBe(14 + 4 + 6 + 4 + 8 + 8);
   expect(fixingsOfShape(notched, USUAL_PITCH).field).toBeLessThan(fixingsOfRectangle(1000, 600, USUAL_PITCH).field);
+});
+
+test('in feet and inches fixings are sold by the eighth, and stand in round inches', () => {
+  const hidden = { isLocated: false, isHeated: false };
+  expect(fixingLength(6.35, 19.05, hidden, 'imperial').lengthMm! / 25.4).toBeCloseTo(3 / 4, 9);
+  const { edgeMm, fieldMm, insetMm } = PITCHES.imperial['75/150'];
+  [edgeMm, fieldMm, insetMm].forEach((mm, k) => expect(mm / 25.4).toBeCloseTo([3, 6, 0.375][k]!, 9));
 });
 
 test('fixings are three times the panel, and stay inside the base', () => {

@@ -1,13 +1,6 @@
-export { type Beneath, crawlAir, groundAir, insideAir, outsideYear, usualMonths } from './climate.ts';
-export {
-  CLOSE_PITCH,
-  fixingLength,
-  type FixingLength,
-  type FixingPitch,
-  fixingsOfRectangle,
-  fixingsOfShape,
-  USUAL_PITCH,
-} from './fixings.ts';
+export { type Beneath, crawlAir, groundAir, insideAir, outsideYear, unheatedAir, usualMonths } from './climate.ts';
+export { fixingLength, type FixingLength, fixingsOfRectangle, fixingsOfShape } from './fixings.ts';
+export { type FixingPitch, PITCHES } from './pitches.ts';
 export { type HeatedFloor, heatedFloor, type HeatedRules, heatRamp, underRug, USUAL_HEATED } from './heated.ts';
 export {
   type CoveringNeeds,
@@ -53,7 +46,7 @@ export {
   stripsOf,
   type StripWay,
 } from './strips.ts';
-export { breaksOf, UNDER_RULES, type UnderBreak, type UnderRule } from './under-rules.ts';
+export { breaksOf, FILM_SD_M, UNDER_RULES, type UnderBreak, type UnderRule } from './under-rules.ts';
 export { CRAWL_R, type FaceR, INSIDE_R, type MonthAir, sdOf, sdWithOpen, type VapourLayer } from './vapour-layers.ts';
 export {
   type DryingReserve,
@@ -77,7 +70,7 @@ export {
 } from './card-facts.ts';
 export { type CableTest, type HeatDay, type UnderChoice } from './facts.ts';
 export { type FloorMakeUp, floorLayers } from './floor-layers.ts';
-export { type MembranePlan, membranePlan } from './membrane-plan.ts';
+export { membraneHolds, type MembranePlan, membranePlan } from './membrane-plan.ts';
 export { filmFigures, needsOf, underlayFigures } from './needs.ts';
 export { type Offered, offer, offeredBy, optionOf, rankedFigures } from './offered.ts';
 export {

@@ -1,5 +1,4 @@
-import { outerOf, type CutLine, type Polygon, type Region } from '../room/index.ts';
-import { band } from './band.ts';
+import { band, outerOf, type CutLine, type Polygon, type Region } from '../room/index.ts';
 
 /** A panel as it is sold, its grain along its length, mm. */
 export interface PanelMake {

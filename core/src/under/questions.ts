@@ -1,6 +1,8 @@
 import { figure, oneOf, question } from '../fields/index.ts';
 import { FIRE_CLASSES } from '../coverings/index.ts';
 
+export { PITCHES } from './pitches.ts';
+
 /** Whether the ground of the crawl space is covered with film. */
 export const CRAWL = question('under/crawl', oneOf('unknown', 'open', 'covered'));
 /** Step noise to be taken away over another dwelling, dB. */

@@ -1,5 +1,13 @@
-import { cutPart, regionAreaM2, regionOf, without, type CutLine, type Polygon, type Region } from '../room/index.ts';
-import { band } from './band.ts';
+import {
+  band,
+  cutPart,
+  regionAreaM2,
+  regionOf,
+  without,
+  type CutLine,
+  type Polygon,
+  type Region,
+} from '../room/index.ts';
 
 /** Material that is rolled out: an underlay that is butted, or a film that laps. */
 export interface RollMake {

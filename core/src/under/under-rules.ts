@@ -11,7 +11,7 @@ export interface UnderBreak {
 }
 
 /** Film under a floating floor on a mineral base, m of sd; over timber film and underlay together stay under the other. */
-const FILM_SD_M = 75;
+export const FILM_SD_M = 75;
 const TIMBER_SD_M = 5;
 const WET_KINDS = ['cork', 'felt', 'fibre'];
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { outsideYear, usualMonths } from './climate.ts';
+import { outsideYear, unheatedAir, usualMonths } from './climate.ts';
 import { saturationPa, vapourPa } from './saturation.ts';
 import { INSIDE_R, passing, placesIn, sdOf, sdWithOpen, type MonthAir, type VapourLayer } from './vapour-layers.ts';
 import { vapourVerdict } from './vapour-verdict.ts';
@@ -130,4 +130,11 @@ test('what comes together is the difference of what arrives and what goes on', (
   const arrives = (vapourPa(air.above) - pa[1]!) / 0.5;
   const goesOn = (pa[1]! - vapourPa(air.below)) / 10;
   expect(rate[1]! / 2e-10).toBeCloseTo(arrives - goesOn, 6);
+});
+
+test('an unheated room beneath is halfway to outside, holding the water of the room and no more than it can', () => {
+  // 20 °C and 50 %RH above, 0 outside: 10 °C, 1168 Pa over 1228.
+  expect(unheatedAir(0, { c: 20, rh: 50 })).toEqual({ c: 10, rh: expect.closeTo(95.2, 0) as number });
+  expect(unheatedAir(-10, { c: 20, rh: 60 }).rh).toBe(100);
+  expect(unheatedAir(5, { c: 20, rh: 40 }, 1)).toEqual({ c: 20, rh: expect.closeTo(40, 9) as number });
 });

@@ -25,9 +25,13 @@ import { isWood } from '../coverings/index.ts';
 import { decidedBy, stopSaid } from '../hazards/index.ts';
 import { distanceMm, isTimber } from '../room/index.ts';
 import { MARK_WORDS, type Mark } from '../soundness/index.ts';
+import { coverWords, type DampCover } from './damp-cover.ts';
 import { placeWords } from './place.ts';
 import { roomAir } from './room-air.ts';
 import type { OwnCriterion } from './words.ts';
+
+/** What is said of the air of the room: no damp of the floor. */
+export const DAMP_AIR = 'damp-air';
 
 /** Who finds out where water comes from. */
 const DAMP_TRADES = say('hazards.dampTrades');
@@ -39,12 +43,13 @@ const ARRIVING: Record<string, Said> = {
   efflorescence: say('verdict.arrivingEfflorescence'),
 };
 
-/** Criteria of damp and air. `memo` keeps the forecast from one call to the next; no answer depends on it. `signs` is damage still open that water may have done. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
+/** Criteria of damp and air. `memo` keeps the forecast from one call to the next; no answer depends on it. `signs` is damage still open that water may have done; `cover` what is put over a base that is over its limit. Over the limit: a suspected source stops; dry by the wanted day waits; otherwise work. */
 export function dampCriteria(
   ctx: DampContext,
   state: DampState,
   memo: Map<string, unknown> = new Map(),
   signs: readonly Mark[] = [],
+  cover: DampCover | null = null,
 ): OwnCriterion[] {
   const criteria: OwnCriterion[] = [];
   const source = answerTo(ctx.answers, SOURCE) ?? 'unknown';
@@ -87,7 +92,7 @@ export function dampCriteria(
       next: say('verdict.heatUpFirst'),
     });
   const judged = state.methods.filter((m) => m.limit && m.governing);
-  for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo));
+  for (const method of judged) criteria.push(methodCriterion(ctx, state, method, source, memo, cover));
   const qualifying = state.methods.filter((m) => m.qualifying);
   if (!qualifying.some((m) => m.complete && m.governing)) {
     const chosen = state.methods.find((m) => m.method === state.chosen)!;
@@ -135,6 +140,7 @@ function methodCriterion(
   method: MethodState,
   source: string,
   memo: Map<string, unknown>,
+  cover: DampCover | null,
 ): OwnCriterion {
   const { governing, limit, margin } = method;
   const spec = METHOD_SPECS[method.method];
@@ -154,32 +160,30 @@ function methodCriterion(
     title: say('verdict.dampMethodTitle', { method: lower(spec.words) }),
     margin: apart,
   };
-  if (margin! >= 0) {
-    const missing = method.method === state.chosen && !method.complete;
-    if (!missing) return { ...base, verdict: 'lay', next: say('verdict.evidenceComplete') };
-    return {
-      ...base,
-      verdict: 'measure',
-      next:
-        closedWords(method) ??
-        (method.missing > 0
-          ? say('verdict.moreTests', { tests: count(method.missing) })
-          : say('verdict.outerWallUntested')),
-    };
-  }
+  const missing =
+    method.method === state.chosen && !method.complete
+      ? {
+          ...base,
+          verdict: 'measure' as const,
+          next:
+            closedWords(method) ??
+            (method.missing > 0
+              ? say('verdict.moreTests', { tests: count(method.missing) })
+              : say('verdict.outerWallUntested')),
+        }
+      : null;
+  if (margin! >= 0) return missing ?? { ...base, verdict: 'lay', next: say('verdict.evidenceComplete') };
   if (source in ARRIVING || source === 'suspected')
     return {
       ...base,
       verdict: 'stop',
       next: say('verdict.findSource', { decided: decidedBy(DAMP_TRADES) }),
     };
+  // Membranes are rated, and films taken by sheets, in RH; a place not tested yet may be damper than both take.
+  if (cover && (method.method === 'probe' || method.method === 'hood'))
+    return missing ?? { ...base, verdict: 'lay', next: coverWords(cover) };
   const way = answerTo(ctx.answers, WAY_OUT);
-  if (way === 'membrane')
-    return {
-      ...base,
-      verdict: 'work',
-      next: say('verdict.membraneChosen'),
-    };
+  if (way === 'membrane') return { ...base, verdict: 'work', next: say('verdict.membraneChosen') };
   if (way === 'other-covering') return { ...base, verdict: 'work', next: say('verdict.chooseTolerantCard') };
   const wanted = answerTo(ctx.answers, LAYING_DAY);
   // A probe's forecast answers for probes only: no method is converted into another.
@@ -246,7 +250,7 @@ const count = (n: number) => say('verdict.tests', { n });
 
 function airCriterion(ctx: DampContext): OwnCriterion {
   const history = roomAir(ctx);
-  const base = { id: 'damp-air', title: say('verdict.airTitle') };
+  const base = { id: DAMP_AIR, title: say('verdict.airTitle') };
   if (!history.last)
     return {
       ...base,

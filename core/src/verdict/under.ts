@@ -19,7 +19,7 @@ export interface UnderTold {
   room: { damp: Verdict };
   year: {
     verdict: VapourVerdict;
-    underCovering: { rh: number; month: number; limitRh: number } | null;
+    underCovering: { rh: number; month: number; limitRh: number; filmCures: boolean } | null;
     climate: { below: string };
   };
   heat: {
@@ -128,7 +128,7 @@ function yearCriterion({ year: { verdict, underCovering, climate }, room }: Unde
   const title = say('verdict.underYearTitle');
   const peakG = Math.round(verdict.year.peak?.heldG ?? 0);
   if (underCovering) {
-    const { rh, month, limitRh } = underCovering;
+    const { rh, month, limitRh, filmCures } = underCovering;
     const told = { rh: decimals(rh, 1), limitRh, month: MONTHS[month]! };
     if (rh <= limitRh)
       return {
@@ -139,9 +139,22 @@ function yearCriterion({ year: { verdict, underCovering, climate }, room }: Unde
         next: say('verdict.underYearShows'),
       };
     // What was read in the base wins over what is worked out for it: that warns.
-    return room.damp === 'lay'
-      ? { id, title, verdict: 'lay', margin: say('verdict.underSlabWarns', told), next: say('verdict.underYearShows') }
-      : { id, title, verdict: 'work', margin: say('verdict.underSlabDamp', told), next: say('verdict.underSlabNext') };
+    if (room.damp === 'lay')
+      return {
+        id,
+        title,
+        verdict: 'lay',
+        margin: say('verdict.underSlabWarns', told),
+        next: say('verdict.underYearShows'),
+      };
+    return {
+      id,
+      title,
+      // What no layer changes is no work on layers: the base has to be read.
+      verdict: filmCures ? 'work' : 'measure',
+      margin: say('verdict.underSlabDamp', told),
+      next: say(filmCures ? 'verdict.underSlabNext' : 'verdict.underSlabCool'),
+    };
   }
   const woodRh = decimals(verdict.wood?.rh ?? 0, 1);
   const months = verdict.wood?.monthsOver ?? 0;

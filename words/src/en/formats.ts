@@ -75,5 +75,8 @@ export const formats = {
     'rule {gapMm} mm under {edgeMm} mm, {directions} directions on {cellMm} mm, worst gap left {worstGapMm} mm, worst rocking {worstCrownMm} mm, between those lines {betweenMm} mm, does not hold',
   'formats.heatBefore': 'Heating up before laying',
   'formats.heatAfter': 'Heating up after laying',
+  'formats.rowLaid': 'Row {row} laid',
+  'formats.rowMeasured': 'Row {row} measured',
+  'formats.boxesStood': '{count, plural, one {# box} other {# boxes}} of batch {batch} put in',
   'formats.flowC': 'flow {flowC}',
 };

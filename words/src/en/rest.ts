@@ -6,6 +6,7 @@ import { heights } from './heights.ts';
 import { layers } from './layers.ts';
 import { levelling } from './levelling.ts';
 import { scan } from './scan.ts';
+import { setout } from './setout.ts';
 import { soundness } from './soundness.ts';
 import { stripout } from './stripout.ts';
 import { under } from './under.ts';
@@ -21,6 +22,7 @@ export const rest = {
   ...layers,
   ...levelling,
   ...scan,
+  ...setout,
   ...soundness,
   ...stripout,
   ...under,

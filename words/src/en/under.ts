@@ -57,6 +57,8 @@ export const under = {
   'verdict.underYearTitle': 'Vapour through the year',
   'verdict.underSlabDamp': 'Under the planks the air comes to {rh} %RH in {month}; their sheet takes {limitRh} %RH.',
   'verdict.underSlabNext': 'Choose a tighter film, tape it, or a membrane.',
+  'verdict.underSlabCool':
+    'No film changes that: the slab is cooler than the room. Read the slab, and keep the room’s air drier in those months.',
   'verdict.underSlabHolds': 'Under the planks the air comes to {rh} %RH at most; their sheet takes {limitRh} %RH.',
   'verdict.underYearShows': 'See the months on Under. The method warns; it does not prove.',
   'verdict.underYearDry': 'No water comes together, and the wood stays at {woodRh} %RH or less.',

@@ -15,7 +15,10 @@ export const verdict = {
   'verdict.moreTests': '{tests} more to make.',
   'verdict.outerWallUntested': 'One outer wall has no test within 1 m of it.',
   'verdict.findSource': 'Find where the damp comes from first. {decided}',
-  'verdict.membraneChosen': 'A surface membrane is chosen. Put down two coats by the maker’s sheet, then record it.',
+  'verdict.membraneChosen':
+    'A surface membrane is chosen. Roll it on by the tub’s sheet and tick each step on Under: with the last, this is done.',
+  'verdict.membraneOn': '{name} is on, rated up to {limitRh} %RH, and every step of it is ticked. Lay over it.',
+  'verdict.filmCures': 'The sheet of the covering takes this reading under a taped film: lay {name}, taped, under it.',
   'verdict.chooseTolerantCard': 'Choose a covering whose card takes this reading.',
   'verdict.dryByForecast':
     'The forecast has it dry between {from} and {to}, before the planks are wanted on {wanted}. Keep reading.',

@@ -1,0 +1,55 @@
+/** How planks are set out and laid: what is told of zones, boxes and batches, and what the verdict on laying says. */
+export const setout = {
+  'setout.zoneBase': 'The base itself',
+  'setout.zoneResidue': '{what}, place {number}',
+  'verdict.laySizeTitle': 'Size of the planks',
+  'verdict.layNoSize': 'The card does not say how long and how wide its planks are.',
+  'verdict.layGiveSize': 'Enter the length and the width on a copy of the card.',
+  'verdict.layClockTitle': 'Boxes in the room',
+  'verdict.layNoBoxes': 'No boxes are recorded in the room yet.',
+  'verdict.layPutBoxesIn': 'Put the boxes in and record when, on Lay.',
+  'verdict.layLeaning': 'they do not lie flat',
+  'verdict.layOnConcrete': 'they lie on the concrete',
+  'verdict.layOuterWall': 'they stand against an outer wall',
+  'verdict.layVentsAndSun': 'a vent or the sun reaches them',
+  'verdict.layMisplaced': 'The clock of batch {batch} does not run: {how}.',
+  'verdict.layPutRight': 'Lay them flat on battens, away from outer walls, vents and sun, and record it anew.',
+  'verdict.layRested':
+    'The boxes have lain in the right air for the {hours, plural, one {# hour} other {# hours}} that are asked.',
+  'verdict.layKeepAir': 'Keep the air as it is until the floor is down.',
+  'verdict.layHoursDone':
+    'Batch {batch} has lain in the right air for {done} of {hours, plural, one {# hour} other {# hours}}.',
+  'verdict.layReadAir': 'Read the air of the room on Damp: hours that nobody read do not count.',
+  'verdict.layWaitUntil': 'They are ready on {at} if the air stays as it is. Read it once more then.',
+  'verdict.layBoxTitle': 'First box',
+  'verdict.layBoxBad': 'The first box of batch {batch} is not as it should be.',
+  'verdict.layBoxMaker': 'Open no more boxes. The maker or the merchant decides before a plank is cut.',
+  'verdict.layBoxUnseen': 'The first box of batch {batch} has not been looked through.',
+  'verdict.layBoxLook':
+    'Open one box: look at its locks, whether the planks are straight, and the colour beside a sample.',
+  'verdict.layBoxGood': 'The first box of each batch was as it should be.',
+  'verdict.layOpenThree': 'Open three boxes at a time and mix the planks.',
+  'verdict.layBatchesTitle': 'Batches',
+  'verdict.layBatches': '{count} batches lie in the room.',
+  'verdict.layBatchesMix': 'The maker lets them be mixed: take planks from each of them in turn.',
+  'verdict.layBatchesRefuse': 'They may not lie in one room: send back all but one of them.',
+  'verdict.layBatchesAsk': 'Ask the maker whether they may lie side by side, and record the answer on Lay.',
+  'verdict.layGlueTitle': 'Adhesive',
+  'verdict.layGlueFailed':
+    'The adhesive did not hold in {count, plural, one {# place} other {# places}} where it was tried.',
+  'verdict.layGlueStrip': 'Take the residue off there or put a primer of the same maker down, then try it again.',
+  'verdict.layGlueOpen':
+    '{count, plural, one {# zone of the base has} other {# zones of the base have}} no patch test that held.',
+  'verdict.layGlueTest':
+    'Glue a strip down in each zone, note how long it takes to be tacky, and pull it up the next day.',
+  'verdict.layGlueHeld': 'The adhesive held in every zone.',
+  'verdict.layGlueByClock': 'Spread one bay at a time by the clock.',
+  'verdict.layBaysTitle': 'Bays of adhesive',
+  'verdict.layBaysOld':
+    'The adhesive of {count, plural, one {bay {bays}} other {bays {bays}}} is too old for planks that do not lie in it yet.',
+  'verdict.layBaysScrape': 'Scrape it off and spread it anew.',
+  'verdict.layBaysUnrolled': '{count, plural, one {Bay {bays} was} other {Bays {bays} were}} not rolled in time.',
+  'verdict.layBaysRoll': 'Roll both ways now, and look for planks that do not hold.',
+  'verdict.layDew': 'The base is only {margin} K over the dew point of the room; {least} K are asked.',
+  'verdict.layDewWarm': 'Warm the base or dry the air before adhesive is spread.',
+};
