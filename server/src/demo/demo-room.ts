@@ -4,6 +4,7 @@ import type { Layer, Sample } from '@maquette/core/layers';
 import type { BaseDetails, BaseKind, DividingLine, Fixture, Opening, Wall } from '@maquette/core/room';
 import type { Mark } from '@maquette/core/soundness';
 import type { Choice } from '@maquette/core/stripout';
+import type { BoxCheck, PlankBoxes, SetOut } from '@maquette/core/setout';
 import type { UnderChoice } from '@maquette/core/under';
 
 /** A smooth bump or hollow: height in mm at its middle, and its half width. */
@@ -55,6 +56,16 @@ export interface DemoRoom {
   under?: Partial<Omit<UnderChoice, 'id'>>;
   /** Flow of each day on which it was heated up before laying, °C, and the surface it came to. */
   heated?: [flowC: number, surfaceC: number][];
+  /** How its planks are set out, what boxes lie there since so many days, and how much of it lies already. */
+  lay?: {
+    setOut?: Partial<Omit<SetOut, 'id'>>;
+    boxes?: (Pick<PlankBoxes, 'batch' | 'boxes' | 'planksEach'> & { daysAgo: number })[];
+    check?: Pick<BoxCheck, 'batch' | 'prints'>;
+    /** Rows that lie, and by how much the last piece of the next one was found shorter, mm. */
+    rows?: { laid: number; shorterMm: number };
+    /** Zones whose patch test held, with the minutes until it was tacky. */
+    glueHeld?: [zone: string, tackMin: number][];
+  };
   /** Share of the walk that has been read. */
   readShare: number;
   setups: { name: string; fromShare: number; benchMm: number; closingMm: number | null }[];

@@ -1,5 +1,14 @@
 import { HEATING_LOCATED } from '@maquette/core/hazards';
+import type { PointMm } from '@maquette/core/room';
+import { newMark } from '@maquette/core/soundness';
 import type { DemoRoom } from './demo-room.ts';
+
+const box = (x: number, y: number, w: number, d: number): PointMm[] => [
+  { xMm: x, yMm: y },
+  { xMm: x + w, yMm: y },
+  { xMm: x + w, yMm: y + d },
+  { xMm: x, yMm: y + d },
+];
 
 /** An L-shaped kitchen: thin vinyl of unknown age on a panel. Its gate is shut, and skim or take up is to be decided. */
 export const KITCHEN: DemoRoom = {
@@ -107,6 +116,7 @@ export const KITCHEN: DemoRoom = {
     },
   ],
   answers: [[HEATING_LOCATED, 'yes']],
+  lay: { setOut: { through: [{ openingId: 'demo-kitchen-opening-1' }] } },
 };
 
 /** A wash house with ceramic tile on a mesh bed: the laboratory has answered, keep or lift is to be decided. */
@@ -204,7 +214,12 @@ export const CLOAKROOM: DemoRoom = {
   lines: [{ id: 'demo-cloakroom-line', name: 'line 1', axMm: 1700, ayMm: 0, bxMm: 1700, byMm: 2400 }],
   baseKind: 'cement-screed',
   base: { slabMm: 65, beneath: 'ground', grade: 'on', heating: 'none' },
-  cardId: 'shipped-laminate',
+  cardId: 'shipped-glue-vinyl',
+  marks: [
+    newMark('demo-residue-1', 'residue', { xMm: 900, yMm: 1300 }, { shape: 'area', points: box(300, 600, 1200, 1400) }),
+    newMark('demo-residue-2', 'residue', { xMm: 2600, yMm: 700 }, { shape: 'area', points: box(2100, 300, 1000, 800) }),
+  ].map(({ id: _, ...mark }) => mark),
+  lay: { setOut: { startWall: 2 }, glueHeld: [['base', 15]] },
   units: 'metric',
   bumps: [],
   fall: [0, 0],

@@ -57,6 +57,7 @@ export const SCENARIO: readonly DemoJob[] = [
         leaves: [{ about: 'opening-1', kind: 'solid' }],
         baseKind: 'slab-on-ground',
         cardId: DEMO_CARD_ID,
+        lay: { setOut: { lightWall: 5 } },
         under: { underlayId: 'shipped-thin-foam', filmId: 'shipped-film', note: 'Client wants it quiet' },
         units: 'metric',
         bumps: [
@@ -97,6 +98,12 @@ export const SCENARIO: readonly DemoJob[] = [
         baseKind: 'cement-screed',
         base: { beneath: 'unheated-room', grade: 'above', heating: 'none' },
         under: { filmId: 'shipped-film' },
+        lay: {
+          setOut: { startWall: 0 },
+          boxes: [{ batch: 'R 4417', boxes: 5, planksEach: 10, daysAgo: 4 }],
+          check: { batch: 'R 4417', prints: 6 },
+          rows: { laid: 5, shorterMm: 7 },
+        },
         cardId: 'shipped-click-vinyl',
         units: 'metric',
         bumps: [{ xMm: 1500, yMm: 1100, heightMm: 0.8, widthMm: 900 }],
@@ -207,7 +214,8 @@ export const SCENARIO: readonly DemoJob[] = [
         openings: [{ wall: 0, fromMm: 5100, widthMm: 1800, hinge: 'start', swing: 'in' }],
         baseKind: 'cement-screed',
         base: { slabMm: 75, beneath: 'ground', grade: 'on', heating: 'water', heatingDepthMm: 32 },
-        cardId: 'shipped-engineered',
+        cardId: 'demo-wood-staves',
+        lay: { setOut: { pattern: 'herringbone' } },
         under: { underlayId: 'shipped-composite', filmId: 'shipped-film' },
         heated: [
           [25, 21.6],

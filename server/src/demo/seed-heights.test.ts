@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readBook, readRoomFacts } from '../store/facts.ts';
 import { openStore } from '../store/open.ts';
-import { DEMO_CARD, DEMO_CARD_ID } from './seed-under.ts';
+import { DEMO_CARDS } from './seed-under.ts';
 import { seedDemo } from './seed.ts';
 
 /** Rooms of the demo’s cottage, each with the others beside it. */
@@ -18,13 +18,7 @@ async function cottage(): Promise<Map<string, RoomSet>> {
   const own = rooms.filter(({ jobId }) => jobId === 'demo-sluice-house');
   const alone: RoomSet[] = [];
   for (const room of own)
-    alone.push(
-      roomSet(
-        room,
-        findCard([{ id: DEMO_CARD_ID, ...DEMO_CARD }], room.cardId)!,
-        (await readRoomFacts(store.db, room.id))!,
-      ),
-    );
+    alone.push(roomSet(room, findCard(DEMO_CARDS, room.cardId)!, (await readRoomFacts(store.db, room.id))!));
   store.close();
   rmSync(folder, { recursive: true, force: true });
   return new Map(

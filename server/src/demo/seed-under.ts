@@ -15,13 +15,33 @@ const shipped = (id: string): Omit<CoveringCard, 'id'> => {
 
 /** A covering of the demo's own: click vinyl without a pad, so that something soft may lie under it. */
 export const DEMO_CARD_ID = 'demo-vinyl-without-pad';
-export const DEMO_CARD: Omit<CoveringCard, 'id'> = {
+const DEMO_CARD: Omit<CoveringCard, 'id'> = {
   ...shipped('shipped-click-vinyl'),
   name: 'Click vinyl without a pad',
   attachedPad: false,
   softAllowed: 'yes',
   source: 'Invented for the demo.',
 };
+
+/** Staves of wood for the reading room: as planks of engineered wood, but short and of two hands. */
+const DEMO_STAVES_ID = 'demo-wood-staves';
+const DEMO_STAVES: Omit<CoveringCard, 'id'> = {
+  ...shipped('shipped-engineered'),
+  name: 'Engineered wood staves',
+  kind: 'click-herringbone',
+  plankLengthMm: 600,
+  plankWidthMm: 120,
+  packM2: 1.44,
+  endPieceMm: 200,
+  staggerMm: 200,
+  source: 'Invented for the demo.',
+};
+
+/** Cards of the demo's own. */
+export const DEMO_CARDS: readonly CoveringCard[] = [
+  { id: DEMO_CARD_ID, ...DEMO_CARD },
+  { id: DEMO_STAVES_ID, ...DEMO_STAVES },
+];
 
 /** What was chosen under the planks of a demo room, with the build-up Heights counts for it, and its days of heating. */
 export async function seedUnder(put: Put, id: string, room: DemoRoom, seededAt: string): Promise<void> {
@@ -38,7 +58,7 @@ export async function seedUnder(put: Put, id: string, room: DemoRoom, seededAt: 
     await put('underChoices', `${id}-under`, id, choice);
     const cards = allUnder(NO_UNDER_CARDS);
     const underlay = cardOf(cards.underlays, choice.underlayId);
-    const card = findCard([{ id: DEMO_CARD_ID, ...DEMO_CARD }], room.cardId)!;
+    const card = findCard(DEMO_CARDS, room.cardId)!;
     const usual = statedBuildUp([], card);
     await put('buildUps', `${id}-build-up`, id, {
       ...usual,

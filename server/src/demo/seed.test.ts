@@ -11,7 +11,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readBook, readRoomFacts } from '../store/facts.ts';
 import { openStore } from '../store/open.ts';
-import { DEMO_CARD, DEMO_CARD_ID } from './seed-under.ts';
+import { DEMO_CARDS } from './seed-under.ts';
 import { seedDemo } from './seed.ts';
 
 test('the demo’s rooms stand where the story says: one inside the rule, one to level, one half read', async () => {
@@ -25,7 +25,7 @@ test('the demo’s rooms stand where the story says: one inside the rule, one to
   const achieved: Record<string, Achieved[]> = {};
   for (const room of rooms) {
     const flat = await readRoomFacts(store.db, room.id);
-    const set = roomSet(room, findCard([{ id: DEMO_CARD_ID, ...DEMO_CARD }], room.cardId)!, flat!);
+    const set = roomSet(room, findCard(DEMO_CARDS, room.cardId)!, flat!);
     const assessment = assessRoom(set, '2026-05-04T12:00:00Z', { parts: ['strip', 'flat'] });
     verdicts[room.name] = assessment.verdict;
     achieved[room.name] = achievedOf(flat!.works, assessment.flat?.heights.heights ?? []);
@@ -67,11 +67,9 @@ test('no sentence about the demo’s rooms shows a time as a machine writes it',
   for (const room of (await readBook(store.db)).rooms) {
     const facts = (await readRoomFacts(store.db, room.id))!;
     const parts = ['strip', 'damp', 'sound', 'flat'] as const;
-    const assessment = assessRoom(
-      roomSet(room, findCard([{ id: DEMO_CARD_ID, ...DEMO_CARD }], room.cardId)!, facts),
-      '2026-05-04T12:00:00Z',
-      { parts },
-    );
+    const assessment = assessRoom(roomSet(room, findCard(DEMO_CARDS, room.cardId)!, facts), '2026-05-04T12:00:00Z', {
+      parts,
+    });
     const lines = evidenceOf({ facts, results: assessment.damp!.results, versions: new Map() });
     said.push(...sayings(assessment), ...sayings(lines));
   }

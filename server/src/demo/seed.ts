@@ -1,6 +1,14 @@
 import { defaultSpacingMm, findCard } from '@maquette/core/coverings';
 import { stationsOf } from '@maquette/core/flat';
-import { BLANK_SHAPE, entryPoint, newFixture, newOpening, planOf, UNKNOWN_BASE } from '@maquette/core/room';
+import {
+  BLANK_SHAPE,
+  entryPoint,
+  newFixture,
+  newOpening,
+  planOf,
+  type RoomFacts,
+  UNKNOWN_BASE,
+} from '@maquette/core/room';
 import { normal, roundTo, seeded } from '@maquette/core/units';
 import { BLANK_JOB } from '@maquette/core/job';
 import { putFact } from '../store/facts.ts';
@@ -12,7 +20,8 @@ import { seedDamp } from './seed-damp.ts';
 import { seedHeights } from './seed-heights.ts';
 import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
-import { DEMO_CARD, DEMO_CARD_ID, seedUnder } from './seed-under.ts';
+import { seedLay } from './seed-lay.ts';
+import { DEMO_CARDS, seedUnder } from './seed-under.ts';
 import { seedScan, stationsToRead } from './seed-scan.ts';
 
 const SEED = 41;
@@ -46,7 +55,7 @@ export async function seedDemo(
       const result = await putFact(store, tx, kind, id, roomId, write, new Date(STARTED).toISOString());
       if (!result.ok) throw new Error(`the demo's ${kind} ${id} was refused: ${result.reason}`);
     };
-    await put('cards', DEMO_CARD_ID, null, DEMO_CARD);
+    for (const { id, ...card } of DEMO_CARDS) await put('cards', id, null, card);
     for (const [j, job] of SCENARIO.entries()) {
       await put('jobs', `demo-${job.slug}`, null, {
         ...BLANK_JOB,
@@ -58,16 +67,23 @@ export async function seedDemo(
       });
       for (const [r, room] of job.rooms.entries()) {
         // A room that came later draws its own noise: the others stay as they were.
-        await seedRoom(put, `demo-${job.slug}`, room, r, room.scan ? seeded(SEED + 2) : chance);
+        const facts = await seedRoom(put, `demo-${job.slug}`, room, r, room.scan ? seeded(SEED + 2) : chance);
         await seedDamp(put, `demo-${room.slug}`, room, { walls: room.walls, fixtures: [] }, seededAt, air);
         await seedUnder(put, `demo-${room.slug}`, room, seededAt);
+        await seedLay(put, facts, room, seededAt);
       }
     }
   });
   return count;
 }
 
-async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, chance: () => number): Promise<void> {
+async function seedRoom(
+  put: Put,
+  jobId: string,
+  room: DemoRoom,
+  rank: number,
+  chance: () => number,
+): Promise<RoomFacts> {
   const id = `demo-${room.slug}`;
   const { name, walls, baseKind, cardId, units } = room;
   const openings = room.openings.map((o, i) => ({ ...newOpening(`${id}-opening-${i + 1}`, 0, 0, 800), ...o }));
@@ -83,7 +99,7 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
     lines: room.lines ?? [],
     base: { ...UNKNOWN_BASE, ...room.base },
   };
-  await put('rooms', id, null, {
+  const body = {
     jobId,
     name,
     rank,
@@ -93,10 +109,11 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
     units,
     spacingMm: null,
     contactsOnly: false,
-  });
+  };
+  await put('rooms', id, null, body);
   await seedOldFloor(put, id, room);
   const plan = planOf(shape);
-  const card = findCard([{ id: DEMO_CARD_ID, ...DEMO_CARD }], cardId)!;
+  const card = findCard(DEMO_CARDS, cardId)!;
   const proposed = stationsOf(plan, defaultSpacingMm(card.rules), [], [], entryPoint(shape, plan));
   const stations = room.scan ? stationsToRead(plan, proposed, room.scan.chest) : proposed;
   const read = stations.slice(0, Math.round(stations.length * room.readShare));
@@ -142,4 +159,5 @@ async function seedRoom(put: Put, jobId: string, room: DemoRoom, rank: number, c
       note: '',
       asked: true,
     });
+  return { id, ...body };
 }
