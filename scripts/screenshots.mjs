@@ -65,9 +65,14 @@ await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
   await page.keyboard.type('124');
 });
 await shot('opening-phone', PHONE, '/rooms/demo-parlour/heights', button('Openings'));
-await shot('leaf-wide', WIDE, '/rooms/demo-parlour/heights', async (page) => {
-  await button('Openings')(page);
-  await button('The leaf')(page);
+await shot('lay-wide', WIDE, '/rooms/demo-boot-room/lay', async (page) => {
+  await page.getByTestId('plank-count').waitFor();
+  await button('Cut')(page);
+  await page.getByTestId('piece').waitFor();
+});
+await shot('chalk-phone', PHONE, '/rooms/demo-parlour/lay', async (page) => {
+  await page.getByTestId('plank-count').waitFor();
+  await button('Chalk')(page);
 });
 await shot('ledger-phone', PHONE, '/jobs/demo-sluice-house/heights', async (page) => {
   await page.getByTestId('ledger-row').nth(6).waitFor();
@@ -76,19 +81,6 @@ await shot('ledger-phone', PHONE, '/jobs/demo-sluice-house/heights', async (page
 await shot('under-phone', PHONE, '/rooms/demo-hall-wash-house/under', async (page) => {
   await button('Panels')(page);
   await page.getByTestId('panels-count').waitFor();
-});
-/** Names the room anew without signal, which waits on this device. */
-async function renamed(page) {
-  await page.context().setOffline(true);
-  await button('Name and units')(page);
-  const name = page.getByRole('textbox', { name: 'Name of the room' });
-  await name.fill('Front parlour');
-  await name.blur();
-  await page.getByText('1 waiting to send').waitFor();
-}
-await shot('waits-phone', PHONE, '/rooms/demo-parlour/room', async (page) => {
-  await renamed(page);
-  await button(/what waits/)(page);
 });
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat', button('Verdict'));
 await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat', button('Verdict'));

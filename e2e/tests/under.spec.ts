@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { bodyOf } from '@maquette/facts';
 import { accessible, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
@@ -13,9 +14,30 @@ const button = (page: Page, name: string | RegExp) =>
 const under = (page: Page, room: string) => page.goto(`${running.url}/rooms/${room}/under`);
 const LONG = { timeout: 70_000 };
 
+/** Another covering than the demo's own, as another device would choose it. */
+async function coveredBy(roomId: string, cardId: string): Promise<void> {
+  const book = (await (await fetch(`${running.url}/api/book`)).json()) as {
+    rooms: (object & { id: string; version: number })[];
+  };
+  const held = book.rooms.find(({ id }) => id === roomId)!;
+  const answer = await fetch(`${running.url}/api/rooms/${roomId}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      ...bodyOf(held),
+      cardId,
+      baseVersion: held.version,
+      writeId: 'covered-otherwise',
+      deleted: false,
+    }),
+  });
+  expect(answer.ok).toBe(true);
+}
+
 test('what do I put under this laminate, and how many rolls: chosen, counted by Heights, cut for the van', async ({
   page,
 }) => {
+  await coveredBy('demo-cloakroom', 'shipped-laminate');
   await under(page, 'demo-cloakroom');
   const choose = page.getByTestId('choose');
   await expect(choose.getByTestId('stage-verdict')).toBeVisible(LONG);
@@ -34,7 +56,8 @@ test('what do I put under this laminate, and how many rolls: chosen, counted by 
   expect(choice).toMatchObject({ panelId: null });
   // Heights counts it from the same press on.
   await expect.poll(async () => (await after()).buildUps.length).toBe(before.buildUps.length + 1);
-  await button(page, 'Rolls').click();
+  // The next press counts its rolls.
+  await best.getByRole('button', { name: /^How many rolls/ }).click();
   await expect(page.getByTestId('rolls-count')).toHaveText(/\d rolls? of /, LONG);
   await expect(page.getByRole('img', { name: /numbered in the order in which they are laid/ })).toBeVisible();
   await accessible(page);
@@ -120,6 +143,19 @@ test('a membrane by its steps, and a choice among cards of one’s own that came
   await steps.getByRole('checkbox', { name: /^Grind the base open/ }).click();
   await expect(steps.getByRole('checkbox', { name: /^Grind the base open/ })).toBeChecked();
   await accessible(page);
+  // With its last step ticked Damp says that it is on; with one taken back it does not.
+  for (const step of await steps.getByRole('checkbox').all())
+    if (!(await step.isChecked())) {
+      await step.click();
+      await expect(step).toBeChecked();
+    }
+  await page.goto(`${running.url}/rooms/demo-parlour/damp`);
+  await expect(page.getByText(/Epoxy membrane, two coats is on, rated up to 98 %RH/)).toBeVisible(LONG);
+  await under(page, 'demo-parlour');
+  await button(page, 'Coat').click();
+  await steps.getByRole('checkbox', { name: /pin-holes/i }).click();
+  await page.goto(`${running.url}/rooms/demo-parlour/damp`);
+  await expect(page.getByText(/A surface membrane is chosen/)).toBeVisible(LONG);
   await page.goto(`${running.url}/cards/under`);
   await button(page, 'Files of cards').click();
   const bring = async (name: string, text: string) => {

@@ -114,5 +114,15 @@ const styles = StyleSheet.create({
   sliding: { marginTop: -PROUD_PX - 1 },
   slid: { paddingTop: PROUD_PX + 1 },
   column: { width: 160, borderRightWidth: 1 },
-  board: { minHeight: 92, paddingHorizontal: 20, justifyContent: 'center', gap: SPACE.gap, alignItems: 'flex-start' },
+  // All of them stand in sight on a laptop, and no taller than they need to on a large screen.
+  board: {
+    flexGrow: 1,
+    flexBasis: 64,
+    minHeight: 56,
+    maxHeight: 92,
+    paddingHorizontal: 20,
+    justifyContent: 'center',
+    gap: SPACE.gap,
+    alignItems: 'flex-start',
+  },
 });

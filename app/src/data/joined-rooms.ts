@@ -50,6 +50,8 @@ export const HEIGHTS_BY = [
   'partings',
   'poses',
   'rises',
+  'setOuts',
+  'leaves',
 ] as const;
 
 /** Every write of joined rooms that bears on a room, in one line. */

@@ -15,7 +15,7 @@ interface KeptPicture {
 
 /** What a photograph is of. */
 export interface PhotoAbout {
-  about: 'room' | 'layer' | 'step' | 'mark' | 'sample' | 'damp' | 'air';
+  about: 'room' | 'layer' | 'step' | 'mark' | 'sample' | 'damp' | 'air' | 'box';
   aboutId: string;
   at: { xMm: number; yMm: number } | null;
 }

@@ -35,6 +35,8 @@ interface Props {
   closing?: ReactNode;
   /** Numbers are being keyed: the bench is as high as the pad, and digits belong to it. */
   keying?: boolean;
+  /** What is to be seen at the top of the bench: when that changes, the bench is there. */
+  seen?: string;
   onStep?: (by: 1 | -1) => void;
   marks?: Readonly<Record<string, Verdict>>;
 }
@@ -50,6 +52,7 @@ export function RoomFrame({
   actions = [],
   closing,
   keying = false,
+  seen = '',
   onStep,
   marks = {},
 }: Props) {
@@ -59,6 +62,8 @@ export function RoomFrame({
   const [looking, setLooking] = useState(false);
   const [help, setHelp] = useState(false);
   const scroll = useRef<ScrollView>(null);
+  // What a press has brought to the top of the bench is to be seen there.
+  useEffect(() => scroll.current?.scrollTo({ y: 0 }), [seen]);
   // What is done in a room is taken back in that room.
   useEffect(() => {
     history.enter(room.id);

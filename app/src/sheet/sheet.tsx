@@ -33,6 +33,8 @@ interface Props {
   grip?: ((view: SheetView, xPx: number, yPx: number) => Grip | null) | null;
   /** Walls taped so far, drawn in the room's place while they are being walked. */
   trail?: readonly PointMm[] | null;
+  /** What else has to be in view: floor of the next room that is laid in one with this. */
+  beyond?: readonly PointMm[];
   chosenOpening?: string | null;
   chosenFixture?: string | null;
   /** Names of what only stands over the floor give way to what is drawn on the floor. */
@@ -44,6 +46,7 @@ const SheetGestures = fetched(() => import('./sheet-gestures.tsx').then((part) =
 
 /** The browser neither scrolls nor zooms the page where the sheet is moved. */
 const FINGERS_ARE_OURS = { touchAction: 'none' } as object;
+const NOTHING_BEYOND: readonly PointMm[] = [];
 const NO_FIXTURES: RoomFacts['fixtures'] = [];
 
 /** The room to scale: the same drawing in the same place on every stage. Pan, pinch, double tap to fit. */
@@ -57,6 +60,7 @@ export function Sheet({
   edits = null,
   grip: ownGrip = null,
   trail = null,
+  beyond = NOTHING_BEYOND,
   chosenOpening = null,
   chosenFixture = null,
   fixtureNames = true,
@@ -72,8 +76,8 @@ export function Sheet({
   // While something is pulled the view stays as it was: the room moves, not the paper.
   const still = usePlan(onRecord).corners;
   const fitted = useMemo(
-    () => (trail ? [...trail] : [...still, ...leafTips(still, onRecord.openings)]),
-    [trail, still, onRecord.openings],
+    () => (trail ? [...trail] : [...still, ...beyond, ...leafTips(still, onRecord.openings)]),
+    [trail, still, beyond, onRecord.openings],
   );
   const corners = usePlan(outlined).corners;
   const { view, moved, hands } = useSheetView(

@@ -3,6 +3,7 @@ import { worstVerdict, type Verdict } from '@maquette/core/verdict/words';
 import damp from './damp/index.tsx';
 import flat from './flat/index.tsx';
 import heights from './heights/index.tsx';
+import lay from './lay/index.tsx';
 import level from './level/index.tsx';
 import room from './room/index.tsx';
 import sound from './sound/index.tsx';
@@ -12,7 +13,7 @@ import strip from './strip/index.tsx';
 import under from './under/index.tsx';
 
 /** The stages of a room, in the order of the work: course, keys, addresses and marks follow from this list. */
-export const STAGES = [room, strip, damp, sound, flat, level, heights, under] as const;
+export const STAGES = [room, strip, damp, sound, flat, level, heights, under, lay] as const;
 export type Stage = (typeof STAGES)[number]['id'];
 
 export function isStage(value: unknown): value is Stage {

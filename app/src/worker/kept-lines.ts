@@ -14,6 +14,8 @@ export interface RoomLine {
   part?: string | undefined;
   /** The time until which the same facts say the same; null: for good. Lines kept by an older app do not say. */
   validUntil?: string | null;
+  /** False while how sure its flatness is has not been worked out: the verdict does not hang on it. Older lines do not say. */
+  proved?: boolean;
 }
 
 /** Whether the hour alone may have changed what was said. */

@@ -1,5 +1,16 @@
 import type { CoveringCard } from '@maquette/core/coverings';
-import type { LeastAnswer, LevelledBy, RoomPicture, RoomSet, SurfacePicture, UnderPlan } from '@maquette/core';
+import type {
+  LayPace,
+  LayPlan,
+  LeastAnswer,
+  LevelledBy,
+  RoomPicture,
+  RoomSet,
+  RulePrice,
+  StartCompared,
+  SurfacePicture,
+  UnderPlan,
+} from '@maquette/core';
 import type { DryingForecast, ProbeSeries } from '@maquette/core/damp';
 import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
@@ -50,9 +61,15 @@ interface FromFacts {
   atUtc: string;
 }
 
-type RoomAsk = FromFacts & { kind: 'line' | 'judge' | 'prove' | 'schools' | 'plan' | 'grid' | 'rules' };
+type RoomAsk = FromFacts & {
+  kind: 'judge' | 'prove' | 'schools' | 'plan' | 'grid' | 'rules' | 'layStarts' | 'layRules';
+};
+/** A line of the site book; `prove` asks for all there is to say of the room, whatever time it takes. */
+type LineAsk = FromFacts & { kind: 'line'; prove: boolean };
 /** Planks laid over the floor as it is, or as a way would leave it. */
 type PlanksAsk = FromFacts & { kind: 'planks'; after: Change | null };
+/** Planks set out: while something is changed, or longer until it is proved least. */
+type LayAsk = FromFacts & { kind: 'lay'; pace: LayPace };
 /** Heights over the floor as a way would leave it; over the floor as it lies they come with the picture. */
 type HeightsAsk = FromFacts & {
   kind: 'heights';
@@ -76,6 +93,8 @@ export type CrossingRoom =
 /** What the screen asks of the worker. */
 export type Ask =
   | RoomAsk
+  | LineAsk
+  | LayAsk
   | ProgrammeAsk
   | PlanksAsk
   | HeightsAsk
@@ -91,14 +110,17 @@ export interface PlanksAnswer {
   showing: Placement[] | null;
 }
 
-/** What the site book says of a room, and the picture it opens with. */
+/** What the site book says of a room, and the picture it opens with; null while there is more to find out. */
 export interface LineAnswer {
   line: RoomLine;
-  picture: RoomPicture;
+  picture: RoomPicture | null;
 }
 
 export interface Answers {
   line: LineAnswer;
+  lay: LayPlan | null;
+  layStarts: StartCompared[];
+  layRules: RulePrice[];
   judge: RoomPicture;
   /** The same with how sure it is. */
   prove: RoomPicture;

@@ -1,16 +1,20 @@
 import {
   assessRoom,
+  compareStarts,
   heightsAfter,
   layPlanks,
   leastStepsOf,
   levellingOf,
   pictureOf,
+  planLaying,
   planRoom,
   roomRunner,
+  softSpots,
+  rulePrices,
   surfacePicture,
   underPlanOf,
 } from '@maquette/core';
-import type { RoomAssessment, RoomRunner, RoomSet, SurfacePicture } from '@maquette/core';
+import type { RoomAssessment, RoomRunner, RoomSet, SoftSpot, SurfacePicture } from '@maquette/core';
 import { forecastProbe } from '@maquette/core/damp';
 import { underEachSchool, type FloorSurface } from '@maquette/core/flat';
 import { esriGrid } from '@maquette/core/formats';
@@ -74,6 +78,15 @@ const mayPanelAt = (atUtc: string) => (of: RoomSet) => {
   return assessRoom(of, atUtc, { runner: kept, parts: ['under'] }).under?.panelStops.length === 0;
 };
 
+/** Soft spots of the floor a set-out was last asked for: another start wall is another plan over the same floor. */
+let softened: { flat: RoomAssessment['flat']; spots: SoftSpot[] } | null = null;
+
+function softOf(facts: RoomSet, atUtc: string): SoftSpot[] {
+  const assessment = assessRoom(facts, atUtc, { runner, parts: ['flat'] });
+  if (softened?.flat !== assessment.flat) softened = { flat: assessment.flat, spots: softSpots(assessment, facts) };
+  return softened.spots;
+}
+
 async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'forecast') {
     const { probe, limitPercent, plan } = ask.forecast;
@@ -94,7 +107,17 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     });
   }
   const facts = setOf(ask);
-  if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner);
+  const share = (done: number) => tell({ id: ask.id, progress: { share: done } });
+  if (ask.kind === 'lay')
+    return planLaying(facts, {
+      pace: ask.pace,
+      soft: softOf(facts, ask.atUtc),
+      open: ask.pace === 'long' ? await openModels() : null,
+      tell: share,
+    });
+  if (ask.kind === 'layStarts') return compareStarts(facts, softOf(facts, ask.atUtc), share);
+  if (ask.kind === 'layRules') return rulePrices(facts, softOf(facts, ask.atUtc), share);
+  if (ask.kind === 'line') return lineOf(facts, ask.atUtc, runner, ask.prove);
   if (ask.kind === 'plan') return planRoom(facts, ask.atUtc, { runner });
   if (ask.kind === 'heights') return heightsAfter(facts, ask.atUtc, ask.after, { runner, others: ask.others });
   const assessment = assess(ask, facts);

@@ -3,13 +3,17 @@ import { keptLines } from './kept-lines.ts';
 import { judgeEach } from './use-verdicts.ts';
 
 const mockAsked: string[] = [];
+/** Rooms whose flatness takes longer, and decides nothing. */
+const mockSlow = new Set<string>();
 let mockValidUntil: string | null = null;
 jest.mock('./ask.ts', () => ({
   openDesk: () => ({
-    ask: (question: { set: { room: { id: string } } }, told: (answer: unknown) => void) => {
-      mockAsked.push(question.set.room.id);
-      const line = { verdict: 'lay', margin: '', next: '', read: 0, stations: 0, validUntil: mockValidUntil };
-      queueMicrotask(() => told({ line, picture: {} as RoomPicture }));
+    ask: (question: { set: { room: { id: string } }; prove: boolean }, told: (answer: unknown) => void) => {
+      const { id } = question.set.room;
+      mockAsked.push(question.prove ? `${id}, proved` : id);
+      const proved = question.prove || !mockSlow.has(id);
+      const line = { verdict: 'lay', margin: '', next: '', read: 0, stations: 0, validUntil: mockValidUntil, proved };
+      queueMicrotask(() => told({ line, picture: proved ? ({} as RoomPicture) : null }));
     },
     stop: () => undefined,
   }),
@@ -47,4 +51,15 @@ test('what holds for good is not asked again', async () => {
   judgeEach([question('steady')]);
   await settled();
   expect(mockAsked).toEqual(['steady']);
+});
+
+test('every room has its verdict before any is worked out to the end, and that is done once', async () => {
+  mockAsked.length = 0;
+  mockSlow.add('hall').add('barn');
+  judgeEach(['hall', 'shed', 'barn'].map(question));
+  await settled();
+  expect(mockAsked).toEqual(['hall', 'shed', 'barn', 'hall, proved', 'barn, proved']);
+  judgeEach(['hall', 'shed', 'barn'].map(question));
+  await settled();
+  expect(mockAsked).toHaveLength(5);
 });

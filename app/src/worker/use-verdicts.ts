@@ -11,7 +11,7 @@ const NOT_JUDGED: RoomLine = { verdict: 'measure', margin: '', next: '', read: 0
 
 /**
  * Judges rooms one after another in one worker; those whose facts are as they were when last judged are left out, unless the hour
- * has passed until which that holds.
+ * has passed until which that holds. Every room gets its verdict before what takes longer is worked out of any.
  */
 export function judgeEach(questions: readonly Omit<RoomToJudge, 'answers'>[]): () => void {
   const desk = openDesk();
@@ -20,17 +20,19 @@ export function judgeEach(questions: readonly Omit<RoomToJudge, 'answers'>[]): (
   const done = new Set<string>();
   const next = () => {
     const atUtc = nowUtc();
-    const question = questions.find(({ roomId, writes }) => {
-      const line = keptLines.find(roomId, writes);
-      return line === null || (isAged(line, atUtc) && !done.has(roomId));
-    });
+    const lines = questions.map((question) => ({ question, line: keptLines.find(question.roomId, question.writes) }));
+    const first = lines.find(
+      ({ question, line }) => line === null || (isAged(line, atUtc) && !done.has(question.roomId)),
+    );
+    const unproved = lines.find(({ line }) => line?.proved === false);
+    const question = (first ?? unproved)?.question;
     if (!question) return;
     done.add(question.roomId);
-    desk.ask({ kind: 'line', set: question.set(), atUtc }, (answer) => {
+    desk.ask({ kind: 'line', set: question.set(), atUtc, prove: !first }, (answer) => {
       if (!left) return;
       const { roomId, writes } = question;
       keptLines.keep(roomId, writes, answer?.line ?? NOT_JUDGED);
-      if (answer) keptPictures.keep(roomId, writes, answer.picture);
+      if (answer?.picture) keptPictures.keep(roomId, writes, answer.picture);
       next();
     });
   };

@@ -13,7 +13,6 @@ import { tabParts } from '../../ui/tabs.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { Findings } from './findings.tsx';
 import { nextActions } from './next-actions.ts';
-import { ReadBench } from './read-bench.tsx';
 import { ReadTwice } from './read-twice-card.tsx';
 import { usePlacing } from './use-placing.ts';
 import { useEdges } from './use-edges.ts';
@@ -24,6 +23,7 @@ import { counted } from '../../ui/counted.ts';
 import { fetched } from '../../ui/fetched.tsx';
 
 const StationsPanel = fetched(() => import('./stations-panel.tsx').then((part) => part.StationsPanel));
+const ReadBench = fetched(() => import('./read-bench.tsx').then((part) => part.ReadBench));
 const EdgeBench = fetched(() => import('./edge-bench.tsx').then((part) => part.EdgeBench));
 const ScanBench = fetched(() => import('./scan-bench.tsx').then((part) => part.ScanBench));
 

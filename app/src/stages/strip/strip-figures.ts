@@ -1,6 +1,7 @@
 import {
   FIGURES,
   HEIGHT_FIGURES,
+  SETOUT_FIGURES,
   UNDER_FIGURES,
   LEVELLING_FIGURES,
   type FigureName,
@@ -38,7 +39,11 @@ export function stripFigures(layers: readonly Layer[]): NamedFigure[] {
     ],
   ]);
   const names = (Object.keys(FIGURES) as FigureName[]).filter(
-    (name) => !(name in LEVELLING_FIGURES) && !(name in HEIGHT_FIGURES) && !(name in UNDER_FIGURES),
+    (name) =>
+      !(name in LEVELLING_FIGURES) &&
+      !(name in HEIGHT_FIGURES) &&
+      !(name in UNDER_FIGURES) &&
+      !(name in SETOUT_FIGURES),
   );
   return [...rates, ...names.map((name): [string, FigureSpec] => [name, FIGURES[name]])];
 }

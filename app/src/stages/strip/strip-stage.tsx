@@ -18,11 +18,13 @@ import type { StageProps } from '../stage-props.ts';
 import { ChooseTab } from './choose-tab.tsx';
 import { HazardsTab } from './hazards-tab.tsx';
 import { LayersTab } from './layers-tab.tsx';
-import { PlanTab } from './plan-tab.tsx';
 import { tapChange } from './tap-change.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { usePlan } from '../../sheet/use-plan.ts';
 import { counted } from '../../ui/counted.ts';
+import { fetched } from '../../ui/fetched.tsx';
+
+const PlanTab = fetched(() => import('./plan-tab.tsx').then((tab) => tab.PlanTab));
 
 const TABS = [
   { tab: 'layers', label: 'Layers' },

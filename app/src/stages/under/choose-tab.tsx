@@ -36,12 +36,14 @@ export function ChooseTab({
   under,
   criteria,
   onRoom,
+  onRolls,
 }: {
   shown: ShownRoom;
   room: RoomFacts;
   under: UnderOfRoom;
   criteria: readonly Criterion[];
   onRoom: () => void;
+  onRolls: () => void;
 }) {
   const router = useRouter();
   const say = useSay();
@@ -58,6 +60,7 @@ export function ChooseTab({
       }),
     );
   const isChosen = ({ offered }: JudgedOption) => offered.id === chosen?.offered.id;
+  const free = options.filter(({ merit }) => merit === 'free');
   const card = (option: JudgedOption) => (
     <OptionCard
       key={option.offered.id}
@@ -66,10 +69,11 @@ export function ChooseTab({
       currency={currency}
       isChosen={isChosen(option)}
       isHeld={option.merit !== 'free'}
+      isNext={!chosen && option === free[0]}
       onTake={() => take(option)}
+      onRolls={onRolls}
     />
   );
-  const free = options.filter(({ merit }) => merit === 'free');
   const open = options.filter(({ merit }) => merit === 'open');
   const refused = options.filter(({ merit }) => merit === 'refused');
   const others = free.filter((option) => !isChosen(option));

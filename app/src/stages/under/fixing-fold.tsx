@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { PanelsOfJob, PanelsOfRoom } from '@maquette/core';
 import type { RoomFacts } from '@maquette/core/room';
 import { formatGap, gapWords, unitLabel } from '@maquette/core/units';
-import { BASE_THINNEST, FIXED_BY, FIXINGS_AT, LOCATED } from '@maquette/core/under/questions';
+import { BASE_THINNEST, FIXED_BY, FIXINGS_AT, LOCATED, PITCHES } from '@maquette/core/under/questions';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { OneField } from '../../form/one-field.tsx';
 import { SPACE } from '../../theme/theme.tsx';
@@ -35,6 +35,8 @@ export function FixingFold({
   const { units } = room;
   const { fixing, pitch } = here;
   const all = of.rooms.reduce((sum, { fixings }) => sum + fixings, 0);
+  const pitchWords = (school: '75/150' | '50/100') =>
+    `${formatGap(PITCHES[units][school].edgeMm, units)} and ${formatGap(PITCHES[units][school].fieldMm, units)} ${unitLabel(units)}`;
   const length = fixing.lengthMm === null ? null : gapWords(fixing.lengthMm, units);
   return (
     <Fold
@@ -52,7 +54,7 @@ export function FixingFold({
           </Words>
         )}
         <Words>
-          {`${formatGap(pitch.edgeMm, units)} ${unitLabel(units)} apart along every edge, cut ones too, and ${formatGap(pitch.fieldMm, units)} ${unitLabel(units)} in the field, ${gapWords(10, units)} in from the edge: ${here.fixings} here${of.rooms.length > 1 ? `, ${all} over ${of.rooms.length} rooms` : ''}.`}
+          {`${formatGap(pitch.edgeMm, units)} ${unitLabel(units)} apart along every edge, cut ones too, and ${formatGap(pitch.fieldMm, units)} ${unitLabel(units)} in the field, ${gapWords(pitch.insetMm, units)} in from the edge: ${here.fixings} here${of.rooms.length > 1 ? `, ${all} over ${of.rooms.length} rooms` : ''}.`}
         </Words>
         <OneField
           of={BASE_THINNEST.takes}
@@ -79,9 +81,9 @@ export function FixingFold({
           options={[
             {
               value: '75/150',
-              label: `${formatGap(75, units)} and ${formatGap(150, units)} ${unitLabel(units)} (usual)`,
+              label: `${pitchWords('75/150')} (usual)`,
             },
-            { value: '50/100', label: `${formatGap(50, units)} and ${formatGap(100, units)} ${unitLabel(units)}` },
+            { value: '50/100', label: pitchWords('50/100') },
             { value: 'own', label: 'As set below' },
           ]}
           onChange={(value) => void answers.set(FIXINGS_AT, value, 'Fixings, how far apart')}

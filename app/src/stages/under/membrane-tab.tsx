@@ -42,45 +42,46 @@ export function MembraneTab({ shown, room, under }: { shown: ShownRoom; room: Ro
       // Damp is told the same in one step: over the limit, this is the way out of it.
       ...(membraneId && under.room.damp === 'work' ? [wayOut(shown)] : []),
     ]);
+  const membraneCard = ({ card, plan }: UnderOfRoom['membranes'][number]) => {
+    const isChosen = card.id === chosen?.card.id;
+    return (
+      <View
+        key={card.id}
+        style={[
+          styles.card,
+          { borderColor: isChosen ? palette.chalk : palette.rule, borderLeftWidth: isChosen ? 6 : 1 },
+        ]}
+        testID={`membrane-${card.id}`}
+      >
+        <Words bold quiet={plan.refused !== null}>
+          {card.name}
+        </Words>
+        {plan.refused ? <Words>{say(plan.refused.why)}</Words> : null}
+        <Words size="small" figure quiet={plan.refused !== null}>
+          {`rated to ${card.limitRh} %RH · ${counted(card.coats, 'coat')}, ${formatMass(plan.kg, room.units)}, ${counted(plan.tubs, 'tub')}${plan.primerKg > 0 ? ` and ${formatMass(plan.primerKg, room.units)} of primer` : ''} · ${hoursWords(plan.hours)} until it may be laid on · ${moneyWords(plan.cost, currency)}`}
+        </Words>
+        <ButtonRow>
+          {isChosen ? (
+            <Button label="Leave it out" hint={card.name} onPress={() => choose(null, '')} />
+          ) : (
+            <Button
+              kind={plan.refused || chosen ? 'plain' : 'main'}
+              label={plan.refused ? 'Choose all the same' : 'Roll this on'}
+              hint={card.name}
+              onPress={() => choose(card.id, card.name)}
+            />
+          )}
+        </ButtonRow>
+      </View>
+    );
+  };
   return (
     <View style={styles.box} testID="membranes">
       <Words>
         A membrane that is rolled on lets planks or adhesive lie over a base that reads more than their sheet takes. It
         holds back what rises evenly; it stops no leak and no pressure.
       </Words>
-      {under.membranes.map(({ card, plan }) => {
-        const isChosen = card.id === chosen?.card.id;
-        return (
-          <View
-            key={card.id}
-            style={[
-              styles.card,
-              { borderColor: isChosen ? palette.chalk : palette.rule, borderLeftWidth: isChosen ? 6 : 1 },
-            ]}
-            testID={`membrane-${card.id}`}
-          >
-            <Words bold quiet={plan.refused !== null}>
-              {card.name}
-            </Words>
-            {plan.refused ? <Words>{say(plan.refused.why)}</Words> : null}
-            <Words size="small" figure quiet={plan.refused !== null}>
-              {`rated to ${card.limitRh} %RH · ${counted(card.coats, 'coat')}, ${formatMass(plan.kg, room.units)}, ${counted(plan.tubs, 'tub')}${plan.primerKg > 0 ? ` and ${formatMass(plan.primerKg, room.units)} of primer` : ''} · ${hoursWords(plan.hours)} until it may be laid on · ${moneyWords(plan.cost, currency)}`}
-            </Words>
-            <ButtonRow>
-              {isChosen ? (
-                <Button label="Leave it out" hint={card.name} onPress={() => choose(null, '')} />
-              ) : (
-                <Button
-                  kind={plan.refused ? 'plain' : 'main'}
-                  label={plan.refused ? 'Choose all the same' : 'Roll this on'}
-                  hint={card.name}
-                  onPress={() => choose(card.id, card.name)}
-                />
-              )}
-            </ButtonRow>
-          </View>
-        );
-      })}
+      {chosen ? membraneCard(chosen) : null}
       {chosen ? (
         <View style={styles.part} testID="membrane-steps">
           <Words bold>Step by step</Words>
@@ -109,6 +110,7 @@ export function MembraneTab({ shown, room, under }: { shown: ShownRoom; room: Ro
           <Words size="small">The tub’s own sheet wins over every figure here.</Words>
         </View>
       ) : null}
+      {under.membranes.filter(({ card }) => card.id !== chosen?.card.id).map(membraneCard)}
     </View>
   );
 }

@@ -17,11 +17,15 @@ interface Props {
   isChosen: boolean;
   /** Greyed: it may not be laid here, or something has to be known first. */
   isHeld: boolean;
+  /** What to press next here: the best, while nothing is chosen. */
+  isNext: boolean;
   onTake: () => void;
+  /** How many rolls the chosen one takes. */
+  onRolls: () => void;
 }
 
 /** One thing that could be laid: what it does here, what speaks against it, and how its score comes. */
-export function OptionCard({ option, room, currency, isChosen, isHeld, onTake }: Props) {
+export function OptionCard({ option, room, currency, isChosen, isHeld, isNext, onTake, onRolls }: Props) {
   const say = useSay();
   const palette = usePalette();
   const [open, setOpen] = useState(false);
@@ -98,12 +102,15 @@ export function OptionCard({ option, room, currency, isChosen, isHeld, onTake }:
           </Words>
         ) : (
           <Button
-            kind={isHeld ? 'plain' : 'main'}
+            kind={isNext ? 'main' : 'plain'}
             label={isHeld ? 'Choose all the same' : 'Lay this'}
             hint={name}
             onPress={onTake}
           />
         )}
+        {isChosen && (offered.underlay || offered.film) ? (
+          <Button kind={isHeld ? 'plain' : 'main'} label="How many rolls" hint={name} onPress={onRolls} />
+        ) : null}
         <Button
           label={open ? 'Less' : reasons.length > 1 ? `Why: ${reasons.length} reasons` : 'How it scores'}
           hint={name}

@@ -30,9 +30,9 @@ export function PanelCuts({ of, planned, units }: { of: PanelsOfJob; planned: Pl
           {`Sheet ${k + 1}: ${strips
             .map(
               ({ widthMm, pieces, restMm }) =>
-                `${widthMm < of.card.widthMm - 1 ? `rip ${formatReach(widthMm, units)}, ` : ''}${pieces.map((piece) => `${nameOf(piece.roomId)} ${piece.number} ${formatReach(piece.lengthMm, units)}`).join(', ')}${restMm > 100 ? `, rest ${formatReach(restMm, units)}` : ''}`,
+                `${widthMm < of.card.widthMm - 1 ? `rip ${formatReach(widthMm, units)}, ` : ''}${pieces.map((piece) => `${nameOf(piece.roomId)} ${piece.number}, ${formatReach(piece.lengthMm, units)}`).join('; ')}${restMm > 100 ? `, rest ${formatReach(restMm, units)}` : ''}`,
             )
-            .join('; ')}`}
+            .join('. ')}`}
         </Words>
       ))}
       {of.offcuts.length > 0 ? (

@@ -80,6 +80,7 @@ function Material({
   const here = of.rooms.find(({ roomId }) => roomId === room.id)!;
   const others = of.rooms.length - 1;
   const currency = shown.job?.currency ?? '';
+  const piece = of.isBoards ? 'board' : 'roll';
   const hasSplit = room.lines.length > 0;
   const [across, along] = of.ways;
   const saved = across!.rolls - along!.rolls;
@@ -89,13 +90,13 @@ function Material({
   return (
     <>
       <Words bold size="large" figure testID="rolls-count">
-        {`${counted(of.rolls.length, 'roll')} of ${of.name.toLowerCase()}, ${formatReach(of.make.widthMm, units)} by ${formatReach(of.make.lengthMm, units)}`}
+        {`${counted(of.rolls.length, piece)} of ${of.name.toLowerCase()}, ${formatReach(of.make.widthMm, units)} by ${formatReach(of.make.lengthMm, units)}`}
       </Words>
-      <Words>{`${others === 0 ? 'For this room alone' : `For this room and ${counted(others, 'more')} together`}; by area alone ${of.leastRolls} at least. ${moneyWords(of.cost, currency)} with tape.`}</Words>
+      <Words>{`${others === 0 ? 'For this room alone' : `For this room and ${others} more together`}; by area alone ${of.leastRolls} at least. ${moneyWords(of.cost, currency)} with tape.`}</Words>
       <Words>
         {`${of.of === 'film' ? 'Laps and joints' : 'Seams and joints'} to tape: ${tape(of.tapeM)}, ${counted(of.tapeRolls, 'roll')} of tape.`}
       </Words>
-      <Words>{`Here the strips run ${own} the first wall, not ${other}. All across the planks: ${counted(across!.rolls, 'roll')}, ${tape(across!.tapeM)} of tape. All along them: ${counted(along!.rolls, 'roll')}, ${tape(along!.tapeM)}${saved === 0 ? '' : `, ${counted(Math.abs(saved), 'roll')} ${saved > 0 ? 'fewer' : 'more'}`}.`}</Words>
+      <Words>{`Here the strips run ${own} the first wall, not ${other}. All across the planks: ${counted(across!.rolls, piece)}, ${tape(across!.tapeM)} of tape. All along them: ${counted(along!.rolls, piece)}, ${tape(along!.tapeM)}${saved === 0 ? '' : `, ${counted(Math.abs(saved), piece)} ${saved > 0 ? 'fewer' : 'more'}`}.`}</Words>
       <Words bold>{`Strips here, from the wall opposite the door`}</Words>
       {here.strips.map(({ number, lengthMm, widthMm, rolls }) => (
         <View key={number} style={styles.line}>
@@ -106,19 +107,21 @@ function Material({
             {formatReach(lengthMm, units)}
           </Words>
           <Words style={styles.grow} size="small">
-            {`from roll ${rolls.join(' and ')}${widthMm < of.make.widthMm - 1 ? `, ripped to ${formatReach(widthMm, units)}` : ''}`}
+            {`${of.isBoards ? counted(rolls.length, 'board') : `from roll ${rolls.join(' and ')}`}${widthMm < of.make.widthMm - 1 ? `, ripped to ${formatReach(widthMm, units)}` : ''}`}
           </Words>
         </View>
       ))}
       <Words size="small">
         {of.of === 'film'
-          ? `Turn the film up every wall and cut it off after the skirting; tape every lap.${hasSplit ? ' Cut it at every joint of the floor: a joint that works would tear it.' : ''}`
+          ? `Turn the film up every wall, ${formatReach(here.upturnMm, units)} of it, and cut it off after the skirting; tape every lap.${hasSplit ? ' Cut it at every joint of the floor: a joint that works would tear it.' : ''}`
           : of.isTacky
             ? 'Its face is tacky: draw its film back no more than an arm ahead of the planks; they cannot be slid on it.'
-            : 'Butt the strips, never lap them; no wave, and no curl up a wall. Lay planks from the first strip on, and walk on planks.'}
+            : of.isBoards
+              ? 'Butt the boards, their ends staggered from row to row; start each row with the rest of the one before.'
+              : 'Butt the strips, never lap them; no wave, and no curl up a wall. Lay planks from the first strip on, and walk on planks.'}
       </Words>
       {of.offcuts.length > 0 ? (
-        <Words>{`Keep ${of.offcuts.map(({ roll, lengthMm, areaM2 }) => `${formatReach(lengthMm, units)} of roll ${roll} (${formatArea(areaM2, units)})`).join(', ')}.`}</Words>
+        <Words>{`Keep ${of.offcuts.map(({ roll, lengthMm, areaM2 }) => `${formatReach(lengthMm, units)} of ${piece} ${roll} (${formatArea(areaM2, units)})`).join(', ')}.`}</Words>
       ) : null}
       {planned.rooms.length > of.rooms.length ? (
         <Words size="small" quiet>
@@ -134,12 +137,15 @@ function CutCard({ of, planned, units }: { of: RollsOfJob; planned: Planned; uni
   const { save, failed } = useSaveFile();
   const nameOf = (roomId: string) => planned.rooms.find(({ room }) => room.id === roomId)?.room.name ?? roomId;
   return (
-    <Fold title="Cut card for the van" aside={counted(of.rolls.length, 'roll')}>
-      {of.rolls.map(({ pieces, restMm }, k) => (
-        <Words key={k} figure>
-          {`Roll ${k + 1}: ${pieces.map((piece) => `${nameOf(piece.roomId)} ${piece.number}, ${formatReach(piece.lengthMm, units)}`).join('; ')}; rest ${formatReach(restMm, units)}`}
-        </Words>
-      ))}
+    <Fold title="Cut card for the van" aside={counted(of.rolls.length, of.isBoards ? 'board' : 'roll')}>
+      {of.isBoards ? <Words>Boards that are laid whole are not listed.</Words> : null}
+      {of.rolls.map(({ pieces, restMm }, k) =>
+        of.isBoards && pieces.length === 1 && restMm < 1 ? null : (
+          <Words key={k} figure>
+            {`${of.isBoards ? 'Board' : 'Roll'} ${k + 1}: ${pieces.map((piece) => `${nameOf(piece.roomId)} ${piece.number}, ${formatReach(piece.lengthMm, units)}`).join('; ')}; rest ${formatReach(restMm, units)}`}
+          </Words>
+        ),
+      )}
       <ButtonRow>
         <Button
           label="Save it as CSV"

@@ -101,6 +101,7 @@ export function UnderStage(props: StageProps) {
       stage="under"
       props={props}
       sheet={sheet}
+      seen={`${tab}/${under?.chosen?.offered.id ?? ''}`}
       tabs={
         under
           ? {
@@ -121,6 +122,7 @@ export function UnderStage(props: StageProps) {
           under={under}
           criteria={criteriaOf(picture, 'under')}
           onRoom={() => go('room')}
+          onRolls={() => setTab('rolls')}
         />
       ) : null}
       {under && tab === 'rolls' ? (

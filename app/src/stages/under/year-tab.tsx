@@ -9,6 +9,7 @@ import { SPACE } from '../../theme/theme.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { capital } from '../../ui/capital.ts';
 import { fetched } from '../../ui/fetched.tsx';
+import { counted } from '../../ui/counted.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
 import { FiguresFold } from '../figures-fold.tsx';
@@ -17,7 +18,7 @@ import { optionName } from './option-words.ts';
 import { BELOW, CURES, MONTHS, placeWords, VERDICT_SAID } from './year-words.ts';
 
 const FIGURES_HERE = (Object.keys(UNDER_FIGURES) as FigureName[])
-  .filter((name) => /^(outside|crawl|vapour)/.test(name))
+  .filter((name) => /^(outside|crawl|unheated|vapour)/.test(name))
   .map((name): NamedFigure => [name, FIGURES[name]]);
 
 const YearChart = fetched(() => import('../charts.ts').then((charts) => charts.YearChart));
@@ -80,7 +81,7 @@ export function YearTab({ shown, room, under }: { shown: ShownRoom; room: RoomFa
       ) : null}
       <Fold
         title="Month by month"
-        aside={climate.monthsRead > 0 ? `${climate.monthsRead} months as read` : 'as usual at the place'}
+        aside={climate.monthsRead > 0 ? `${counted(climate.monthsRead, 'month')} as read` : 'as usual at the place'}
       >
         {climate.months.map(({ below, above }, month) => {
           const made = verdict.year.months[month]!;

@@ -36,6 +36,7 @@ export const BELOW: Record<YearOfRoom['climate']['below'], string> = {
   crawl: 'a crawl space with open ground',
   'covered-crawl': 'a crawl space with its ground covered',
   ground: 'the ground',
+  unheated: 'an unheated room',
   inside: 'a room',
 };
 

@@ -1,0 +1,173 @@
+import { View } from 'react-native';
+import type { LayPlan } from '@maquette/core';
+import { setOuts, type SetOut } from '@maquette/core/setout/facts';
+import { openingName, wallName, type RoomFacts } from '@maquette/core/room';
+import type { ShownRoom } from '../../data/use-facts.ts';
+import { OneField } from '../../form/one-field.tsx';
+import { SPACE } from '../../theme/theme.tsx';
+import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Fold } from '../../ui/fold.tsx';
+import { useSay } from '../../ui/shown-in.tsx';
+import { Words } from '../../ui/text.tsx';
+import { GapsFold } from './gaps-fold.tsx';
+import { sawn } from './lengths.ts';
+import { changeSetOut, setOutOf } from './set-out-change.ts';
+
+const NONE = 'none';
+
+/** Where the rows begin, how wide the first is, in which pattern, and through which openings they run on. */
+export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: RoomFacts; plan: LayPlan | null }) {
+  const say = useSay();
+  const chosen = setOutOf(shown);
+  const change = (words: string, part: Partial<Omit<SetOut, 'id'>>) => void changeSetOut(shown, words, part);
+  const laid = shown.laidRows.length > 0;
+  const walls = room.walls.map((_, wall) => ({ value: String(wall), label: wallName(room.walls, wall) }));
+  const isHerringbone = shown.card?.kind === 'click-herringbone';
+  const joined = room.openings.filter(({ sharedId }) => sharedId !== null);
+  return (
+    <>
+      {laid ? (
+        <Words>Rows lie already: start wall and first row stand. Take those rows back under Cut to change them.</Words>
+      ) : (
+        <Fold title="Start wall" aside={plan ? say(plan.startWall.name) : ''} memory={`lay-start/${room.id}`}>
+          <Choice
+            label="Start at"
+            inline
+            value={chosen.startWall === null ? NONE : String(chosen.startWall)}
+            options={[{ value: NONE, label: 'As proposed' }, ...walls]}
+            onChange={(value) =>
+              change(value === NONE ? 'Start wall as proposed' : `Start at ${wallName(room.walls, Number(value))}`, {
+                startWall: value === NONE ? null : Number(value),
+              })
+            }
+          />
+          <Choice
+            label="Main window"
+            inline
+            value={chosen.lightWall === null ? NONE : String(chosen.lightWall)}
+            options={[{ value: NONE, label: 'Not said' }, ...walls]}
+            onChange={(value) => change('Main window', { lightWall: value === NONE ? null : Number(value) })}
+          />
+          <Choice
+            label="Facing the start wall, rows are laid"
+            value={chosen.hand}
+            options={[
+              { value: 'left-to-right', label: 'From left to right' },
+              { value: 'right-to-left', label: 'From right to left', note: 'Where the locks of the card ask for it' },
+            ]}
+            onChange={(hand) => change('Hand of the rows', { hand })}
+          />
+          <Words size="small">
+            The first row follows a snapped line and never the wall: walls are rarely straight. Where planks of wood lie
+            over joists they run across them; else they follow the light, or the longest wall.
+          </Words>
+        </Fold>
+      )}
+      {isHerringbone ? null : (
+        <>
+          {laid ? null : (
+            <Fold
+              title="First row"
+              aside={plan && !plan.herringbone ? sawn(plan.firstMm, room.units) : ''}
+              memory={`lay-first/${room.id}`}
+            >
+              <Choice
+                label="Its width"
+                value={chosen.firstRow}
+                options={[
+                  {
+                    value: 'fewest',
+                    label: 'Fewest planks',
+                    note: 'The default: the wall hides an edge, the bill does not',
+                  },
+                  { value: 'equal', label: 'Like the last row', note: 'Both edges show, as in a passage' },
+                  { value: 'from-wall', label: 'As wide as may be, from the wall', note: 'Fewest rips at the start' },
+                  { value: 'set', label: 'Set by hand' },
+                ]}
+                onChange={(firstRow) =>
+                  change('First row', {
+                    firstRow,
+                    ...(firstRow === 'set' && chosen.firstMm === null && plan
+                      ? { firstMm: Math.round(plan.firstMm) }
+                      : {}),
+                  })
+                }
+              />
+              {chosen.firstRow === 'set' ? (
+                <OneField
+                  of={setOuts.fields.firstMm}
+                  value={chosen.firstMm}
+                  units={room.units}
+                  label="Width of the first row"
+                  onTaken={(firstMm) => changeSetOut(shown, 'Width of the first row', { firstMm })}
+                />
+              ) : null}
+              {plan && plan.firstRows.length > 0 && !plan.isSingleRow ? (
+                <Words size="small">
+                  {`Every edge keeps its least row with a first row of ${plan.firstRows.map(([from, to]) => (to - from < 1 ? sawn(from, room.units) : `${sawn(from, room.units)} to ${sawn(to, room.units)}`)).join(', or ')}.`}
+                </Words>
+              ) : null}
+              {plan?.isSingleRow ? (
+                <Words size="small">The floor is narrower than a plank: one row, ripped on both sides.</Words>
+              ) : null}
+            </Fold>
+          )}
+          <Fold title="Pattern" aside={PATTERNS[chosen.pattern]} memory={`lay-pattern/${room.id}`}>
+            <Choice
+              label="Pattern"
+              value={chosen.pattern}
+              options={[
+                { value: 'stagger', label: 'Staggered', note: 'Fewest planks, no stairs and no H' },
+                { value: 'half', label: 'Half bond' },
+                { value: 'third', label: 'Third bond' },
+                { value: 'herringbone', label: 'Herringbone', note: 'Staves of both hands at 45 degrees' },
+              ]}
+              onChange={(pattern) => change('Pattern', { pattern })}
+            />
+            {plan && chosen.pattern !== 'herringbone' && plan.pattern !== chosen.pattern ? (
+              <Words bold role="alert">
+                A third of this plank is less than the stagger its card asks: it is laid staggered instead.
+              </Words>
+            ) : null}
+          </Fold>
+        </>
+      )}
+      {joined.length > 0 ? (
+        <Fold
+          title="Laid through into the next room"
+          aside={chosen.through.length === 0 ? 'no' : String(chosen.through.length)}
+          memory={`lay-through/${room.id}`}
+        >
+          <View style={{ gap: SPACE.near }}>
+            {joined.map((opening) => {
+              const isOn = chosen.through.some(({ openingId }) => openingId === opening.id);
+              return (
+                <ButtonRow key={opening.id}>
+                  <Button
+                    label={`Through the ${say(openingName(room, opening))}`}
+                    selected={isOn}
+                    onPress={() =>
+                      change(isOn ? 'Parted again' : 'Laid through', {
+                        through: isOn
+                          ? chosen.through.filter(({ openingId }) => openingId !== opening.id)
+                          : [...chosen.through, { openingId: opening.id }],
+                      })
+                    }
+                  />
+                </ButtonRow>
+              );
+            })}
+            <Words size="small">
+              A run longer than the card allows, a heated floor beside an unheated one, and a joint of the building are
+              parted by a bar. Heights says where.
+            </Words>
+          </View>
+        </Fold>
+      ) : null}
+      <GapsFold shown={shown} room={room} />
+    </>
+  );
+}
+
+const PATTERNS = { stagger: 'staggered', half: 'half bond', third: 'third bond', herringbone: 'herringbone' } as const;
