@@ -25,6 +25,8 @@ for (const name of [
   'drying',
   'heights',
   'under',
+  'setout',
+  'setout-table',
   'api',
   'redraw',
   'drag',

@@ -28,7 +28,7 @@ const shared = sizeOf('__common-') + sizeOf('room-screen-') + sizeOf('rest-');
 for (const file of readdirSync(scripts).filter((name) => /-stage-.*\.js$/.test(name))) {
   const stage = file.replace(/-[0-9a-f]{32}\.js$/, '');
   const size = sizeOf(stage) + shared;
-  console.log(`  ${stage}, opened first, ${size.toFixed(0)} kB, ${STAGE_KB} at most`);
+  console.log(`  ${stage}, opened first, ${size.toFixed(1)} kB, ${STAGE_KB} at most`);
   failed ||= size > STAGE_KB;
 }
 process.exit(failed ? 1 : 0);

@@ -1,16 +1,21 @@
 // npm test: installs what is missing, then lint, formatting, types, unit and end-to-end tests. Last line: the true totals.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { buildApp, buildServer, install, ROOT, run } from './steps.mjs';
 
 let passed = 0;
 let failed = 0;
+/** What failed, said once more at the end: a long run's output is read from there. */
+const failures = [];
 
 /** A check that either holds or not counts as one test. Its output is shown when it is done: others run beside it. */
 async function check(title, command, args) {
   const { code, output } = await run(command, args, { capture: true });
   if (code === 0) passed++;
-  else failed++;
+  else {
+    failed++;
+    failures.push(`${title}\n${output.trim().slice(-1500)}`);
+  }
   console.log(`\n== ${title}\n${output.trim()}\n${title}: ${code === 0 ? 'passed' : 'FAILED'}`);
 }
 
@@ -38,7 +43,8 @@ function add(file, count) {
     failed++;
     return console.error(`No report from the runner: ${file}`);
   }
-  const { ok, bad } = count(JSON.parse(readFileSync(file, 'utf8')));
+  const { ok, bad, said = [] } = count(JSON.parse(readFileSync(file, 'utf8')));
+  failures.push(...said);
   passed += ok;
   failed += bad;
 }
@@ -65,7 +71,13 @@ async function units() {
   const unit = join(results, 'unit.json');
   const { output } = await run('npx', ['jest', '--maxWorkers=1', '--json', `--outputFile=${unit}`], { capture: true });
   console.log(`\n== Unit tests\n${output.trim()}`);
-  add(unit, (report) => ({ ok: report.numPassedTests, bad: report.numFailedTests + report.numRuntimeErrorTestSuites }));
+  add(unit, (report) => ({
+    ok: report.numPassedTests,
+    bad: report.numFailedTests + report.numRuntimeErrorTestSuites,
+    said: report.testResults
+      .filter(({ status }) => status === 'failed')
+      .map(({ name, message }) => `${relative(ROOT, name)}\n${message.trim().slice(0, 3000)}`),
+  }));
 }
 
 await Promise.all([still(), units()]);
@@ -79,5 +91,6 @@ if (await chromium()) {
   }));
 } else failed++;
 
+for (const failure of failures) console.log(`\n== Failed: ${failure}`);
 console.log(`\ntests: ${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

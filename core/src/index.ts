@@ -30,6 +30,7 @@ export type { HeatOfRoom } from './assess/under-heat.ts';
 export type { LayState, GlueZone } from './assess/lay-state.ts';
 export type { LayPace } from './assess/lay-ask.ts';
 export { planLaying, type LayPlan, type ShownBreach, type ShortEdge } from './assess/lay-plan.ts';
+export { boxesOfJob, type BoxesOfJob } from './assess/lay-boxes.ts';
 export { compareStarts, rulePrices, type RulePrice, type StartCompared } from './assess/lay-compare.ts';
 export type { KindCompared } from './assess/lay-kinds.ts';
 export { softSpots, type SoftSpot } from './assess/lay-soft.ts';

@@ -1,4 +1,4 @@
-import { UNDER_PLANKS } from '@maquette/core/coverings';
+import { LAYING, UNDER_PLANKS } from '@maquette/core/coverings';
 import { ORIGIN, UNKNOWN_BASE } from '@maquette/core/room';
 import { carriedLevels } from './carried-levels.ts';
 import { JOB_FILE_VERSION } from './format.ts';
@@ -43,7 +43,8 @@ export function upgraded(kind: FactKind, body: Body): Written {
 
 /** Fields that came with the last versions of the product. */
 const LATEST: Partial<Record<FactKind, readonly string[]>> = {
-  cards: ['costM2', ...Object.keys(UNDER_PLANKS)],
+  cards: ['costM2', ...Object.keys(UNDER_PLANKS), ...Object.keys(LAYING), 'mixedLengths'],
+  setOuts: ['windows', 'borderRows'],
   samples: ['analyte'],
   marks: ['finding'],
   edgeWalks: ['asked'],
@@ -60,7 +61,7 @@ export function withLatest(kind: FactKind, body: Body): Body {
   return lacking.length === 0 ? body : { ...body, ...Object.fromEntries(lacking.map((name) => [name, since[name]])) };
 }
 
-const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 

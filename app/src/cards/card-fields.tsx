@@ -15,6 +15,8 @@ export type FieldWords = Readonly<Record<string, readonly [label: string, unit?:
 /** Words of a choice; any other stands as it is. */
 const VALUE_WORDS: Readonly<Record<string, string>> = {
   unsaid: 'Not stated',
+  'left-to-right': 'From left to right',
+  'right-to-left': 'From right to left',
   yes: 'Yes',
   no: 'No',
   mineral: 'Concrete or screed',

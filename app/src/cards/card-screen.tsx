@@ -22,6 +22,7 @@ import { Header } from '../room/header.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
+import { LayingFields } from './laying-fields.tsx';
 import { UnderPlanksFields } from './under-planks-fields.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../room/undo-bar.tsx';
@@ -127,6 +128,7 @@ function Card({ card, back }: { card: CoveringCard; back: () => void }) {
         {figure('longestRunM', 'Longest run without a joint')}
         {figure('costM2', 'Cost of a square metre, laid')}
         <UnderPlanksFields card={card} locked={locked} change={change} />
+        <LayingFields card={card} locked={locked} change={change} />
         {locked ? (
           <Words quiet>{card.source}</Words>
         ) : (

@@ -19,6 +19,7 @@ const NUMBER_FROM_PX = 17;
 /** Planks as drawn lines: laid ones filled, the one in hand in chalk, and the lines to snap over them. */
 export const LayPlanksLayer = memo(function LayPlanksLayer({
   pieces,
+  border,
   current,
   chalk,
   chalkAt,
@@ -26,6 +27,8 @@ export const LayPlanksLayer = memo(function LayPlanksLayer({
   view,
 }: {
   pieces: readonly LyingPlank[];
+  /** Edges of straight rows round a pattern. */
+  border: readonly Polygon[];
   current: number | null;
   chalk: readonly (readonly [PointMm, PointMm])[];
   /** The line in hand; null where all stand quiet. */
@@ -47,6 +50,15 @@ export const LayPlanksLayer = memo(function LayPlanksLayer({
             fillOpacity={number === current ? 0.4 : hand === 'right' ? 0.4 : 0.9}
             stroke={number === current ? palette.chalk : palette.quiet}
             strokeWidth={(number === current ? 3 : 1) * px}
+          />
+        ))}
+        {border.map((edge, k) => (
+          <Path
+            key={`border${k}`}
+            d={ringsPath([edge.map(({ xMm, yMm }) => [xMm, yMm] as const)])}
+            fill="none"
+            stroke={palette.ink}
+            strokeWidth={2 * px}
           />
         ))}
         {rooms.map(({ corners }, k) => (

@@ -1,6 +1,7 @@
 import type { CoveringCard } from '@maquette/core/coverings';
 import type {
   LayPace,
+  BoxesOfJob,
   LayPlan,
   LeastAnswer,
   LevelledBy,
@@ -90,6 +91,14 @@ export type CrossingRoom =
       : never
     : never;
 
+/** Something over all rooms of a job at once. */
+interface OverJob<K> {
+  id: number;
+  kind: K;
+  rooms: RoomSet[];
+  atUtc: string;
+}
+
 /** What the screen asks of the worker. */
 export type Ask =
   | RoomAsk
@@ -99,7 +108,8 @@ export type Ask =
   | PlanksAsk
   | HeightsAsk
   | { id: number; kind: 'least'; rooms: RoomSet[]; coverings: CoveringCard[]; atUtc: string }
-  | { id: number; kind: 'under'; rooms: RoomSet[]; atUtc: string }
+  | OverJob<'under'>
+  | OverJob<'layBoxes'>
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
@@ -121,6 +131,8 @@ export interface Answers {
   lay: LayPlan | null;
   layStarts: StartCompared[];
   layRules: RulePrice[];
+  /** Boxes of planks over all rooms of a job. */
+  layBoxes: BoxesOfJob[];
   judge: RoomPicture;
   /** The same with how sure it is. */
   prove: RoomPicture;

@@ -1,5 +1,6 @@
 import {
   assessRoom,
+  boxesOfJob,
   compareStarts,
   heightsAfter,
   layPlanks,
@@ -94,8 +95,11 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     return forecastProbe(probe, limitPercent, plan, undefined, progress);
   }
   if (ask.kind === 'scan') return answerScan(ask.scan, (share) => tell({ id: ask.id, progress: { share } }));
-  if (ask.kind === 'under')
-    return underPlanOf(ask.rooms, (share) => tell({ id: ask.id, progress: { share } }), mayPanelAt(ask.atUtc));
+  if (ask.kind === 'under' || ask.kind === 'layBoxes') {
+    const { id, rooms } = ask;
+    const told = (share: number) => tell({ id, progress: { share } });
+    return ask.kind === 'under' ? underPlanOf(rooms, told, mayPanelAt(ask.atUtc)) : boxesOfJob(rooms, told);
+  }
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'least') {

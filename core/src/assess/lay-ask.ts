@@ -14,9 +14,9 @@ export interface LayOptions {
   soft?: readonly SoftSpot[];
 }
 
-const PACES: Record<LayPace, { firsts: number; steps: number }> = {
-  live: { firsts: 2, steps: 6000 },
-  long: { firsts: 4, steps: 60_000 },
+const PACES: Record<LayPace, Pick<FloorAsk, 'firsts' | 'rounds'>> = {
+  live: { firsts: 2, rounds: [6000] },
+  long: { firsts: 12, rounds: [10_000, 20_000, 40_000, 100_000] },
 };
 /** Rows that lie already, by the ground's own frame. */
 function laidOf({ set, startWall }: LayGround): LaidStrip[] {
@@ -59,8 +59,12 @@ export function floorAsk(ground: LayGround, { pace, open, tell }: LayOptions): F
     ...PACES[pace],
     ...(open && pace === 'long'
       ? {
-          boundOf: (strips) => priceBound(strips, plank, open),
-          proveOf: (strips, planks) => staggerBound(strips, plank, open, { zones, enough: planks }),
+          boundOf: {
+            longest: (strips, held) => priceBound(strips, plank, open, { over: 'longest', held }),
+            all: (strips, held) => priceBound(strips, plank, open, { held }),
+          },
+          proveOf: (strips, held, planks) =>
+            staggerBound(strips, plank, open, { over: 'longest', held, zones, enough: planks }),
         }
       : {}),
     ...(tell ? { tell } : {}),

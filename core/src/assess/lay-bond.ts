@@ -23,7 +23,7 @@ export function bondPlan(
       rows: { divisions: found.divisions, planks: found.planks, breaches: [] },
       cuts,
       // Rows in a bond are bounded by their area and lengths as any others are.
-      bound: { rows: floor.bound.area, area: floor.bound.area },
+      bound: { longest: floor.bound.area, rows: floor.bound.area, area: floor.bound.area },
       waste: 1 - laidMm2 / (cuts.planks.length * plank.lengthMm * plank.widthMm),
     },
     shortEnds: found.shortEnds.map(({ strip, shortMm }) => ({ row: floor.strips[strip]!.row + 1, shortMm })),

@@ -14,6 +14,7 @@ import {
   inFrame,
   layableRegion,
   layingFrame,
+  middleFrame,
   type JointZone,
   type KeptOff,
   type LaidPlank,
@@ -21,12 +22,12 @@ import {
   USUAL_SET_OUT,
   type SetOut,
 } from '../setout/index.ts';
-import { joinedOpenings } from './joined-openings.ts';
 import type { SoftSpot } from './lay-soft.ts';
 import type { RoomSet } from './room-set.ts';
 import { reveal, WALL_MM } from './lay-reveal.ts';
 import { spotZones, zonesOf } from './lay-zones.ts';
 import { startWalls, type StartWall } from './lay-start.ts';
+import { roomsThrough } from './lay-through.ts';
 
 /** What a set-out is planned on, in the frame of its start wall. */
 export interface LayGround {
@@ -48,7 +49,10 @@ export interface LayGround {
 
 /** The card as the set-out reads it; null where its planks have no size yet. */
 export function plankOf({ card }: Pick<RoomSet, 'card'>, figure: FigureOf): LaidPlank | null {
-  const { plankLengthMm, plankWidthMm } = card;
+  const { plankWidthMm, mixedLengths } = card;
+  // Of several lengths the longest: ends and staggers are asked of it.
+  const plankLengthMm =
+    mixedLengths.length > 0 ? Math.max(...mixedLengths.map(({ lengthMm }) => lengthMm)) : card.plankLengthMm;
   if (plankLengthMm === null || plankWidthMm === null) return null;
   return {
     lengthMm: plankLengthMm,
@@ -57,7 +61,10 @@ export function plankOf({ card }: Pick<RoomSet, 'card'>, figure: FigureOf): Laid
     // No plank can be asked to leave two ends longer than itself.
     leastEndMm: Math.min(card.endPieceMm, plankLengthMm / 2),
     staggerMm: Math.min(card.staggerMm, plankLengthMm / 2),
-    secondStaggerMm: (Math.min(card.staggerMm, plankLengthMm / 2) * figure('second-row-pct')) / 100,
+    secondStaggerMm: Math.min(
+      card.secondStaggerMm ?? (card.staggerMm * figure('second-row-pct')) / 100,
+      plankLengthMm / 2,
+    ),
     leastRowMm: Math.min(card.lastRowMm, plankWidthMm),
     ends: card.kind === 'glue-down-vinyl' ? 'plain' : 'click',
     trimMm: figure('wall-trim-mm'),
@@ -67,12 +74,13 @@ export function plankOf({ card }: Pick<RoomSet, 'card'>, figure: FigureOf): Laid
 /** Whether the planks run on into an opening at all: not over a stair's edge, and not out of the house. */
 const isEntered = ({ kind, beyond }: Opening) => kind !== 'stair' && beyond !== 'outside' && beyond !== 'stair';
 
-/** Region of one room, in its own frame. */
+/** Region of one room, in its own frame; within a border its walls are moved in by as much more, and its openings are left out. */
 function regionOfRoom(
   set: RoomSet,
   setOut: Omit<SetOut, 'id'>,
   through: ReadonlySet<string>,
   figure: FigureOf,
+  withinMm: number | null = null,
 ): Region {
   const { room, card } = set;
   const { corners } = planOf(room);
@@ -88,7 +96,8 @@ function regionOfRoom(
         ]
       : [],
   );
-  const ways = room.openings.filter(isEntered).map((opening) => {
+  const entered = withinMm === null ? room.openings.filter(isEntered) : [];
+  const ways = entered.map((opening) => {
     const gapMm = gapAt(opening.wall);
     const frame = set.leaves.findLast(({ openingId }) => openingId === opening.id)?.frame ?? 'unknown';
     const isThrough = through.has(opening.id);
@@ -99,16 +108,16 @@ function regionOfRoom(
       outMm: isThrough ? WALL_MM : Math.max(0, WALL_MM / 2 - figure('bar-track-mm') / 2 - gapMm),
     });
   });
-  return layableRegion({ outline: corners, gapsMm: corners.map((_, wall) => gapAt(wall)), through: ways, holes });
+  const gapsMm = corners.map((_, wall) => gapAt(wall) + (withinMm ?? 0));
+  return layableRegion({ outline: corners, gapsMm, through: ways, holes });
 }
 
-/** Rooms reached through openings laid through, from this one on, by their own doors. */
-function roomsThrough(set: RoomSet, own: ReadonlySet<string>): { set: RoomSet; doors: Set<string> }[] {
-  const found = joinedOpenings(set)
-    .filter(({ opening }) => own.has(opening.id))
-    .map(({ other, far }) => ({ set: other, doors: new Set([far.id]) }));
-  return found.filter((one, k) => found.findIndex(({ set: s }) => s.room.id === one.set.room.id) === k);
-}
+/** The floor of a room inside so much along its walls, in the laying frame: what a border leaves. */
+export const regionWithin = ({ set, setOut, figure, frame }: LayGround, insetMm: number): Region =>
+  inFrame(regionOfRoom(set, setOut, new Set(), figure, insetMm), frame);
+
+/** The laying frame as a room sees it that lies beside the one it was made for. */
+const moved = ({ to }: LayingFrame, pose: Pose): Pick<LayingFrame, 'to'> => ({ to: (at) => to(onStorey(pose, at)) });
 
 const movedBy = (region: Region, pose: Pose): Region =>
   region.map((part) =>
@@ -127,12 +136,12 @@ export function layGround(set: RoomSet, soft: readonly SoftSpot[] = []): LayGrou
   if (!plank) return null;
   const setOut = set.setOuts.at(-1) ?? USUAL_SET_OUT;
   const plan = planOf(set.room);
-  const walls = startWalls(set.room, plan, set.card, setOut.lightWall);
+  const walls = startWalls(set.room, plan, set.card, setOut);
   const laidBy = set.laidRows.at(-1);
   const chosen = laidBy?.startWall ?? setOut.startWall;
   const startWall = chosen !== null && chosen < plan.corners.length ? chosen : (walls[0]?.wall ?? 0);
   const own = new Set(setOut.through.map(({ openingId }) => openingId));
-  const near = roomsThrough(set, own);
+  const near = roomsThrough(set);
   const poses = storeyOf(
     [set, ...near.map((one) => one.set)].map(({ room }) => ({
       id: room.id,
@@ -144,7 +153,8 @@ export function layGround(set: RoomSet, soft: readonly SoftSpot[] = []): LayGrou
     ...one,
     pose: poses.find(({ roomId }) => roomId === one.set.room.id)!.pose,
   }));
-  const frame = layingFrame(plan.corners, startWall, laidBy?.hand ?? setOut.hand);
+  const hand = laidBy?.hand ?? (set.card.layHand === 'unsaid' ? setOut.hand : set.card.layHand);
+  const frame = (setOut.firstRow === 'centre' ? middleFrame : layingFrame)(plan.corners, startWall, hand);
   const regions = [
     regionOfRoom(set, setOut, own, figure),
     ...rooms.map(({ set: there, doors, pose }) =>
@@ -161,7 +171,13 @@ export function layGround(set: RoomSet, soft: readonly SoftSpot[] = []): LayGrou
     startWall,
     frame,
     region: inFrame(regions.length === 1 ? regions[0]! : together(regions), frame),
-    zones: [...zonesOf(set, plan, frame, figure, own), ...spotZones(soft, frame)],
+    zones: [
+      ...zonesOf(set, plan, frame, figure, own),
+      ...rooms.flatMap(({ set: there, pose, onward }) =>
+        zonesOf(there, planOf(there.room), moved(frame, pose), figure, onward),
+      ),
+      ...spotZones(soft, frame),
+    ],
     rooms,
     fixtures: [set, ...rooms.map((one) => one.set)].flatMap(({ room }, k): Fixture[] =>
       room.fixtures.map((fixture) => {

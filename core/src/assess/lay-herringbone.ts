@@ -1,6 +1,6 @@
 import type { PointMm, Polygon } from '../room/index.ts';
-import { planHerringbone, tipBesideMm, type StaveHand } from '../setout/index.ts';
-import type { LayGround } from './lay-ground.ts';
+import { borderRound, planHerringbone, tipBesideMm, type BorderRun, type StaveHand } from '../setout/index.ts';
+import { regionWithin, type LayGround } from './lay-ground.ts';
 
 /** A stave as it is drawn and cut. */
 export interface ShownStave {
@@ -26,10 +26,19 @@ export interface ShownHerringbone {
   middle: [PointMm, PointMm];
   tips: [PointMm, PointMm];
   tipBesideMm: number;
+  /** Straight rows along the walls round the pattern; null where there are none, or where they would leave it no room. */
+  border: { rows: number; planks: number; runs: BorderRun[]; outlines: Polygon[] } | null;
 }
 
 /** Herringbone over a room's floor, its axis along the start wall through the middle. */
-export function herringboneOf({ region, frame, plank }: LayGround): ShownHerringbone | null {
+export function herringboneOf(ground: LayGround): ShownHerringbone | null {
+  const { frame, plank, setOut } = ground;
+  const inner = setOut.borderRows > 0 ? regionWithin(ground, setOut.borderRows * plank.widthMm) : [];
+  const isBordered = inner.length > 0;
+  const region = isBordered ? inner : ground.region;
+  const border = isBordered
+    ? borderRound(ground.region, (mm) => regionWithin(ground, mm), setOut.borderRows, plank)
+    : null;
   const points = region.flatMap((part) => part[0]!);
   if (points.length === 0) return null;
   const [us, vs] = [points.map(([u]) => u), points.map(([, v]) => v)];
@@ -48,20 +57,29 @@ export function herringboneOf({ region, frame, plank }: LayGround): ShownHerring
     }))
     .sort((a, b) => a.at - b.at)
     .map(({ at: _, ...stave1 }, k): ShownStave => ({ ...stave1, number: k + 1 }));
-  const areaM2 = plan.staves.reduce((sum, { centreMm }) => sum + (centreMm * plank.widthMm) / 1e6, 0);
+  const patternM2 = plan.staves.reduce((sum, { centreMm }) => sum + (centreMm * plank.widthMm) / 1e6, 0);
+  const areaM2 = patternM2 + (border?.areaM2 ?? 0);
   const beside = tipBesideMm(plank.widthMm);
   const line = (v: number): [PointMm, PointMm] => [frame.back(left, v), frame.back(right, v)];
   const { left: lefts, right: rights } = plan.bought;
+  const inPattern = lefts.whole + lefts.cut + rights.whole + rights.cut;
+  const bought = inPattern + (border?.planks ?? 0);
   return {
     staves,
     bought: { left: lefts.whole + lefts.cut, right: rights.whole + rights.cut },
     whole: { left: lefts.whole, right: rights.whole },
-    waste: plan.waste,
+    waste: 1 - (areaM2 * 1e6) / (bought * plank.lengthMm * plank.widthMm),
     areaM2,
     leastByArea: Math.ceil((areaM2 * 1e6) / (plank.lengthMm * plank.widthMm) - 1e-6),
-    withoutSharing: staves.length,
+    withoutSharing: staves.length + (border?.planks ?? 0),
     middle: line(middleMm),
     tips: line(middleMm - beside),
     tipBesideMm: beside,
+    border: border && {
+      rows: setOut.borderRows,
+      planks: border.planks,
+      runs: border.runs,
+      outlines: border.region.flatMap((part) => part.map((ring) => ring.map(([u, v]) => frame.back(u, v)))),
+    },
   };
 }

@@ -6,6 +6,7 @@ import {
   pipeHole,
   rowTable,
   wayIn,
+  waysAllowed,
   type FloorPlan,
   type LaidPiece,
   type Notch,
@@ -87,6 +88,7 @@ export function shownPlanks(
   const { plank, frame, set, figure, fixtures } = ground;
   const isGlued = set.card.kind === 'glue-down-vinyl';
   const over = hangingOver(ground);
+  const allowed = waysAllowed(set.card, figure('tilt-deg'));
   const through = fixtures.filter(isComingThrough);
   const standing = fixtures.filter(({ kind }) => FIXTURES[kind].standing === 'island');
   const table = rowTable(plan.strips, plan.rows.divisions);
@@ -125,9 +127,7 @@ export function shownPlanks(
     const way = wayIn(
       { wideMm: round.highMm - round.lowMm, longMm: piece.toMm - piece.fromMm, thickMm: set.card.thicknessMm },
       { freeMm: low2?.freeMm ?? null, openMm: strip.toMm - piece.toMm },
-      isGlued
-        ? { angleDeg: null, slides: false, taps: true, shaves: false }
-        : { angleDeg: figure('tilt-deg'), slides: true, taps: false, shaves: true },
+      allowed,
     );
     return {
       number: piece.number,

@@ -1,6 +1,7 @@
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import { BLANK_SHAPE, newFixture, newOpening, rectangleWalls, type RoomFacts } from '../room/index.ts';
 import { USUAL_SET_OUT, type LaidRow, type SetOut } from '../setout/index.ts';
+import { boxesOfJob } from './lay-boxes.ts';
 import { compareStarts, rulePrices } from './lay-compare.ts';
 import { planLaying, type LayPlan } from './lay-plan.ts';
 import { roomSet, type RoomSet } from './room-set.ts';
@@ -166,6 +167,46 @@ test('planks run on through an opening into the next room, in one set of rows', 
   expect(drawnM2(made)).toBeCloseTo(made.areaM2, 1);
 });
 
+test('planks run on through two openings, the second from the room between; both rooms beyond say where their rows stand', () => {
+  const shared = (id: string, wall: number, fromMm: number, sharedId: string) => ({
+    ...newOpening(id, wall, fromMm, 900),
+    kind: 'archway' as const,
+    sharedId,
+  });
+  const walls = rectangleWalls(4200, 1500);
+  const study = roomSet(
+    { ...room, id: 's', name: 'Study', walls, openings: [shared('of-study', 2, 1000, 'second')] },
+    laminate,
+  );
+  const between = { ...room, id: 'h', name: 'Hall', walls };
+  const hall = (isOn: boolean) =>
+    roomSet(
+      { ...between, openings: [shared('arch', 2, 1000, 'arch'), shared('on', 0, 2300, 'second')] },
+      laminate,
+      isOn ? { setOuts: chosen({ through: [{ openingId: 'on' }] }) } : {},
+    );
+  const kitchen = (isOn: boolean) =>
+    set(
+      { neighbours: [hall(isOn), study], setOuts: chosen({ startWall: 2, through: [{ openingId: 'mine' }] }) },
+      laminate,
+      { openings: [shared('mine', 0, 2300, 'arch')] },
+    );
+  expect(plan(kitchen(false)).through.map(({ name }) => name)).toEqual(['Hall']);
+  const made = plan(kitchen(true));
+  expect(made.through.map(({ name }) => name)).toEqual(['Hall', 'Study']);
+  expect(made.areaM2).toBeCloseTo(4.18 * 3.58 + 2 * 4.18 * 1.48 + 2 * 0.88 * 0.12, 2);
+  expect(made.keptOff.opening).toBe(2);
+  expect(plan({ ...study, neighbours: [hall(true), kitchen(true)] }).laidFrom).toEqual({
+    roomId: 'r',
+    name: 'Parlour',
+  });
+  expect(plan({ ...hall(true), neighbours: [study, kitchen(true)] }).laidFrom).toEqual({
+    roomId: 'r',
+    name: 'Parlour',
+  });
+  expect(plan(kitchen(true)).laidFrom).toBeNull();
+});
+
 test('chalk lines say two tapes at either end that add up to the room', () => {
   const made = plan(set({ setOuts: chosen({ startWall: 2 }) }, laminate, { openings: [] }));
   const [line] = made.chalk;
@@ -273,4 +314,116 @@ test('half the floor is laid at a row, by its area', () => {
   expect(upTo(made.half!.rows)).toBeGreaterThanOrEqual(made.areaM2 / 2 - 1e-6);
   expect(upTo(made.half!.rows - 1)).toBeLessThan(made.areaM2 / 2);
   expect(made.half!.reachMm).toBeCloseTo(10 + made.firstMm + (made.half!.rows - 1) * 190, 6);
+});
+
+test('a card whose boxes hold several lengths: rows of them as they come, boxes that keep their mix, and spare planks within them', () => {
+  const mixed = {
+    ...laminate,
+    mixedLengths: [
+      { lengthMm: 2000, inBox: 2 },
+      { lengthMm: 1400, inBox: 2 },
+      { lengthMm: 900, inBox: 2 },
+    ],
+  };
+  const made = plan(set({}, mixed));
+  expect(made.pattern).toBe('mixed');
+  expect(drawnM2(made)).toBeCloseTo(made.areaM2, 2);
+  const { boxes, inBox, spare, leastBoxes } = made.mixed!;
+  expect([inBox, made.boxes]).toEqual([6, made.mixed]);
+  expect(boxes).toBeGreaterThanOrEqual(leastBoxes);
+  expect(boxes * inBox).toBeGreaterThanOrEqual(made.planks + spare);
+  // The same floor is the same plan however long is asked: a row that lies stays the row that is shown.
+  const lies = {
+    id: 'l',
+    startWall: made.startWall.wall,
+    hand: 'left-to-right',
+    firstMm: made.firstMm,
+    row: 1,
+    strip: 1,
+  };
+  const row = {
+    startMm: 1,
+    wholes: 0,
+    endMm: 0,
+    isLaid: true,
+    laidAt: '2026-03-01T08:00:00.000Z',
+    batch: '',
+    note: '',
+  };
+  const after = plan(set({ laidRows: [{ ...lies, ...row } as LaidRow] }, mixed));
+  expect(after.pieces.map(({ fromMm, toMm }) => [fromMm, toMm])).toEqual(
+    made.pieces.map(({ fromMm, toMm }) => [fromMm, toMm]),
+  );
+  expect(after.pieces.filter(({ isLaid }) => isLaid).map(({ row: at }) => at)).toEqual(
+    after.pieces.filter(({ row: at }) => at === 1).map(() => 1),
+  );
+});
+
+test('a border round herringbone takes staves of its own, leaves the pattern the rest, and is told where it leaves none', () => {
+  const staves = cardOf('shipped-herringbone');
+  const plain = plan(set({}, staves));
+  const bordered = plan(set({ setOuts: chosen({ borderRows: 2 }) }, staves));
+  expect(plain.herringbone!.border).toBeNull();
+  const { border, areaM2 } = bordered.herringbone!;
+  expect(border!.rows).toBe(2);
+  expect(border!.planks).toBeGreaterThan(0);
+  expect(areaM2).toBeCloseTo(plain.areaM2, 1);
+  expect(bordered.planks).toBe(bordered.herringbone!.bought.left + bordered.herringbone!.bought.right + border!.planks);
+  const narrow = set({ setOuts: chosen({ borderRows: 3 }) }, staves, {
+    walls: rectangleWalls(3000, 500),
+    openings: [],
+  });
+  expect(plan(narrow).herringbone!.border).toBeNull();
+});
+
+test('windows give the light where no wall is named: the wall with most of them', () => {
+  const windows = [
+    { wall: 1, widthMm: 1200 },
+    { wall: 0, widthMm: 900 },
+    { wall: 0, widthMm: 800 },
+  ];
+  expect(plan(set({ setOuts: chosen({ windows }) })).startWall).toMatchObject({ wall: 1, reason: 'light' });
+  expect(plan(set({ setOuts: chosen({ windows, lightWall: 1 }) })).startWall).toMatchObject({
+    reason: 'light',
+    wall: 0,
+  });
+});
+
+test('what a card says of laying wins: hand, second stagger, and ways in', () => {
+  const right = plan(set({}, { ...laminate, layHand: 'right-to-left' }));
+  const left = plan(set({}, { ...laminate, layHand: 'left-to-right' }));
+  const firstAt = ({ pieces }: LayPlan) => pieces[0]!.outline.reduce((sum, { xMm }) => sum + xMm, 0);
+  expect(firstAt(right)).not.toBeCloseTo(firstAt(left), 0);
+  const loose = plan(set({}, { ...laminate, secondStaggerMm: 0 }));
+  expect(loose.breaches).toEqual([]);
+  expect(loose.planks).toBeLessThanOrEqual(plan(set()).planks);
+  const low = newFixture('low', 'radiator', { xMm: 2100, yMm: 3500 }, 0);
+  const of = { fixtures: [{ ...low, heightMm: 40, widthMm: 1500, depthMm: 200 }] };
+  const ways = (card: CoveringCard) => new Set(plan(set({}, card, of)).pieces.map(({ wayIn }) => wayIn));
+  expect(ways({ ...laminate, endsSlide: 'no', lipShaved: 'no', longTaps: 'yes' })).toContain('tapped');
+  expect(ways({ ...laminate, endsSlide: 'no', lipShaved: 'no', longTaps: 'no' })).toContain(null);
+});
+
+test('boxes over rooms of one covering: planks of all of them, one lot of spare, and no more than room by room', () => {
+  const one = set();
+  const two = roomSet(
+    { ...room, id: 'r2', name: 'Study', walls: rectangleWalls(3100, 2700), openings: [] },
+    laminate,
+    {},
+  );
+  const other = roomSet(
+    { ...room, id: 'r3', name: 'Store', cardId: 'shipped-click-vinyl' },
+    cardOf('shipped-click-vinyl'),
+    {},
+  );
+  const [boxes, vinyl, ...more] = boxesOfJob([one, two, other]);
+  expect(more).toEqual([]);
+  expect(boxes!.rooms.map(({ name, planks }) => [name, planks])).toEqual([
+    ['Parlour', plan(one).planks],
+    ['Study', plan(two).planks],
+  ]);
+  expect(boxes!.planks).toBe(plan(one).planks + plan(two).planks);
+  expect(boxes!.boxes).toBe(Math.ceil((boxes!.planks + boxes!.spare) / boxes!.inBox));
+  expect(boxes!.boxes).toBeLessThanOrEqual(boxes!.apart);
+  expect(vinyl!.rooms).toHaveLength(1);
 });

@@ -14,13 +14,14 @@ import {
 } from '../setout/index.ts';
 import { bondPlan, type ShortEnd } from './lay-bond.ts';
 import { glueOf, type GluePlan } from './lay-glue.ts';
-import { joinedOpenings } from './joined-openings.ts';
+import { laidFrom } from './lay-through.ts';
 import { compareKinds, type KindCompared } from './lay-kinds.ts';
 import { floorAsk, lyingStrips, type LayOptions } from './lay-ask.ts';
 import { layGround, type LayGround } from './lay-ground.ts';
 import { boxesOf, cutsOf, halfOf, rackOf, type LayWork } from './lay-work.ts';
 import { herringboneOf, type ShownHerringbone } from './lay-herringbone.ts';
 import { shownChalk, type ShownChalk } from './lay-chalk.ts';
+import { mixedPlan, type MixedBoxes } from './lay-mixed.ts';
 import { paceOf, stockOf, type LayingPace } from './lay-stock.ts';
 import { shownPlanks, type ShownPlank } from './lay-piece.ts';
 import type { StartReason } from './lay-start.ts';
@@ -44,7 +45,8 @@ export interface ShortEdge {
 /** The floor of a room set out: all that is shown, cut and snapped. */
 export interface LayPlan {
   roomId: string;
-  pattern: Pattern;
+  /** Mixed: planks of several lengths, as the boxes hold them. */
+  pattern: Pattern | 'mixed';
   startWall: { wall: number; name: Sayable; reason: StartReason | 'chosen' };
   /** The room it is laid from, where that one's planks run on into this one; its rows stand there. */
   laidFrom: { roomId: string; name: string } | null;
@@ -61,8 +63,8 @@ export interface LayPlan {
   short: ShortEdge[];
   rows: RowLine[];
   planks: number;
-  /** No layout of these rows takes fewer; no layout of any rows takes fewer by area. */
-  least: { rows: number; area: number };
+  /** No layout takes fewer: of these rows cut as they are listed, of these rows however they are cut, of any rows by area. */
+  least: FloorPlan['bound'];
   waste: number;
   areaM2: number;
   pieces: ShownPlank[];
@@ -85,6 +87,7 @@ export interface LayPlan {
   pace: LayingPace | null;
   glue: GluePlan | null;
   herringbone: ShownHerringbone | null;
+  mixed: MixedBoxes | null;
 }
 
 /** A chalk line every so many rows where no adhesive asks for others. */
@@ -96,6 +99,8 @@ export function planLaying(set: RoomSet, options: LayOptions): LayPlan | null {
   if (!ground) return null;
   const isHerringbone = set.card.kind === 'click-herringbone' || ground.setOut.pattern === 'herringbone';
   if (isHerringbone) return herringbonePlan(ground);
+  const mixed = mixedPlan(ground, options);
+  if (mixed) return shownPlan(ground, mixed.floor, 'mixed', [], mixed.mixed);
   const { pattern } = ground.setOut;
   const floor = planFloor(floorAsk(ground, options));
   if (!floor) return null;
@@ -104,22 +109,12 @@ export function planLaying(set: RoomSet, options: LayOptions): LayPlan | null {
   return shownPlan(ground, bonded?.floor ?? floor, isBond ? pattern : 'stagger', bonded?.shortEnds ?? []);
 }
 
-const runsThrough = ({ setOuts }: Pick<RoomSet, 'setOuts'>, openingId: string): boolean =>
-  setOuts.at(-1)?.through.some((one) => one.openingId === openingId) ?? false;
-
-/** The room whose planks run on into this one. Where each says so of the other, the first by its id leads. */
-function laidFromOf(set: RoomSet): LayPlan['laidFrom'] {
-  for (const { opening, other, far } of joinedOpenings(set))
-    if (runsThrough(other, far.id) && !(runsThrough(set, opening.id) && set.room.id < other.room.id))
-      return { roomId: other.room.id, name: other.room.name };
-  return null;
-}
-
 const common = (ground: LayGround, areaM2: number) => {
   const { set, setOut, startWall, walls, rooms, plank } = ground;
+  const lead = laidFrom(set);
   return {
     roomId: set.room.id,
-    laidFrom: laidFromOf(set),
+    laidFrom: lead && { roomId: lead.id, name: lead.name },
     kinds: compareKinds(set, areaM2, ground.figure),
     startWall: {
       wall: startWall,
@@ -143,7 +138,13 @@ const keptOffBy = ({ zones }: LayGround): LayPlan['keptOff'] => {
   return { opening: of('opening'), mark: of('mark'), corner: of('corner'), soft: of('soft'), low: of('low') };
 };
 
-function shownPlan(ground: LayGround, floor: FloorPlan, pattern: Pattern, shortEnds: ShortEnd[]): LayPlan {
+function shownPlan(
+  ground: LayGround,
+  floor: FloorPlan,
+  pattern: LayPlan['pattern'],
+  shortEnds: ShortEnd[],
+  mixed: MixedBoxes | null = null,
+): LayPlan {
   const { set, plan, plank, figure, frame } = ground;
   const prints = set.boxChecks.at(-1)?.prints ?? null;
   const lying = lyingStrips(ground, floor);
@@ -180,9 +181,9 @@ function shownPlan(ground: LayGround, floor: FloorPlan, pattern: Pattern, shortE
     })),
     shortEnds,
     chalk: shownChalk(ground, floor, lines),
-    plain: plainWay(floor.strips, plank, true),
+    plain: mixed ? { planks: floor.cuts.planks.length, broken: 0 } : plainWay(floor.strips, plank, true),
     keptOff: keptOffBy(ground),
-    boxes: boxesOf(ground, floor.cuts.planks.length),
+    boxes: mixed ?? boxesOf(ground, floor.cuts.planks.length),
     minutes:
       floor.cuts.planks.length * work('plank-lay-min') +
       cuts.cross * work('cross-cut-min') +
@@ -197,6 +198,7 @@ function shownPlan(ground: LayGround, floor: FloorPlan, pattern: Pattern, shortE
     pace: paceOf(set, new Set(floor.strips.flatMap(({ row }, k) => (lying.has(k) ? [] : [row]))).size),
     glue,
     herringbone: null,
+    mixed,
   };
 }
 
@@ -212,7 +214,7 @@ function shortOf({ set, plan, frame }: LayGround, { firsts }: FloorPlan): ShortE
 function herringbonePlan(ground: LayGround): LayPlan | null {
   const shown = herringboneOf(ground);
   if (!shown) return null;
-  const planks = shown.bought.left + shown.bought.right;
+  const planks = shown.bought.left + shown.bought.right + (shown.border?.planks ?? 0);
   return {
     ...common(ground, shown.areaM2),
     pattern: 'herringbone',
@@ -223,7 +225,7 @@ function herringbonePlan(ground: LayGround): LayPlan | null {
     short: [],
     rows: [],
     planks,
-    least: { rows: shown.leastByArea, area: shown.leastByArea },
+    least: { longest: shown.leastByArea, rows: shown.leastByArea, area: shown.leastByArea },
     waste: shown.waste,
     areaM2: shown.areaM2,
     pieces: [],
@@ -243,5 +245,6 @@ function herringbonePlan(ground: LayGround): LayPlan | null {
     pace: null,
     glue: null,
     herringbone: shown,
+    mixed: null,
   };
 }

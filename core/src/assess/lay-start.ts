@@ -1,5 +1,6 @@
 import { isWood, type CoveringCard } from '../coverings/index.ts';
 import { distanceMm, distanceToSegmentMm, entryPoint, isTimber, type Plan, type RoomFacts } from '../room/index.ts';
+import type { SetOut } from '../setout/index.ts';
 
 /** Why a wall is proposed to start at. */
 export type StartReason = 'light' | 'joists' | 'longest';
@@ -10,6 +11,14 @@ export interface StartWall {
   lengthMm: number;
   /** How far the way in lies from it: glued planks are laid towards the way out. */
   doorMm: number;
+}
+
+/** The wall with the most window; null where none was entered. */
+export function mostWindow(windows: SetOut['windows']): number | null {
+  const wide = new Map<number, number>();
+  for (const { wall, widthMm } of windows) wide.set(wall, (wide.get(wall) ?? 0) + widthMm);
+  const [most] = [...wide].sort((a, b) => b[1] - a[1] || a[0] - b[0]);
+  return most?.[0] ?? null;
 }
 
 /** Within so much two ways count as the same, degrees. */
@@ -35,8 +44,9 @@ export function startWalls(
   room: Pick<RoomFacts, 'base' | 'baseKind' | 'openings'>,
   plan: Plan,
   card: CoveringCard,
-  lightWall: number | null,
+  { lightWall: said, windows }: Pick<SetOut, 'lightWall' | 'windows'>,
 ): StartWall[] {
+  const lightWall = said ?? mostWindow(windows);
   const light = lightWall !== null && lightWall < plan.corners.length ? (wallDeg(plan, lightWall) + 90) % 180 : null;
   const { joistDeg } = room.base;
   const across = isWood(card) && isTimber(room.baseKind) && joistDeg !== null ? (joistDeg + 90) % 180 : null;

@@ -98,7 +98,7 @@ export function layStateOf(set: RoomSet, damp: DampJudged, atUtc: string): LaySt
   const read = set.airReadings.findLast(({ surfaceC }) => surfaceC !== null);
   return {
     isBegun: plankBoxes.length > 0 || setOuts.length > 0 || laidRows.length > 0,
-    hasPlankSize: card.plankLengthMm !== null && card.plankWidthMm !== null,
+    hasPlankSize: (card.plankLengthMm !== null || card.mixedLengths.length > 0) && card.plankWidthMm !== null,
     clocks: plankBoxes.map((boxes) => boxClock(boxes, air, card.acclimatiseH)),
     batches,
     mixed: answerTo(set.answers, BATCHES) ?? 'ask',

@@ -5,7 +5,7 @@ import { reveal, WALL_MM } from './lay-reveal.ts';
 import type { SoftSpot } from './lay-soft.ts';
 import type { RoomSet } from './room-set.ts';
 
-const zone = (id: string, polygon: Polygon, frame: LayingFrame, aroundMm: number): JointZone => {
+const zone = (id: string, polygon: Polygon, frame: Pick<LayingFrame, 'to'>, aroundMm: number): JointZone => {
   const at = framed(polygon, frame);
   const [us, vs] = [at.map(([u]) => u), at.map(([, v]) => v)];
   return {
@@ -18,7 +18,7 @@ const zone = (id: string, polygon: Polygon, frame: LayingFrame, aroundMm: number
 };
 
 /** Soft spots and lows of the floor as it was read. */
-export const spotZones = (soft: readonly SoftSpot[], frame: LayingFrame): JointZone[] =>
+export const spotZones = (soft: readonly SoftSpot[], frame: Pick<LayingFrame, 'to'>): JointZone[] =>
   soft.map(({ from, xMm, yMm, radiusMm }, k) => zone(`${from}/${k}`, [{ xMm, yMm }], frame, radiusMm));
 
 /** Joints lie so far from the end of a soft spot, mm. */
@@ -28,7 +28,7 @@ const ROUND_SOFT_MM = 50;
 export function zonesOf(
   set: RoomSet,
   { corners }: Plan,
-  frame: LayingFrame,
+  frame: Pick<LayingFrame, 'to'>,
   figure: FigureOf,
   through: ReadonlySet<string>,
 ): JointZone[] {

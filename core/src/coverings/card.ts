@@ -1,4 +1,4 @@
-import type { CoveringCard } from './facts.ts';
+import { NOTHING_SAID_OF_LAYING, type CoveringCard } from './facts.ts';
 
 const GENERIC = 'Generic card: invented figures inside the usual range. The maker’s sheet wins.';
 
@@ -41,6 +41,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     packM2: 2.2,
     massKgM2: 9.5,
     fireClass: 'Bfl',
+    ...NOTHING_SAID_OF_LAYING,
     source: GENERIC,
   },
   {
@@ -80,6 +81,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     packM2: 2.2,
     massKgM2: 7,
     fireClass: 'Cfl',
+    ...NOTHING_SAID_OF_LAYING,
     source: GENERIC,
   },
   {
@@ -119,6 +121,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     packM2: 3.3,
     massKgM2: 5.1,
     fireClass: 'Bfl',
+    ...NOTHING_SAID_OF_LAYING,
     source: GENERIC,
   },
   {
@@ -158,6 +161,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     packM2: 2.9,
     massKgM2: 9.1,
     fireClass: 'Dfl',
+    ...NOTHING_SAID_OF_LAYING,
     source: GENERIC,
   },
   {
@@ -197,6 +201,7 @@ export const SHIPPED_CARDS: readonly CoveringCard[] = [
     packM2: 1.6,
     massKgM2: 3.9,
     fireClass: 'Dfl',
+    ...NOTHING_SAID_OF_LAYING,
     source: GENERIC,
   },
 ];

@@ -1,5 +1,5 @@
 import { say, type Said } from '../said/index.ts';
-import { figure, flag, group, kind, list, oneOf, orNull, text, within, type FactOf } from '../fields/index.ts';
+import { figure, flag, group, kind, list, oneOf, orNull, text, whole, within, type FactOf } from '../fields/index.ts';
 import { RULE } from './rules.ts';
 
 export const COVERING_KINDS = [
@@ -76,6 +76,35 @@ export const UNDER_PLANKS = {
   massKgM2: orNull(figure(0.5, 40)),
 } as const;
 
+/** What a sheet says of how its planks are laid; null and `unsaid`: it says nothing, and the kind or the job's own figure is taken. */
+export const LAYING = {
+  /** Joints of every second row stand so far apart. */
+  secondStaggerMm: orNull(figure(0, 1000, 'mm')),
+  /** How rows are laid, facing the start wall. */
+  layHand: oneOf('unsaid', 'left-to-right', 'right-to-left'),
+  /** The tilt at which the long lock closes. */
+  tiltDeg: orNull(figure(5, 45, 'deg')),
+  /** Ways in where a plank cannot be tilted: slid along its row, tapped flat, or with its lip shaved off and glued. */
+  endsSlide: oneOf(...STATED_WORDS),
+  longTaps: oneOf(...STATED_WORDS),
+  lipShaved: oneOf(...STATED_WORDS),
+} as const;
+
+/** Planks of one length in a box that holds several. */
+export const MIXED_LENGTH = { lengthMm: figure(200, 4000, 'mm'), inBox: whole(1, 60) } as const;
+const MIXED_MOST = 8;
+
+/** A sheet that says nothing of laying. */
+export const NOTHING_SAID_OF_LAYING = {
+  secondStaggerMm: null,
+  layHand: 'unsaid',
+  tiltDeg: null,
+  endsSlide: 'unsaid',
+  longTaps: 'unsaid',
+  lipShaved: 'unsaid',
+  mixedLengths: [] as { lengthMm: number; inBox: number }[],
+} as const;
+
 const NOTHING_SAID = {
   heatRated: 'unsaid',
   rM2KW: null,
@@ -124,10 +153,13 @@ export const cards = kind(
     /** What of an old floor the sheet allows beneath the covering. */
     layOver: list(oneOf(...OLD_FLOORS), 'old floors', 4),
     ...UNDER_PLANKS,
+    ...LAYING,
+    /** What a box holds of each length, where its planks are of several; empty where all are as long as one another. */
+    mixedLengths: list(group(MIXED_LENGTH), 'lengths in a box', MIXED_MOST),
     /** Where the figures come from, shown beside them. */
     source: text(300),
   },
-  { since: { layOver: [...OLD_FLOORS], costM2: null, ...NOTHING_SAID } },
+  { since: { layOver: [...OLD_FLOORS], costM2: null, ...NOTHING_SAID, ...NOTHING_SAID_OF_LAYING } },
 );
 export type CoveringCard = FactOf<typeof cards>;
 

@@ -1,4 +1,5 @@
 import { cutPart } from '../room/index.ts';
+import { rippedTogether } from './pieces.ts';
 import type { LaidPlank } from './plank.ts';
 import type { RowStrip } from './rows.ts';
 
@@ -45,3 +46,14 @@ export const lengthBound = (strips: readonly RowStrip[], plank: LaidPlank): numb
       upTo(stripsOnLine(strips, line).reduce((sum, { lengthMm }) => sum + lengthMm, 0) / plank.lengthMm),
     ),
   );
+
+/** A row that no plank need be bought for: the last one, where it may come from what is ripped off the first. */
+export const rowForNothing = (strips: readonly RowStrip[], plank: LaidPlank): number | null =>
+  rippedTogether(strips, plank)?.last ?? null;
+
+/** By length, for these rows with every piece as long as the longest edge of its place. */
+export function longestBound(strips: readonly RowStrip[], plank: LaidPlank): number {
+  const free = rowForNothing(strips, plank);
+  const bought = strips.filter(({ row }) => row !== free);
+  return upTo(bought.reduce((sum, { fromMm, toMm }) => sum + toMm - fromMm, 0) / plank.lengthMm);
+}

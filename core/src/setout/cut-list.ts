@@ -28,6 +28,7 @@ export interface UsedPlank {
   pieces: number[];
   /** Pieces of the last row from what is ripped off. */
   ripped: number[];
+  lengthMm: number;
   restMm: number;
 }
 
@@ -143,6 +144,7 @@ export function cutList(strips: readonly RowStrip[], divisions: readonly Divisio
     pieces,
     planks: planksOf.map(({ pieces: own, restMm }, k) => ({
       number: k + 1,
+      lengthMm: plank.lengthMm,
       pieces: own.map(({ id }) => id).sort((a, b) => a - b),
       ripped: pieces.filter((piece) => piece.rippedFrom !== null && piece.plank === k + 1).map(({ number }) => number),
       restMm,

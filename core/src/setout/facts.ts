@@ -19,7 +19,7 @@ import { say } from '../said/index.ts';
 const HANDS = ['left-to-right', 'right-to-left'] as const;
 export const PATTERNS = ['stagger', 'half', 'third', 'herringbone'] as const;
 export type Pattern = (typeof PATTERNS)[number];
-export const FIRST_ROWS = ['fewest', 'equal', 'from-wall', 'set'] as const;
+export const FIRST_ROWS = ['fewest', 'equal', 'centre', 'from-wall', 'set'] as const;
 
 const ROW_COUNT = 2000;
 const PIECE_MM = 40_000;
@@ -37,15 +37,18 @@ export const setOuts = kind(
     firstRow: oneOf(...FIRST_ROWS),
     /** Width of the first row, where it is set by hand. */
     firstMm: orNull(figure(5, 1000, 'mm')),
-    /** Wall with the window that gives the light; null where none was named. */
+    /** Wall the light is taken from; null takes the wall with most window. */
     lightWall: orNull(wallNumber()),
+    windows: list(group({ wall: wallNumber(), widthMm: figure(100, 12_000, 'mm') }), 'windows', 40),
     /** Walls with a gap of their own; all others take the card's. */
     gaps: list(group({ wall: wallNumber(), gapMm: figure(0, 60, 'mm') }), 'gaps at walls', WALL_COUNT.max),
     /** Openings through which the planks run on into the next room. */
     through: list(group({ openingId: refersTo('openings') }), 'openings laid through', 40),
+    /** Rows of straight staves round a herringbone floor. */
+    borderRows: whole(0, 3),
     note: text(500),
   },
-  { newestCounts: true },
+  { newestCounts: true, since: { windows: [], borderRows: 0 } },
 );
 export type SetOut = FactOf<typeof setOuts>;
 
@@ -57,8 +60,10 @@ export const USUAL_SET_OUT: Omit<SetOut, 'id'> = {
   firstRow: 'fewest',
   firstMm: null,
   lightWall: null,
+  windows: [],
   gaps: [],
   through: [],
+  borderRows: 0,
   note: '',
 };
 

@@ -151,5 +151,18 @@ export function equalEdges(region: Region, widthMm: number, { widths, isSingle }
   const [low, high] = acrossOf(region);
   const rest = (high - low) % widthMm;
   const alike = rest < HAIR ? widthMm : (widthMm + rest) / 2;
-  return widths.some(([from, to]) => alike >= from - HAIR && alike <= to + HAIR) ? alike : null;
+  return isWithin(widths, alike) ? alike : null;
+}
+
+const isWithin = (widths: readonly Widths[], mm: number): boolean =>
+  widths.some(([from, to]) => mm >= from - HAIR && mm <= to + HAIR);
+
+/** Widths by which the middle of the floor, across the rows, lies on a line between two of them or along the middle of one, as far as its edges allow. */
+export function middleRows(region: Region, widthMm: number, { widths, isSingle }: FirstRows): number[] {
+  if (isSingle) return [];
+  const [low, high] = acrossOf(region);
+  const half = (high - low) / 2;
+  return [half, half + widthMm / 2]
+    .map((mm) => (mm % widthMm < HAIR ? widthMm : mm % widthMm))
+    .filter((mm) => isWithin(widths, mm));
 }

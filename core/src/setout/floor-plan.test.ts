@@ -16,7 +16,7 @@ beforeAll(async () => {
 const PLAIN: LaidPlank = { ...CLICK_1290, lengthMm: 1219, widthMm: 178, ends: 'plain', leastEndMm: 200 };
 const floors = Array.from({ length: 8 }, (_, k) => [k, k % 3 === 2 ? PLAIN : CLICK_1290] as const);
 const planned = (seed: number, plank: LaidPlank) =>
-  planFloor({ region: inventedRows(seed), plank, firsts: 2, steps: 1200 })!;
+  planFloor({ region: inventedRows(seed), plank, firsts: 2, rounds: [1200] })!;
 
 /** Every plank cut anew from the list: what is cut of it lies on it, by its hand, the cuts taken off. */
 function recut({ cuts }: FloorPlan, plank: LaidPlank): void {
@@ -96,7 +96,7 @@ test('a rectangle of 3980 x 2980: sixteen rows, 50 planks at least by prices, an
   const strips = rowStrips(region, 192, 110);
   expect([areaBound(strips, CLICK_1290), lengthBound(strips, CLICK_1290)]).toEqual([48, 50]);
   expect(priceBound(strips, CLICK_1290, open)).toBe(50);
-  const plan = planFloor({ region, plank: CLICK_1290, firstMm: 110, firsts: 1, steps: 12_000 })!;
+  const plan = planFloor({ region, plank: CLICK_1290, firstMm: 110, firsts: 1, rounds: [12_000] })!;
   expect(plan.rows.breaches).toEqual([]);
   expect(plan.rows.planks).toBeLessThanOrEqual(52);
   expect(plan.waste).toBeCloseTo(1 - (3.98 * 2.98) / (plan.rows.planks * 1.29 * 0.192), 9);

@@ -1,15 +1,17 @@
 import type { Region } from '../room/index.ts';
-import { areaBound, lengthBound, upTo } from './bounds.ts';
+import { areaBound, lengthBound, longestBound, upTo } from './bounds.ts';
 import { cutList, type CutList } from './cut-list.ts';
-import { equalEdges, firstRows, type FirstRows } from './first-row.ts';
+import { equalEdges, firstRows, middleRows, type FirstRows } from './first-row.ts';
 import type { Division } from './division.ts';
 import type { JointZone } from './joints.ts';
 import type { LaidPlank } from './plank.ts';
+import type { BoundOver } from './price-bound.ts';
 import { rowStrips, type RowStrip } from './rows.ts';
-import { isBetter, searchRows, type RowsPlan } from './search.ts';
+import type { RowsPlan } from './search.ts';
+import { searchFirsts, type FirstRowTried } from './search-firsts.ts';
 
-/** How the first row is chosen among those that may be: by planks, like the last one, or a whole plank from the wall. */
-export type FirstRowSchool = 'fewest' | 'equal' | 'from-wall';
+/** How the first row is chosen among those that may be: by planks, like the last one, from the middle of the floor, or a whole plank from the wall. */
+export type FirstRowSchool = 'fewest' | 'equal' | 'centre' | 'from-wall';
 
 /** A strip that lies already, by its row and its place in the row, both from 0. */
 export interface LaidStrip {
@@ -28,13 +30,13 @@ export interface FloorAsk {
   zones?: readonly JointZone[];
   /** What lies already, as long as it was found to be. */
   laid?: readonly LaidStrip[];
-  /** First rows that are searched, and tries for each of them. */
+  /** First rows that are searched, and tries for each of them, round by round. */
   firsts: number;
-  steps: number;
-  /** A bound of given rows that is dearer to find than by length; it is asked where it may end the search. */
-  boundOf?: (strips: readonly RowStrip[]) => number;
+  rounds: readonly number[];
+  /** Bounds of given rows that are dearer to find than by length, for pieces cut as long as the longest edge of their place, and for all there are. */
+  boundOf?: Record<BoundOver, (strips: readonly RowStrip[], held: ReadonlySet<number>) => number>;
   /** A bound of the rows that were taken in the end, dearer still: no more than so many planks are asked to be proved. */
-  proveOf?: (strips: readonly RowStrip[], planks: number) => number;
+  proveOf?: (strips: readonly RowStrip[], held: ReadonlySet<number>, planks: number) => number;
   tell?: (share: number) => void;
   shouldStop?: () => boolean;
 }
@@ -49,20 +51,13 @@ export interface FloorPlan {
   /** Strips that lie already. */
   held: ReadonlySet<number>;
   cuts: CutList;
-  /** No layout of these rows takes fewer; and by area none of any rows. */
-  bound: { rows: number; area: number };
+  /**
+   * No layout of these rows takes fewer with every piece as long as the longest edge of its place; none takes fewer whatever is made of slants and notches; and by area
+   * none of any rows.
+   */
+  bound: { longest: number; rows: number; area: number };
   /** Of what is bought, the share that is not laid. */
   waste: number;
-  rippedM: number;
-}
-
-/** A first row that could be, with what is known of it before it is searched. */
-interface Candidate {
-  firstMm: number;
-  lastMm: number;
-  strips: RowStrip[];
-  held: ReadonlyMap<number, Division>;
-  least: number;
   rippedM: number;
 }
 
@@ -89,7 +84,7 @@ function withLaid(
   return { strips, held };
 }
 
-function candidate(region: Region, plank: LaidPlank, firstMm: number, laid: readonly LaidStrip[]): Candidate {
+function candidate(region: Region, plank: LaidPlank, firstMm: number, laid: readonly LaidStrip[]): FirstRowTried {
   const { strips, held } = withLaid(rowStrips(region, plank.widthMm, firstMm), laid, plank);
   const wide = ({ lowMm, highMm }: RowStrip) => highMm - lowMm;
   const lastRow = Math.max(...strips.map(({ row }) => row));
@@ -98,7 +93,7 @@ function candidate(region: Region, plank: LaidPlank, firstMm: number, laid: read
     held,
     lastMm: Math.max(...strips.filter(({ row }) => row === lastRow).map(wide)),
     strips,
-    least: Math.max(areaBound(strips, plank), lengthBound(strips, plank)),
+    least: Math.max(areaBound(strips, plank), longestBound(strips, plank)),
     rippedM: strips.reduce(
       (sum, strip) => sum + (wide(strip) < plank.widthMm - HAIR ? (strip.toMm - strip.fromMm) / 1000 : 0),
       0,
@@ -112,68 +107,48 @@ function widthsOf({ region, plank, school = 'fewest', firstMm }: FloorAsk, first
   if (firsts.widths.length === 0) return [firsts.best?.firstMm ?? plank.widthMm];
   const alike = equalEdges(region, plank.widthMm, firsts);
   if (school === 'equal' && alike !== null) return [alike];
+  if (school === 'centre') {
+    const middle = middleRows(region, plank.widthMm, firsts);
+    if (middle.length > 0) return middle;
+  }
   if (school === 'from-wall') return [Math.max(...firsts.widths.map(([, to]) => to))];
   const tried = firsts.widths.flatMap(([from, to]) => {
     const count = Math.max(1, Math.ceil((to - from) / TRIED_MM));
     return Array.from({ length: count + 1 }, (_, k) => from + ((to - from) * k) / count);
   });
-  return alike === null ? tried : [alike, ...tried];
+  return [...new Set(alike === null ? tried : [alike, ...tried])];
 }
 
-/**
- * Rows of a floor, divided with few planks. First rows are ranked by the planks they take at least, then by what is ripped and by how like the last row they are;
- * the best of them are searched, and searched no further once as few planks are found as there can be.
- */
+/** Rows of a floor, divided with few planks. */
 export function planFloor(ask: FloorAsk): FloorPlan | null {
-  const { region, plank, zones = [], laid = [], steps, tell, shouldStop } = ask;
+  const { region, plank, zones = [], laid = [], boundOf, proveOf } = ask;
   if (region.length === 0) return null;
   const firsts = firstRows(region, plank.widthMm, plank.leastRowMm);
-  const ranked = widthsOf(ask, firsts)
+  const tried = widthsOf(ask, firsts)
     .map((firstMm) => candidate(region, plank, firstMm, laid))
-    .filter(({ strips }) => strips.length > 0)
-    .sort(
-      (a, b) =>
-        a.least - b.least ||
-        a.rippedM - b.rippedM ||
-        Math.abs(a.firstMm - a.lastMm) - Math.abs(b.firstMm - b.lastMm) ||
-        a.firstMm - b.firstMm,
-    );
-  const tried = ranked.slice(0, ask.firsts);
-  let best: { of: Candidate; rows: RowsPlan; least: number } | null = null;
-  for (const [k, of] of tried.entries()) {
-    if (shouldStop?.() && best) break;
-    // A first row that cannot take fewer than were found already is not searched.
-    if (best && best.rows.breaches.length === 0 && of.least >= best.rows.planks) break;
-    const least = Math.max(of.least, ask.boundOf?.(of.strips) ?? 0);
-    if (best && best.rows.breaches.length === 0 && least >= best.rows.planks) continue;
-    const rows = searchRows({
-      strips: of.strips,
-      plank,
-      zones,
-      held: of.held,
-      steps,
-      seed: k + 1,
-      leastPlanks: least,
-      tell: (share) => tell?.((k + share) / tried.length),
-      shouldStop,
-    });
-    if (!best || isBetter(rows, best.rows)) best = { of, rows, least };
-  }
+    .filter(({ strips }) => strips.length > 0);
+  const best = searchFirsts(tried, { ...ask, zones, boundOf: boundOf?.longest });
   if (!best) return null;
-  const { of, rows, least } = best;
+  const { of, rows } = best;
+  const held = new Set(of.held.keys());
   const cuts = cutList(of.strips, rows.divisions, plank);
-  const keepsAll = rows.breaches.length === 0 && cuts.planks.length > least;
-  const proved = keepsAll ? (ask.proveOf?.(of.strips, cuts.planks.length) ?? 0) : 0;
+  const isOpen = rows.breaches.length === 0 && cuts.planks.length > of.least;
+  const proved = isOpen ? (proveOf?.(of.strips, held, cuts.planks.length) ?? 0) : 0;
   const laidMm2 = of.strips.reduce((sum, { areaM2 }) => sum + areaM2 * 1e6, 0);
+  const area = areaBound(of.strips, plank);
   return {
     firsts,
     firstMm: of.firstMm,
     lastMm: of.lastMm,
     strips: of.strips,
     rows,
-    held: new Set(of.held.keys()),
+    held,
     cuts,
-    bound: { rows: Math.max(least, proved), area: areaBound(of.strips, plank) },
+    bound: {
+      longest: Math.max(of.least, proved),
+      rows: Math.max(area, lengthBound(of.strips, plank), boundOf?.all(of.strips, held) ?? 0),
+      area,
+    },
     waste: 1 - laidMm2 / (cuts.planks.length * plank.lengthMm * plank.widthMm),
     rippedM: of.rippedM,
   };

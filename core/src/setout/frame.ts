@@ -18,6 +18,31 @@ export function layingFrame(outline: Polygon, wall: number, hand: Hand = 'left-t
   return frameAlong(a, b, hand);
 }
 
+/**
+ * The frame of a passage laid from its middle line: along the way halfway between the start wall and the wall over against it, where the two differ by little; else the start
+ * wall's own. Its origin stays at the start wall.
+ */
+export function middleFrame(outline: Polygon, wall: number, hand: Hand = 'left-to-right'): LayingFrame {
+  const [a, b] = [outline[wall]!, outline[(wall + 1) % outline.length]!];
+  const own = Math.atan2(b.yMm - a.yMm, b.xMm - a.xMm);
+  const over = outline.flatMap((c, k) => {
+    const d = outline[(k + 1) % outline.length]!;
+    // The wall over against it runs the other way round the room.
+    const off = Math.atan2(c.yMm - d.yMm, c.xMm - d.xMm) - own;
+    const turn = Math.atan2(Math.sin(off), Math.cos(off));
+    return k !== wall && Math.abs(turn) <= TAPER_RAD
+      ? [{ turn, longMm: Math.hypot(d.xMm - c.xMm, d.yMm - c.yMm) }]
+      : [];
+  });
+  const [longest] = over.sort((one, other) => other.longMm - one.longMm);
+  const at = own + (longest?.turn ?? 0) / 2;
+  const long = Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm);
+  return frameAlong(a, { xMm: a.xMm + long * Math.cos(at), yMm: a.yMm + long * Math.sin(at) }, hand);
+}
+
+/** Walls over against one another that differ by more are no passage's. */
+const TAPER_RAD = (10 * Math.PI) / 180;
+
 /** The frame of any start line, the floor to be laid at the left of the way from a to b. */
 export function frameAlong(a: PointMm, b: PointMm, hand: Hand = 'left-to-right'): LayingFrame {
   const length = Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm) || 1;

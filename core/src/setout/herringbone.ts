@@ -81,7 +81,10 @@ export function laidStaves(
         const [vLow, vHigh] = [Math.min(...corners.map(({ yMm }) => yMm)), Math.max(...corners.map(({ yMm }) => yMm))];
         const [uLow, uHigh] = [Math.min(...corners.map(({ xMm }) => xMm)), Math.max(...corners.map(({ xMm }) => xMm))];
         if (vHigh < lowV || vLow > highV || uHigh < lowU || uLow > highU) continue;
-        for (const part of common(region, regionOf(corners))) {
+        const parts = isClear(region, [uLow, uHigh, vLow, vHigh])
+          ? [regionOf(corners)[0]!]
+          : common(region, regionOf(corners));
+        for (const part of parts) {
           const areaM2 = regionAreaM2([part]);
           if (areaM2 >= CRUMB_M2) laid.push(staveOf(hand, part, areaM2, corners, { l, w }));
         }
@@ -89,6 +92,26 @@ export function laidStaves(
     }
   }
   return laid;
+}
+
+/** Whether a box lies inside a region, no edge of which comes near it: most staves do, and need not be cut to find out. */
+function isClear(region: Region, [uLow, uHigh, vLow, vHigh]: [number, number, number, number]): boolean {
+  const [u, v] = [(uLow + uHigh) / 2, (vLow + vHigh) / 2];
+  let isInside = false;
+  for (const part of region)
+    for (const ring of part)
+      for (let k = 0, j = ring.length - 1; k < ring.length; j = k++) {
+        const [[au, av], [bu, bv]] = [ring[j]!, ring[k]!];
+        if (
+          Math.max(au, bu) >= uLow &&
+          Math.min(au, bu) <= uHigh &&
+          Math.max(av, bv) >= vLow &&
+          Math.min(av, bv) <= vHigh
+        )
+          return false;
+        if (av > v !== bv > v && u < au + ((v - av) * (bu - au)) / (bv - av)) isInside = !isInside;
+      }
+  return isInside;
 }
 
 /** What a piece keeps of its stave: told by which of the stave's two ends it still has over its whole width. */

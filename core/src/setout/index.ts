@@ -16,6 +16,7 @@ export {
   type PlankBoxes,
   type SetOut,
 } from './facts.ts';
+export { type Border, borderRound, type BorderRun } from './border.ts';
 export { boxClock, type BoxClock, type Misplaced } from './box-clock.ts';
 export { areaBound, lengthBound } from './bounds.ts';
 export { type CutList, cutList, type LaidPiece, type UsedPlank } from './cut-list.ts';
@@ -29,7 +30,7 @@ export {
   type LaidStrip,
   planFloor,
 } from './floor-plan.ts';
-export { frameAlong, type Hand, layingFrame, type LayingFrame } from './frame.ts';
+export { frameAlong, type Hand, layingFrame, type LayingFrame, middleFrame } from './frame.ts';
 export { type JointBreach, type JointRule, type JointZone } from './joints.ts';
 export { type KeptOff, type LayableFloor, layableRegion, roundHole } from './layable.ts';
 export { type LaidPlank, type PlankEnds } from './plank.ts';
@@ -47,8 +48,10 @@ export {
   type Stave,
   tipBesideMm,
 } from './herringbone.ts';
+export { planMixed, type MixedPlan } from './mixed-lengths.ts';
+export type { MixedLength } from './mixed-row.ts';
 export { faceDown, notchFor, type Notch, pipeHole, type PipeHole, type StandingPipe } from './notches.ts';
 export { type PlainWay, plainWay } from './plain-way.ts';
 export { type ChalkLine, chalkLine, type RowLine, rowTable } from './row-table.ts';
 export { stockLeft, type StockLeft } from './stock-left.ts';
-export { tiltedMm, type WayIn, wayIn, type WaysAllowed } from './way-in.ts';
+export { tiltedMm, type WayIn, wayIn, type WaysAllowed, waysAllowed } from './way-in.ts';

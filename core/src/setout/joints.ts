@@ -88,10 +88,21 @@ export function breachesOf(
   strips: readonly RowStrip[],
   divisions: readonly Division[],
   plank: LaidPlank,
-  { pairs, triples }: Neighbours,
+  neighbours: Neighbours,
   zones: readonly JointZone[] = [],
 ): JointBreach[] {
   const joints = strips.map((strip, k) => jointsOf(strip, divisions[k]!, plank.lengthMm));
+  return breachesAt(strips, joints, plank, neighbours, zones);
+}
+
+/** The same of joints by their places along the rows, whatever lies between them. */
+export function breachesAt(
+  strips: readonly RowStrip[],
+  joints: readonly (readonly number[])[],
+  plank: LaidPlank,
+  { pairs, triples }: Neighbours,
+  zones: readonly JointZone[] = [],
+): JointBreach[] {
   const near = pairs.flatMap(({ a, b, apartMm, rule }) =>
     joints[a]!.flatMap((atMm): JointBreach[] => {
       const apart = Math.min(...joints[b]!.map((other) => Math.abs(atMm - other)));

@@ -1,5 +1,5 @@
 import type { OpenModel } from '../levelling/index.ts';
-import { plankLines, stripsOnLine, upTo, type OnLine } from './bounds.ts';
+import { plankLines, rowForNothing, stripsOnLine, upTo, type OnLine } from './bounds.ts';
 import type { LaidPlank } from './plank.ts';
 import {
   costBy,
@@ -21,11 +21,46 @@ export interface PricedStrip extends OnLine {
 /** Shorter strips cost nothing: what is cut for them may be left over from anything. mm */
 const SHORTEST_MM = 10;
 
+/**
+ * What a bound speaks of: every layout there is, or those whose pieces are each cut as long as the longest edge of their place, as a plan's are. The first holds whatever is
+ * made of what slants and notches leave over, and is the lower one.
+ */
+export type BoundOver = 'all' | 'longest';
+
+export interface BoundOptions {
+  over?: BoundOver;
+  /** Strips that lie already. */
+  held?: ReadonlySet<number>;
+}
+
+const NONE: ReadonlySet<number> = new Set();
+
 /** What stands in a strip may leave a piece that is of use elsewhere: such a strip costs nothing here. */
-export const pricedOn = (strips: readonly RowStrip[], lineMm: number): PricedStrip[] =>
+const pricedOn = (strips: readonly RowStrip[], lineMm: number): PricedStrip[] =>
   stripsOnLine(strips, lineMm)
     .map((one, strip) => ({ ...one, strip }))
     .filter(({ lengthMm, isWhole }) => isWhole && lengthMm > SHORTEST_MM);
+
+/** Strips by their longest extents. A last row that may come from what is ripped off the first costs nothing. */
+function pricedByLongest(strips: readonly RowStrip[], plank: LaidPlank): PricedStrip[] {
+  const free = rowForNothing(strips, plank);
+  return strips.flatMap(({ row, fromMm, toMm }, strip) =>
+    row === free ? [] : [{ strip, lengthMm: toMm - fromMm, isSquare: true, isWhole: true }],
+  );
+}
+
+/**
+ * Strips as a bound may price them, each list by itself: the highest of what the lists prove counts. What lies already was cut as it was found, so that no least end and no trim
+ * is asked of it.
+ */
+export const pricedStrips = (
+  strips: readonly RowStrip[],
+  plank: LaidPlank,
+  { over = 'all', held = NONE }: BoundOptions,
+): PricedStrip[][] =>
+  (over === 'all' ? plankLines(plank).map((line) => pricedOn(strips, line)) : [pricedByLongest(strips, plank)]).map(
+    (list) => list.map((one) => (held.has(one.strip) ? { ...one, isSquare: false } : one)),
+  );
 
 /** Prices for strips as they are on one line. */
 export const pricingFor = (strips: readonly PricedStrip[], plank: LaidPlank): Pricing =>
@@ -43,11 +78,15 @@ export const pricingFor = (strips: readonly PricedStrip[], plank: LaidPlank): Pr
  *
  * After column generation for cutting stock (Gilmore and Gomory), its dual being taken for all lengths at once.
  */
-export function priceBound(strips: readonly RowStrip[], plank: LaidPlank, open: OpenModel): number {
-  const bounds = plankLines(plank).map((line) => {
-    const priced = pricedOn(strips, line);
-    return bestPrices(priced, pricingFor(priced, plank), open)?.planks ?? 0;
-  });
+export function priceBound(
+  strips: readonly RowStrip[],
+  plank: LaidPlank,
+  open: OpenModel,
+  options: BoundOptions = {},
+): number {
+  const bounds = pricedStrips(strips, plank, options).map(
+    (priced) => bestPrices(priced, pricingFor(priced, plank), open)?.planks ?? 0,
+  );
   return Math.max(0, ...bounds.map((planks) => upTo(planks - 1e-7)));
 }
 

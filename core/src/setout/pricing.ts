@@ -146,6 +146,7 @@ const row = (weights: ReadonlyMap<number, number>, limitMm: number) => ({
   cells: [...weights.keys()],
   weights: [...weights.values()],
   limitMm,
+  stays: true as const,
 });
 
 /** A plank is worth no more than itself. */

@@ -34,7 +34,7 @@ function isMirror(to: LayingFrame['to']): boolean {
 }
 
 /** Points of a polygon in the laying frame. */
-export const framed = (polygon: Polygon, { to }: LayingFrame): [number, number][] => polygon.map(to);
+export const framed = (polygon: Polygon, { to }: Pick<LayingFrame, 'to'>): [number, number][] => polygon.map(to);
 
 const ACROSS = (c: number): CutLine => ({ a: 0, b: 1, c });
 

@@ -35,8 +35,10 @@ export interface RowsPlan {
 /** A rule weighs so many planks at first, and at the end: a stiff start misses what a soft one finds. */
 const SOFT_PLANKS = 0.3;
 const STIFF_PLANKS = 6;
+/** Every other course ends softer: it comes to fewer planks more often, and more often breaks a rule. */
+const PLIANT_PLANKS = 2;
 const WARM = 0.4;
-const COLD = 0.03;
+const COLD = 0.08;
 /** What is missing to a plank fewer weighs so much of one. */
 const NEAR = 0.6;
 const NUDGE_MM = 60;
@@ -44,7 +46,7 @@ const NUDGE_MM = 60;
 const SWAPPED = 0.4;
 const TURNED = 0.12;
 /** Tries of one course from soft to stiff, for each strip. */
-const CYCLE = 400;
+const CYCLE = 1000;
 const TOLD_EVERY = 512;
 
 /** Rules that are broken, weighed; nothing where all are kept. */
@@ -176,7 +178,8 @@ export function searchRows(ask: RowsAsk): RowsPlan {
     // Every other course begins with the best there is, the others go on from where they came to.
     if (step > 0 && step % each === 0 && (step / each) % 2 === 0) take(best);
     const warmth = WARM * (COLD / WARM) ** through;
-    const stiff = SOFT_PLANKS * (STIFF_PLANKS / SOFT_PLANKS) ** through;
+    const end = Math.floor(step / each) % 2 === 0 ? STIFF_PLANKS : PLIANT_PLANKS;
+    const stiff = SOFT_PLANKS * (end / SOFT_PLANKS) ** through;
     const moved = move();
     if (moved.length === 0) continue;
     const held = moved.map(([k]) => divisions[k]!);

@@ -1,6 +1,6 @@
 import { regionAreaM2, regionOf, type Polygon, type Region } from '../room/index.ts';
-import { equalEdges, firstRows } from './first-row.ts';
-import { layingFrame } from './frame.ts';
+import { equalEdges, firstRows, middleRows } from './first-row.ts';
+import { layingFrame, middleFrame } from './frame.ts';
 import { layableRegion, roundHole } from './layable.ts';
 import { inFrame, rowStrips } from './rows.ts';
 
@@ -97,4 +97,18 @@ test('strips of rows: first and last by their widths, a row parted by what stand
   ]);
   expect(strips.reduce((sum, { areaM2 }) => sum + areaM2, 0)).toBeCloseTo(regionAreaM2(region), 9);
   expect([strips[0]!.lowMm, strips[0]!.highMm, strips.at(-1)!.highMm]).toEqual([0, 100, 1000]);
+});
+
+test('a passage from its middle line: rows run halfway between its long walls, and the middle lies on a line or along a row', () => {
+  // Walls of five metres that draw together by 200 over their length: half of that angle is turned.
+  const passage = points([0, 0], [5000, 0], [5000, 1000], [0, 1200]);
+  const { to } = middleFrame(passage, 0);
+  const [a, b] = [to({ xMm: 0, yMm: 600 }), to({ xMm: 5000, yMm: 500 })];
+  expect(Math.abs(a[1] - b[1])).toBeLessThan(0.5);
+  // Where the wall over against it goes another way altogether, the start wall's own way is kept.
+  const wedge = points([0, 0], [5000, 0], [0, 3000]);
+  expect(middleFrame(wedge, 0).to({ xMm: 4000, yMm: 300 })).toEqual(layingFrame(wedge, 0).to({ xMm: 4000, yMm: 300 }));
+  const region = floor([0, 0], [3000, 0], [3000, 4060], [0, 4060]);
+  // 4060 over 192: the middle at 2030 lies ten rows and 110 from the wall; a row along it would leave 14.
+  expect(middleRows(region, 192, firstRows(region, 192, 60))).toEqual([110]);
 });

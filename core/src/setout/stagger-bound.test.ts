@@ -70,7 +70,7 @@ test.each([2100, 2300, 2440, 2660, 2900])(
 test('never above what was found on invented floors, and above prices alone where the rules cost a plank', () => {
   let gained = 0;
   for (const seed of [2, 3, 5, 7]) {
-    const found = planFloor({ region: inventedRows(seed), plank: CLICK_1290, firsts: 1, steps: 3000 })!;
+    const found = planFloor({ region: inventedRows(seed), plank: CLICK_1290, firsts: 1, rounds: [3000] })!;
     if (found.rows.breaches.length > 0) continue;
     const [price, stagger] = [priceBound(found.strips, CLICK_1290, open), staggerBound(found.strips, CLICK_1290, open)];
     expect(stagger).toBeLessThanOrEqual(found.rows.planks);
@@ -87,4 +87,37 @@ test('pieces from wall to wall are priced: ten of 600 mm ask for ten planks of a
   // Two of 490 come from one plank.
   const shorter = rowStrips(regionOf(boxAt(0, 0, 490, 2000)), 200, 200);
   expect(priceBound(shorter, plank, open)).toBe(5);
+});
+
+test('pieces as long as the longest edge of their place: the bound speaks of these alone, and no plan goes under it', () => {
+  const slanted = regionOf([
+    { xMm: 0, yMm: 0 },
+    { xMm: 2790, yMm: 0 },
+    { xMm: 4790, yMm: 2000 },
+    { xMm: 2000, yMm: 2000 },
+  ]);
+  const strips = rowStrips(slanted, 200, 200);
+  const plank = { ...PLANK, leastEndMm: 100 };
+  // Ten rows of 2990: 32 planks of a metre where each piece takes its longest edge; 30 hold the floor.
+  expect(priceBound(strips, plank, open, { over: 'longest' })).toBeGreaterThanOrEqual(32 - 2);
+  expect(priceBound(strips, plank, open)).toBeLessThanOrEqual(30);
+  for (const seed of [1, 4, 6, 8, 12]) {
+    const found = planFloor({ region: inventedRows(seed), plank: CLICK_1290, firsts: 1, rounds: [3000] })!;
+    if (found.rows.breaches.length > 0) continue;
+    const price = priceBound(found.strips, CLICK_1290, open, { over: 'longest' });
+    const stagger = staggerBound(found.strips, CLICK_1290, open, { over: 'longest' });
+    expect(price).toBeGreaterThanOrEqual(priceBound(found.strips, CLICK_1290, open));
+    expect(stagger).toBeGreaterThanOrEqual(price);
+    expect(stagger).toBeLessThanOrEqual(found.rows.planks);
+  }
+});
+
+test('what lies already was cut as it was found: a short end of it makes no bound wrong', () => {
+  const strips = rowStrips(regionOf(boxAt(0, 0, 2100, 200)), 200, 200);
+  // A plank, another, and 100 that no card would allow: three planks with the rule, two and a piece of any without.
+  expect(priceBound(strips, PLANK, open, { over: 'longest', held: new Set([0]) })).toBeLessThanOrEqual(3);
+  const division = divide(2100, 1000, { ...PLANK, leastEndMm: 0 })!;
+  const count = rowsCount(strips, PLANK);
+  count.set(0, piecesOf(division, PLANK));
+  expect(priceBound(strips, PLANK, open, { over: 'longest', held: new Set([0]) })).toBeLessThanOrEqual(count.planks());
 });

@@ -1,8 +1,8 @@
 import type { OpenModel } from '../levelling/index.ts';
-import { plankLines, upTo } from './bounds.ts';
+import { upTo } from './bounds.ts';
 import { neighboursOf, stairShortMm, type JointZone, type Neighbours } from './joints.ts';
 import { STAIR_MM, type LaidPlank } from './plank.ts';
-import { bestPrices, pricedOn, pricingFor, type PricedStrip } from './price-bound.ts';
+import { bestPrices, pricedStrips, pricingFor, type BoundOptions, type PricedStrip } from './price-bound.ts';
 import {
   CELL_MM,
   costBy,
@@ -24,8 +24,8 @@ interface Step {
 
 const HAIR = 1e-6;
 /** Rounds of prices at most, and how far each round goes from the best prices so far to the newest. */
-const ROUNDS = 14;
-const TOWARDS = 0.6;
+const ROUNDS = 120;
+const TOWARDS = 0.4;
 const NOWHERE = Infinity;
 
 /**
@@ -37,13 +37,12 @@ export function staggerBound(
   strips: readonly RowStrip[],
   plank: LaidPlank,
   open: OpenModel,
-  { zones = [], enough = Infinity }: { zones?: readonly JointZone[]; enough?: number } = {},
+  { zones = [], enough = Infinity, ...options }: BoundOptions & { zones?: readonly JointZone[]; enough?: number } = {},
 ): number {
   const neighbours = neighboursOf(strips, plank);
   let best = 0;
-  for (const line of plankLines(plank)) {
+  for (const priced of pricedStrips(strips, plank, options)) {
     if (best >= enough) break;
-    const priced = pricedOn(strips, line);
     best = Math.max(best, onLine(strips, priced, plank, pricingFor(priced, plank), neighbours, zones, open, enough));
   }
   return best;
@@ -92,7 +91,8 @@ function onLine(
       // All rows cost no more than this one layout of them does, whatever the prices.
       model.addRows([waysRow(columns, [...walked.ways, ...rest])]);
       const solved = model.solve();
-      if (!solved || solved.values[columns]! < bestValue + 1e-3) return best;
+      // No prices whatever prove a plank more.
+      if (!solved || upTo(solved.values[columns]! - 1e-7) <= best) return best;
       const newest = solved.values;
       const { pattern, worth } = pricing.dearest(newest.slice(0, columns));
       if (worth > 1 + 1e-4) model.addRows([patternRow(pattern)]);

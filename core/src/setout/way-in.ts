@@ -1,3 +1,5 @@
+import { asFlag, type CoveringCard } from '../coverings/index.ts';
+
 /** How a piece comes into its place where something hangs over it. */
 export type WayIn = 'angled' | 'along' | 'tapped' | 'shaved';
 
@@ -11,6 +13,26 @@ export interface WaysAllowed {
   taps: boolean;
   /** The lip of its lock may be shaved off and the joint glued. */
   shaves: boolean;
+}
+
+/** Ways a covering's sheet allows; what it does not say is taken by its kind: planks that are glued lie flat, those that click are tilted, slid along, or shaved and glued. */
+export function waysAllowed(
+  {
+    kind,
+    tiltDeg,
+    endsSlide,
+    longTaps,
+    lipShaved,
+  }: Pick<CoveringCard, 'kind' | 'tiltDeg' | 'endsSlide' | 'longTaps' | 'lipShaved'>,
+  usualTiltDeg: number,
+): WaysAllowed {
+  const isGlued = kind === 'glue-down-vinyl';
+  return {
+    angleDeg: isGlued ? null : (tiltDeg ?? usualTiltDeg),
+    slides: asFlag(endsSlide) ?? !isGlued,
+    taps: asFlag(longTaps) ?? isGlued,
+    shaves: asFlag(lipShaved) ?? !isGlued,
+  };
 }
 
 /** How much stays free over the far edge of a piece while it is tilted in, mm: its width rises with the angle, and its thickness stands on it. */

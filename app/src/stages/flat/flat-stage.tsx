@@ -13,7 +13,6 @@ import { tabParts } from '../../ui/tabs.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { Findings } from './findings.tsx';
 import { nextActions } from './next-actions.ts';
-import { ReadTwice } from './read-twice-card.tsx';
 import { usePlacing } from './use-placing.ts';
 import { useEdges } from './use-edges.ts';
 import { useScan } from './use-scan.ts';
@@ -22,6 +21,7 @@ import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 import { fetched } from '../../ui/fetched.tsx';
 
+const ReadTwice = fetched(() => import('./read-twice-card.tsx').then((part) => part.ReadTwice));
 const StationsPanel = fetched(() => import('./stations-panel.tsx').then((part) => part.StationsPanel));
 const ReadBench = fetched(() => import('./read-bench.tsx').then((part) => part.ReadBench));
 const EdgeBench = fetched(() => import('./edge-bench.tsx').then((part) => part.EdgeBench));

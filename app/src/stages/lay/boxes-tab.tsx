@@ -20,6 +20,7 @@ import { useAnswers } from '../use-answers.ts';
 import { BoxForm } from './box-form.tsx';
 import { CheckForm } from './check-form.tsx';
 import { DamagedFold } from './damaged-fold.tsx';
+import { JobBoxesFold } from './job-boxes-fold.tsx';
 
 const MISPLACED = {
   leaning: 'they lean: lay them flat',
@@ -131,6 +132,7 @@ export function BoxesTab({
             {`${counted(plan.boxes.boxes, 'box', 'boxes')} are asked for here: ${plan.planks} planks and ${plan.boxes.spare} spare, ${plan.boxes.inBox} in a box.`}
           </Words>
         ) : null}
+        <JobBoxesFold shown={shown} jobId={room.jobId} />
         <Fold title="Boxes that came" open={(state?.clocks.length ?? 0) === 0} memory={`lay-boxes/${room.id}`}>
           <BoxForm shown={shown} inBox={plan?.boxes?.inBox ?? null} boxes={plan?.boxes?.boxes ?? null} />
         </Fold>

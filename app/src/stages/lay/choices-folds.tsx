@@ -11,6 +11,8 @@ import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { GapsFold } from './gaps-fold.tsx';
+import { PatternFold } from './pattern-fold.tsx';
+import { WindowsFields } from './windows-fields.tsx';
 import { sawn } from './lengths.ts';
 import { changeSetOut, setOutOf } from './set-out-change.ts';
 
@@ -24,6 +26,7 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
   const laid = shown.laidRows.length > 0;
   const walls = room.walls.map((_, wall) => ({ value: String(wall), label: wallName(room.walls, wall) }));
   const isHerringbone = shown.card?.kind === 'click-herringbone';
+  const hand = shown.card?.layHand;
   const joined = room.openings.filter(({ sharedId }) => sharedId !== null);
   return (
     <>
@@ -43,21 +46,26 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
             }
           />
           <Choice
-            label="Main window"
+            label="The light comes from"
             inline
             value={chosen.lightWall === null ? NONE : String(chosen.lightWall)}
-            options={[{ value: NONE, label: 'Not said' }, ...walls]}
-            onChange={(value) => change('Main window', { lightWall: value === NONE ? null : Number(value) })}
+            options={[{ value: NONE, label: chosen.windows.length > 0 ? 'Most window' : 'Not said' }, ...walls]}
+            onChange={(value) => change('Light', { lightWall: value === NONE ? null : Number(value) })}
           />
-          <Choice
-            label="Facing the start wall, rows are laid"
-            value={chosen.hand}
-            options={[
-              { value: 'left-to-right', label: 'From left to right' },
-              { value: 'right-to-left', label: 'From right to left', note: 'Where the locks of the card ask for it' },
-            ]}
-            onChange={(hand) => change('Hand of the rows', { hand })}
-          />
+          <WindowsFields shown={shown} room={room} />
+          {hand && hand !== 'unsaid' ? (
+            <Words>{`The card has rows laid ${hand === 'left-to-right' ? 'from left to right' : 'from right to left'}, facing the start wall.`}</Words>
+          ) : (
+            <Choice
+              label="Facing the start wall, rows are laid"
+              value={chosen.hand}
+              options={[
+                { value: 'left-to-right', label: 'From left to right' },
+                { value: 'right-to-left', label: 'From right to left', note: 'Where the locks of the card ask for it' },
+              ]}
+              onChange={(hand) => change('Hand of the rows', { hand })}
+            />
+          )}
           <Words size="small">
             The first row follows a snapped line and never the wall: walls are rarely straight. Where planks of wood lie
             over joists they run across them; else they follow the light, or the longest wall.
@@ -81,7 +89,12 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
                     label: 'Fewest planks',
                     note: 'The default: the wall hides an edge, the bill does not',
                   },
-                  { value: 'equal', label: 'Like the last row', note: 'Both edges show, as in a passage' },
+                  { value: 'equal', label: 'Like the last row', note: 'Both edges show alike' },
+                  {
+                    value: 'centre',
+                    label: 'From the middle line',
+                    note: 'As in a passage: rows run halfway between its two long walls',
+                  },
                   { value: 'from-wall', label: 'As wide as may be, from the wall', note: 'Fewest rips at the start' },
                   { value: 'set', label: 'Set by hand' },
                 ]}
@@ -113,26 +126,9 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
               ) : null}
             </Fold>
           )}
-          <Fold title="Pattern" aside={PATTERNS[chosen.pattern]} memory={`lay-pattern/${room.id}`}>
-            <Choice
-              label="Pattern"
-              value={chosen.pattern}
-              options={[
-                { value: 'stagger', label: 'Staggered', note: 'Fewest planks, no stairs and no H' },
-                { value: 'half', label: 'Half bond' },
-                { value: 'third', label: 'Third bond' },
-                { value: 'herringbone', label: 'Herringbone', note: 'Staves of both hands at 45 degrees' },
-              ]}
-              onChange={(pattern) => change('Pattern', { pattern })}
-            />
-            {plan && chosen.pattern !== 'herringbone' && plan.pattern !== chosen.pattern ? (
-              <Words bold role="alert">
-                A third of this plank is less than the stagger its card asks: it is laid staggered instead.
-              </Words>
-            ) : null}
-          </Fold>
         </>
       )}
+      <PatternFold shown={shown} room={room} plan={plan} />
       {joined.length > 0 ? (
         <Fold
           title="Laid through into the next room"
@@ -169,5 +165,3 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
     </>
   );
 }
-
-const PATTERNS = { stagger: 'staggered', half: 'half bond', third: 'third bond', herringbone: 'herringbone' } as const;

@@ -117,23 +117,25 @@ function Steps({
         )}
         {held ? <Button label={`Take row ${piece.row} back`} onPress={() => void takeRowBack(shown, held)} /> : null}
       </ButtonRow>
-      <Fold title="It measures differently" memory={`lay-measure/${room.id}`}>
-        <Words size="small">{`Measure from the last joint of row ${piece.row} to the wall, less its gap. The row is then as long as you found it, and all that is not laid is planned anew.`}</Words>
-        <OneField
-          of={laidRows.fields.endMm}
-          value={measured.toMm - measured.fromMm}
-          units={units}
-          label={`Last piece of row ${piece.row}`}
-          onTaken={(mm) => {
-            if (mm > most || mm < 5)
-              return refused(
-                `${sawn(mm, units)} is out of range: a piece of this plank is ${sawn(5, units)} to ${sawn(most, units)}.`,
-              );
-            const part = inRow.length === 1 ? { startMm: mm, wholes: 0, endMm: 0 } : { endMm: mm };
-            return recordRow(shown, plan, piece, part, `Row ${piece.row} measured`);
-          }}
-        />
-      </Fold>
+      {plan.mixed ? null : (
+        <Fold title="It measures differently" memory={`lay-measure/${room.id}`}>
+          <Words size="small">{`Measure from the last joint of row ${piece.row} to the wall, less its gap. The row is then as long as you found it, and all that is not laid is planned anew.`}</Words>
+          <OneField
+            of={laidRows.fields.endMm}
+            value={measured.toMm - measured.fromMm}
+            units={units}
+            label={`Last piece of row ${piece.row}`}
+            onTaken={(mm) => {
+              if (mm > most || mm < 5)
+                return refused(
+                  `${sawn(mm, units)} is out of range: a piece of this plank is ${sawn(5, units)} to ${sawn(most, units)}.`,
+                );
+              const part = inRow.length === 1 ? { startMm: mm, wholes: 0, endMm: 0 } : { endMm: mm };
+              return recordRow(shown, plan, piece, part, `Row ${piece.row} measured`);
+            }}
+          />
+        </Fold>
+      )}
     </>
   );
 }

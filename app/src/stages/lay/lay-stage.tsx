@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { contains } from '@maquette/core/room';
+import { contains, type Polygon } from '@maquette/core/room';
 import { LayPlanksLayer } from '../../sheet/lay-planks-layer.tsx';
 import { RoomFrame } from '../../room/room-frame.tsx';
 import { BaseLayer } from '../../sheet/base-layer.tsx';
@@ -29,6 +29,8 @@ const LABELS: Record<Tab, string> = {
   paper: 'Paper',
 };
 
+const NO_BORDER: Polygon[] = [];
+
 /** The planks themselves: set out, chalked, cut in the order of laying, and what is recorded of boxes, rows and adhesive. */
 export function LayStage(props: StageProps) {
   const { shown, room, picture } = props;
@@ -51,6 +53,7 @@ export function LayStage(props: StageProps) {
     plan && !isElsewhere ? (
       <LayPlanksLayer
         pieces={plan.herringbone?.staves ?? pieces}
+        border={plan.herringbone?.border?.outlines ?? NO_BORDER}
         current={current}
         chalk={plan.herringbone ? [plan.herringbone.tips] : plan.chalk.map(({ from, to }) => [from, to] as const)}
         chalkAt={tab === 'chalk' ? chalkAt : null}

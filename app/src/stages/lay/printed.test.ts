@@ -40,7 +40,13 @@ test('the page lists every line, every row and every piece that is cut, in both 
 });
 
 test('proved least is only what keeps every rule and meets its bound', () => {
-  const met = { ...plan, planks: 20, least: { rows: 20, area: 18 }, breaches: [], pattern: 'stagger' as const };
+  const met = {
+    ...plan,
+    planks: 20,
+    least: { longest: 20, rows: 19, area: 18 },
+    breaches: [],
+    pattern: 'stagger' as const,
+  };
   expect(isProved(met)).toBe(true);
   expect(isProved({ ...met, planks: 21 })).toBe(false);
   expect(isProved({ ...met, breaches: [{ rule: 'stair', row: 3, shortMm: 5, tapes: [] }] })).toBe(false);

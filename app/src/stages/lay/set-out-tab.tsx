@@ -9,18 +9,20 @@ import type { ShownRoom } from '../../data/use-facts.ts';
 import { SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { counted } from '../../ui/counted.ts';
+import { fetched } from '../../ui/fetched.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { CriteriaList, CriterionLine } from '../criteria-list.tsx';
 import { FiguresFold } from '../figures-fold.tsx';
 import type { NamedFigure } from '../named-figure.ts';
-import { CompareFold } from './compare-fold.tsx';
 import { ChoicesFolds } from './choices-folds.tsx';
 import { Kept } from './kept.tsx';
-import { KindsFold } from './kinds-fold.tsx';
 import { sawn } from './lengths.ts';
 import { isProved, type LayPlanned } from './use-lay-plan.ts';
+
+const CompareFold = fetched(() => import('./compare-fold.tsx').then((part) => part.CompareFold));
+const KindsFold = fetched(() => import('./kinds-fold.tsx').then((part) => part.KindsFold));
 
 const FIGURES_HERE = (Object.keys(SETOUT_FIGURES) as FigureName[])
   .filter((name) => !/^(glue|roller|dew)-/.test(name))
@@ -86,7 +88,7 @@ export function SetOutTab({
         ) : null}
         <ChoicesFolds shown={shown} room={room} plan={plan} />
         {plan ? <KindsFold kinds={plan.kinds} units={room.units} currency={shown.job?.currency ?? ''} /> : null}
-        {plan && !plan.herringbone ? <CompareFold shown={shown} planned={planned} /> : null}
+        {plan && !plan.herringbone && !plan.mixed ? <CompareFold shown={shown} planned={planned} /> : null}
         <FiguresFold shown={shown} figures={FIGURES_HERE} />
       </View>
     </View>
@@ -127,7 +129,7 @@ function MayBegin({
 function NoPlan({ planned, shown }: { planned: LayPlanned; shown: ShownRoom }) {
   const { card } = shown;
   if (planned.failed) return <Words role="alert">{planned.failed}</Words>;
-  if (card && (card.plankLengthMm === null || card.plankWidthMm === null))
+  if (card && ((card.plankLengthMm === null && card.mixedLengths.length === 0) || card.plankWidthMm === null))
     return (
       <Words
         bold
@@ -139,14 +141,18 @@ function NoPlan({ planned, shown }: { planned: LayPlanned; shown: ShownRoom }) {
 /** Planks, and what stands beside the count: proved least, or not under so many. */
 function Count({ plan, planned, room }: { plan: LayPlan; planned: LayPlanned; room: RoomFacts }) {
   const say = useSay();
-  const { planks, least, herringbone, boxes, waste, plain } = plan;
-  const atLeast = Math.max(least.rows, least.area);
+  const { planks, least, herringbone, mixed, boxes, waste, plain } = plan;
+  const atLeast = Math.max(least.longest, least.rows, least.area);
   const what = herringbone ? 'stave' : 'plank';
   const proof = isProved(plan)
     ? 'proved least'
-    : herringbone || plan.pattern !== 'stagger'
-      ? `by area not under ${least.area}`
-      : `not under ${atLeast}`;
+    : mixed
+      ? mixed.boxes === mixed.leastBoxes
+        ? 'in the fewest boxes'
+        : `by area not under ${counted(mixed.leastBoxes, 'box', 'boxes')}`
+      : herringbone || plan.pattern !== 'stagger'
+        ? `by area not under ${least.area}`
+        : `not under ${atLeast}`;
   return (
     <View style={styles.part} testID="count">
       <Words bold size="title" figure testID="plank-count">{`${counted(planks, what)}, ${proof}`}</Words>
@@ -161,7 +167,12 @@ function Count({ plan, planned, room }: { plan: LayPlan; planned: LayPlanned; ro
         .
       </Words>
       {herringbone ? (
-        <Words>{`${herringbone.bought.left} left and ${herringbone.bought.right} right; ${herringbone.whole.left} and ${herringbone.whole.right} of them go down whole. Boxes of either hand are bought apart where they are sold apart.`}</Words>
+        <Words>{`${herringbone.bought.left} left and ${herringbone.bought.right} right; ${herringbone.whole.left} and ${herringbone.whole.right} of them go down whole.${herringbone.border ? ` The border of ${counted(herringbone.border.rows, 'row')} takes ${counted(herringbone.border.planks, 'stave')} more.` : ''} Boxes of either hand are bought apart where they are sold apart.`}</Words>
+      ) : mixed ? (
+        <Words>
+          {`Of each length: ${mixed.used.map((one) => `${one.planks} of ${sawn(one.lengthMm, room.units)}`).join(', ')}. `}
+          {`First row ${sawn(plan.firstMm, room.units)}, last row ${sawn(plan.lastMm, room.units)}. About ${Math.max(1, Math.round(plan.minutes / 30) / 2)} h of laying and cutting for one.`}
+        </Words>
       ) : (
         <Words>
           {`Beginning each row with the last off-cut takes ${plain.planks > planks ? plain.planks : plain.planks === planks ? 'as many' : `${plain.planks}, but`}${plain.broken > 0 ? `${plain.planks < planks ? ' ' : ' and '}brings joints too near in ${counted(plain.broken, 'row')}` : ''}. `}
@@ -180,7 +191,7 @@ function Count({ plan, planned, room }: { plan: LayPlan; planned: LayPlanned; ro
           >{`Looking for fewer: ${Math.round(planned.searching * 100)} %`}</Words>
           <Button label="Stop" onPress={planned.stop} />
         </View>
-      ) : !herringbone && plan.pattern === 'stagger' && !isProved(plan) ? (
+      ) : plan.pattern === 'stagger' && !isProved(plan) ? (
         <ButtonRow>
           <Button label="Look longer" onPress={planned.search} />
         </ButtonRow>
@@ -190,7 +201,9 @@ function Count({ plan, planned, room }: { plan: LayPlan; planned: LayPlanned; ro
         <Words size="small">
           {herringbone
             ? `Whole staves are counted by hand. Two cut pieces share a stave where they are of one hand, keep different ends, are cut at the same slope, and fit with the saw cut between them. By area ${least.area} is the least: floor over the area of one stave. The pattern was tried at six places along its axis.`
-            : `Every piece is cut from a plank that holds it with its lock and the saw cut; the list under Cut names each. No layout of these rows takes fewer than ${least.rows}: prices of lengths are found by which no plank is worth more than one, and the floor is worth that many. By area alone no layout at all takes fewer than ${least.area}. What is cut away is what is bought less what lies, spare planks apart.`}
+            : mixed
+              ? `Boxes hold their planks as the card says; each plank that is laid is one of them. Fresh planks may begin a row uncut, only ends of rows are cut, and what they leave over begins another row. By area alone no layout takes fewer than ${counted(mixed.leastBoxes, 'box', 'boxes')}.`
+              : `Every piece is cut from a plank that holds it with its lock and the saw cut; the list under Cut names each. Prices of lengths are found by which no plank is worth more than one, joints are kept apart as the card asks, and the floor is worth ${atLeast} by them: no layout of these rows takes fewer with each piece as long as the longest edge of its place, which is how this list cuts them. Whatever is made of what slants and notches leave over, none takes fewer than ${Math.max(least.rows, least.area)}; and by area alone no layout of any rows takes fewer than ${least.area}. What is cut away is what is bought less what lies, spare planks apart.`}
         </Words>
       </Fold>
     </View>

@@ -17,6 +17,9 @@ export function StaveList({ herringbone, units }: { herringbone: ShownHerringbon
         {`${bought.left} left, ${bought.right} right`}
       </Words>
       <Words>{`${whole.left + whole.right} go down whole. ${counted(cut.length, 'piece')} at the edges come from ${bought.left + bought.right - whole.left - whole.right} more.`}</Words>
+      {herringbone.border ? (
+        <Words>{`Border of ${counted(herringbone.border.rows, 'row')}, ${counted(herringbone.border.planks, 'stave')}: ${herringbone.border.runs.map(({ lengthMm }) => sawn(lengthMm, units)).join(', ')} along its middle, side after side. Lay it last, grooved into the pattern’s cut edge.`}</Words>
+      ) : null}
       <Words>
         Begin at the line of the tips with a strip four staves deep, left and right in turn. Cut the edges last, each
         piece off its place with a square.

@@ -67,7 +67,7 @@ export function useLayPlan(set: RoomSet | null): LayPlanned {
     desk.stop();
     desk.ask({ kind: 'lay', set, atUtc: nowUtc(), pace: 'live' }, (plan, failed) => {
       setHeld({ of: set, plan, isLong: false, searching: null, failed });
-      if (plan && !plan.herringbone && !isProved(plan)) latest.current(set, plan);
+      if (plan && plan.pattern === 'stagger' && !isProved(plan)) latest.current(set, plan);
     });
   }, [set, desk, latest]);
   const current = beside.of === set ? beside : NOTHING;
@@ -96,7 +96,7 @@ export function useLayPlan(set: RoomSet | null): LayPlanned {
 
 /** Whether as few planks were found as there can be, with every rule kept. */
 export const isProved = ({ planks, least, breaches, pattern }: LayPlan): boolean =>
-  pattern === 'stagger' && breaches.length === 0 && planks <= Math.max(least.rows, least.area);
+  pattern === 'stagger' && breaches.length === 0 && planks <= Math.max(least.longest, least.rows, least.area);
 
 /** The longer search may end where it began: what was found first stands then. */
 function better(found: LayPlan | null, before: LayPlan | null): LayPlan | null {

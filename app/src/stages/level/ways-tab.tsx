@@ -7,6 +7,7 @@ import { formatGap, formatTemperature, unitLabel } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
+import { fetched } from '../../ui/fetched.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
@@ -16,7 +17,6 @@ import { FiguresFold } from '../figures-fold.tsx';
 import { GateAlert } from '../gate-alert.tsx';
 import { levelFigures } from './level-figures.ts';
 import { PlaneCurve } from './plane-curve.tsx';
-import { PlanksFold } from './planks-fold.tsx';
 import { Proof } from './proof.tsx';
 import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
@@ -24,6 +24,8 @@ import { riseWords, type ShownWay } from './shown-ways.ts';
 import { type ChoiceId } from './way-words.ts';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
+
+const PlanksFold = fetched(() => import('./planks-fold.tsx').then((part) => part.PlanksFold));
 
 interface Props {
   shown: ShownRoom;

@@ -5,7 +5,7 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { Words } from '../../ui/text.tsx';
-import type { Planned } from './use-under-plan.ts';
+import type { Planned } from './planned.ts';
 
 /** What is cut from which sheet over all rooms: ripped into strips first, those cut to lengths. */
 export function PanelCuts({ of, planned, units }: { of: PanelsOfJob; planned: Planned; units: UnitSystem }) {

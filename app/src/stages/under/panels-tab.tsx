@@ -21,7 +21,7 @@ import { FixingFold } from './fixing-fold.tsx';
 import { NextPanel } from './next-panel.tsx';
 import { PanelCuts } from './panel-cuts.tsx';
 import { takeChoice } from './take-option.ts';
-import type { Planned } from './use-under-plan.ts';
+import type { Planned } from './planned.ts';
 import { WorkingLine } from './working-line.tsx';
 
 const FIGURES_HERE = (Object.keys(UNDER_FIGURES) as FigureName[])

@@ -14,7 +14,7 @@ import { FiguresFold } from '../figures-fold.tsx';
 import type { NamedFigure } from '../named-figure.ts';
 import { useSaveFile } from '../../files/use-save-file.ts';
 import { ROLL_SCHOOLS, SchoolsFold } from './schools-fold.tsx';
-import type { Planned } from './use-under-plan.ts';
+import type { Planned } from './planned.ts';
 import { WorkingLine } from './working-line.tsx';
 
 const FIGURES_HERE = (Object.keys(UNDER_FIGURES) as FigureName[])

@@ -16,7 +16,7 @@ import type { StageProps } from '../stage-props.ts';
 import { ChooseTab } from './choose-tab.tsx';
 import { RollsTab } from './rolls-tab.tsx';
 import { PanelsTab } from './panels-tab.tsx';
-import { useUnderPlan } from './use-under-plan.ts';
+import { useOfJob } from '../../worker/use-of-job.ts';
 
 const YearTab = fetched(() => import('./year-tab.tsx').then((tab) => tab.YearTab));
 const MembraneTab = fetched(() => import('./membrane-tab.tsx').then((tab) => tab.MembraneTab));
@@ -47,7 +47,7 @@ export function UnderStage(props: StageProps) {
   const [tab, setTab] = useState<Tab>('choose');
   const [cardId, setCard] = useState<string | null>(null);
   const [at, setAt] = useState(0);
-  const planned = useUnderPlan(room.jobId, tab === 'rolls' || tab === 'panels');
+  const planned = useOfJob('under', room.jobId, tab === 'rolls' || tab === 'panels');
   const under = picture?.under ?? null;
   const rolls = (planned.plan?.rolls ?? []).filter(({ rooms }) => rooms.some(({ roomId }) => roomId === room.id));
   const roll: RollsOfJob | null = rolls.find((one) => one.cardId === cardId) ?? rolls[0] ?? null;

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
-import type { Planned } from './use-under-plan.ts';
+import type { Planned } from './planned.ts';
 
 /** How far the plan over all rooms is, with a way to stop it; nothing once it stands. */
 export function WorkingLine({ planned }: { planned: Planned }) {

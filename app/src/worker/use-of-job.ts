@@ -1,13 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { RoomSet, UnderPlan } from '@maquette/core';
-import { nowUtc } from '../../data/ids.ts';
-import { useBook } from '../../data/use-facts.ts';
-import { useLatest } from '../../ui/use-latest.ts';
-import { useDesk } from '../../worker/use-judged.ts';
-import { useRoomSets } from '../../worker/use-room-sets.ts';
+import type { RoomSet } from '@maquette/core';
+import { nowUtc } from '../data/ids.ts';
+import { useBook } from '../data/use-facts.ts';
+import { useLatest } from '../ui/use-latest.ts';
+import type { Answers } from './messages.ts';
+import { useDesk } from './use-judged.ts';
+import { useRoomSets } from './use-room-sets.ts';
 
-export interface Planned {
-  plan: UnderPlan | null;
+/** What is worked out over all rooms of a job at once. */
+type OfJob = 'under' | 'layBoxes';
+
+export interface PlannedOver<T> {
+  plan: T | null;
   rooms: readonly RoomSet[];
   /** Share done while it is worked out; null where nothing is. */
   working: number | null;
@@ -18,14 +22,14 @@ export interface Planned {
 }
 
 /** What was made of which writes; what is worked out is told by the writes it is for. */
-interface Held {
+interface Held<T> {
   of: string;
-  plan: UnderPlan | null;
+  plan: T | null;
   failed: string | null;
 }
 
-/** Rolls and panels over all rooms of a job at once, worked out while a tab asks for them and anew when a room changes. */
-export function useUnderPlan(jobId: string, asked: boolean): Planned {
+/** Something over all rooms of a job at once, worked out while a tab asks for it and anew when a room changes. */
+export function useOfJob<K extends OfJob>(kind: K, jobId: string, asked: boolean): PlannedOver<Answers[K]> {
   const book = useBook();
   const own = useMemo(() => ({ ...book, rooms: book.rooms.filter((room) => room.jobId === jobId) }), [book, jobId]);
   const questions = useRoomSets(own);
@@ -33,7 +37,7 @@ export function useUnderPlan(jobId: string, asked: boolean): Planned {
   const [round, setRound] = useState(0);
   const writes = `${round} ${questions.map((one) => `${one.roomId} ${one.writes}`).join('/')}`;
   const rooms = useMemo(() => questions.map(({ set }) => set()), [questions]);
-  const [held, setHeld] = useState<Held>({ of: '', plan: null, failed: null });
+  const [held, setHeld] = useState<Held<Answers[K]>>({ of: '', plan: null, failed: null });
   const [share, setShare] = useState(0);
   const whole = asked && !book.loading && rooms.length === own.rooms.length && rooms.length > 0;
   const wanted = whole && held.of !== writes;
@@ -41,16 +45,16 @@ export function useUnderPlan(jobId: string, asked: boolean): Planned {
   useEffect(() => {
     if (!wanted) return;
     desk.stop();
-    desk.ask(
-      { kind: 'under', rooms: [...latest.current], atUtc: nowUtc() },
+    desk.ask<OfJob>(
+      { kind, rooms: [...latest.current], atUtc: nowUtc() },
       (plan, failed) => {
         setShare(0);
-        setHeld((before) => ({ of: writes, plan: plan ?? before.plan, failed }));
+        setHeld((before) => ({ of: writes, plan: (plan as Answers[K] | null) ?? before.plan, failed }));
       },
       'now',
       (progress) => setShare(progress.share),
     );
-  }, [wanted, writes, desk, latest]);
+  }, [wanted, writes, desk, latest, kind]);
   return {
     plan: held.plan,
     rooms,
