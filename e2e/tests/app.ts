@@ -1,4 +1,6 @@
+import { bodyOf } from '@maquette/facts';
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, dirname } from 'node:path';
@@ -163,4 +165,24 @@ export async function shellKept(page: Page): Promise<void> {
     async () =>
       (await caches.keys()).some((name) => name.startsWith('shell-')) && navigator.serviceWorker.controller !== null,
   );
+}
+
+/** Another covering than the demo's own, as another device would choose it. */
+export async function coveredBy(url: string, roomId: string, cardId: string): Promise<void> {
+  const book = (await (await fetch(`${url}/api/book`)).json()) as {
+    rooms: (object & { id: string; version: number })[];
+  };
+  const held = book.rooms.find(({ id }) => id === roomId)!;
+  const answer = await fetch(`${url}/api/rooms/${roomId}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      ...bodyOf(held),
+      cardId,
+      baseVersion: held.version,
+      writeId: `covered-${randomUUID()}`,
+      deleted: false,
+    }),
+  });
+  expect(answer.ok).toBe(true);
 }

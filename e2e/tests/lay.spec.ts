@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+import { accessible, coveredBy, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -177,7 +177,90 @@ test('a kitchen runs on into the hall: the hall says where its rows stand', asyn
 test('herringbone is counted by hand in the reading room', async ({ page }) => {
   await lay(page, 'demo-reading-room');
   await expect(page.getByText(/^\d+ left and \d+ right/)).toBeVisible();
+  await button(page, 'Pattern').click();
+  const border = page.getByRole('radiogroup', { name: 'Border of straight rows' });
+  await border.getByRole('radio', { name: '2' }).click();
+  await expect(page.getByText(/The border of 2 rows takes \d+ staves more/)).toBeVisible(LONG);
+  await accessible(page);
   await button(page, 'Cut').click();
   await expect(page.getByTestId('staves')).toContainText(/\d+ left, \d+ right/);
+  await expect(page.getByTestId('staves')).toContainText(/Border of 2 rows/);
+  await accessible(page);
+  await takeBack(page);
+  await expect
+    .poll(async () => (await roomFacts(running.url, 'demo-reading-room')).setOuts.at(-1)?.borderRows ?? 0)
+    .toBe(0);
+});
+
+test('planks of several lengths: a copy of a card gains them, and rows are made of what its boxes hold', async ({
+  page,
+}) => {
+  await page.goto(`${running.url}/cards`);
+  await page.getByRole('button', { name: 'Copy. Laminate, floating' }).click();
+  await page.waitForURL(/\/cards\/(?!shipped)/);
+  const cardId = page.url().split('/').at(-1)!;
+  await button(page, 'How its planks are laid').click();
+  await button(page, 'Add a length').click();
+  const inBox = page.getByRole('textbox', { name: /^Length 1, in a box/ });
+  await inBox.fill('99');
+  await inBox.press('Enter');
+  await expect(page.getByText(/99 is out of range: 1/)).toBeVisible();
+  await inBox.fill('4');
+  await inBox.press('Enter');
+  await button(page, 'Add a length').click();
+  const second = page.getByRole('textbox', { name: /^Length 2(?!, in)/ });
+  await second.fill('800');
+  await second.press('Enter');
+  await accessible(page);
+  await expect
+    .poll(async () => {
+      const book = (await (await fetch(`${running.url}/api/book`)).json()) as {
+        cards: { id: string; mixedLengths: object[] }[];
+      };
+      return book.cards.find(({ id }) => id === cardId)?.mixedLengths;
+    })
+    .toEqual([
+      { lengthMm: 1285, inBox: 4 },
+      { lengthMm: 800, inBox: 2 },
+    ]);
+  await coveredBy(running.url, 'demo-landing', cardId);
+  await page.goto(`${running.url}/rooms/demo-landing/lay`);
+  await expect(count(page)).toHaveText(/^\d+ planks, (in the fewest boxes|by area not under \d+ box)/, LONG);
+  await expect(page.getByText(/^Of each length: \d+ of 1.285 mm, \d+ of 800 mm\./)).toBeVisible();
+  await accessible(page);
+  await button(page, 'Cut').click();
+  await expect(button(page, 'It measures differently')).toHaveCount(0);
+  await coveredBy(running.url, 'demo-landing', 'shipped-laminate');
+});
+
+test('windows give the light: the wall with most of them, until another is named', async ({ page }) => {
+  await lay(page, 'demo-landing');
+  await button(page, 'Start wall').click();
+  await page.getByRole('radiogroup', { name: 'Start at' }).getByRole('radio', { name: 'As proposed' }).click();
+  await page.getByRole('radiogroup', { name: 'Add a window in' }).getByRole('radio', { name: 'W1' }).click();
+  const width = page.getByRole('textbox', { name: /^Window 1, W1: width/ });
+  await width.fill('50');
+  await width.press('Enter');
+  await expect(page.getByText(/50 mm is out of range|50 is out of range/)).toBeVisible();
+  await width.fill('1400');
+  await width.press('Enter');
+  await expect(page.getByText(/planks then run away from the window/)).toBeVisible(LONG);
+  await expect
+    .poll(async () => (await roomFacts(running.url, 'demo-landing')).setOuts.at(-1)?.windows)
+    .toEqual([{ wall: 0, widthMm: 1400 }]);
+  await accessible(page);
+  await button(page, 'Take window 1 out').click();
+  await expect(width).toHaveCount(0);
+});
+
+test('boxes are counted over all rooms of the job that take the covering', async ({ page }) => {
+  await coveredBy(running.url, 'demo-landing', 'shipped-click-vinyl');
+  await lay(page, 'demo-landing');
+  await button(page, 'Boxes').click();
+  const fold = button(page, /^Over all rooms of the job/);
+  await expect(fold).toBeVisible(LONG);
+  await fold.click();
+  await expect(page.getByTestId('job-boxes')).toContainText(/boxes of one batch: \d+ planks and \d+ spare/);
+  await expect(page.getByTestId('job-boxes')).toContainText(/Landing: \d+ planks/);
   await accessible(page);
 });

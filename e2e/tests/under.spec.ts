@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { bodyOf } from '@maquette/facts';
-import { accessible, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+import { accessible, coveredBy, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -14,30 +13,10 @@ const button = (page: Page, name: string | RegExp) =>
 const under = (page: Page, room: string) => page.goto(`${running.url}/rooms/${room}/under`);
 const LONG = { timeout: 70_000 };
 
-/** Another covering than the demo's own, as another device would choose it. */
-async function coveredBy(roomId: string, cardId: string): Promise<void> {
-  const book = (await (await fetch(`${running.url}/api/book`)).json()) as {
-    rooms: (object & { id: string; version: number })[];
-  };
-  const held = book.rooms.find(({ id }) => id === roomId)!;
-  const answer = await fetch(`${running.url}/api/rooms/${roomId}`, {
-    method: 'PUT',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
-      ...bodyOf(held),
-      cardId,
-      baseVersion: held.version,
-      writeId: 'covered-otherwise',
-      deleted: false,
-    }),
-  });
-  expect(answer.ok).toBe(true);
-}
-
 test('what do I put under this laminate, and how many rolls: chosen, counted by Heights, cut for the van', async ({
   page,
 }) => {
-  await coveredBy('demo-cloakroom', 'shipped-laminate');
+  await coveredBy(running.url, 'demo-cloakroom', 'shipped-laminate');
   await under(page, 'demo-cloakroom');
   const choose = page.getByTestId('choose');
   await expect(choose.getByTestId('stage-verdict')).toBeVisible(LONG);

@@ -1,3 +1,4 @@
+import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { SHIPPED_UNDER } from '@maquette/core/under';
 import { cardsCsv, cardsJson, CardFileProblem, readCards } from './card-file.ts';
 import { checkWrite } from './check.ts';
@@ -22,6 +23,30 @@ test('every kind of card goes there and back', () => {
       cards: own.map((body) => ({ body })),
     });
   }
+});
+
+const covering = {
+  ...SHIPPED_CARDS[1]!,
+  id: undefined,
+  layHand: 'right-to-left',
+  tiltDeg: 20,
+  mixedLengths: [{ lengthMm: 1800, inBox: 3 }],
+};
+
+test.each([
+  ['JSON', cardsJson('cards', [covering])],
+  ['CSV', cardsCsv('cards', [covering])],
+])('what a covering’s sheet says of laying goes there and back, as %s', (_, text) => {
+  const { problems, cards } = readCards(text, checkWrite);
+  expect(problems).toEqual([]);
+  expect(cards[0]!.body).toMatchObject({ layHand: 'right-to-left', tiltDeg: 20, mixedLengths: covering.mixedLengths });
+});
+
+test('a file of covering cards that an earlier version wrote says nothing of laying, and is taken', () => {
+  const { layHand, tiltDeg, endsSlide, longTaps, lipShaved, secondStaggerMm, mixedLengths, ...older } = covering;
+  const { problems, cards } = readCards(JSON.stringify({ kind: 'cards', cards: [older] }), checkWrite);
+  expect(problems).toEqual([]);
+  expect(cards[0]!.body).toMatchObject({ layHand: 'unsaid', tiltDeg: null, endsSlide: 'unsaid', mixedLengths: [] });
 });
 
 const film = { ...SHIPPED_UNDER.films[0]!, id: undefined };

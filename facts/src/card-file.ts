@@ -35,6 +35,7 @@ const BY_END: readonly [end: string, unit: string][] = [
   ['Db', 'dB'],
   ['Min', 'min'],
   ['Mm', 'mm'],
+  ['Deg', 'deg'],
   ['Rh', '%RH'],
   ['Mc', '%MC'],
   ['Kg', 'kg'],
@@ -91,7 +92,7 @@ export function cardsCsv(kind: CardKind, cards: readonly object[]): string {
 
 /**
  * Cards out of a JSON or CSV file. Figures in another length than the field's own are converted; a unit that cannot be is named, as is every
- * field that is missing or out of its range. What may be null may be left out.
+ * field that is missing or out of its range. What may be null may be left out, and what an earlier version did not write yet.
  * @throws CardFileProblem where the file holds no cards at all
  */
 export function readCards(text: string, check: Check): CardsRead {
@@ -116,7 +117,8 @@ function taken(
     const body: Record<string, unknown> = {};
     const problems: SaidProblem[] = [];
     for (const [name, field] of fieldsOf(kind)) {
-      const held = value[name] === undefined || value[name] === '' ? (field.orNull ? null : value[name]) : value[name];
+      const given = value[name] === undefined ? KINDS[kind].since[name] : value[name];
+      const held = given === undefined || given === '' ? (field.orNull ? null : given) : given;
       if (held === undefined) {
         problems.push({ field: name, value: null, message: 'is missing' });
         continue;
