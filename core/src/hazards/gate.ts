@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { say, type Said, type Sayable } from '../said/index.ts';
 import { isTimber, type BaseDetails, type BaseKind, type Service, type WorkedAt } from '../room/index.ts';
 import { answerTo, type Answer } from '../fields/index.ts';
@@ -154,13 +155,16 @@ export function mayDo(facts: HazardFacts, method: Method, target: Target): Gate 
 /** May all of these be done here, one after another? With every reason against any of them, each told once. */
 export function mayDoAll(facts: HazardFacts, methods: readonly Method[], target: Target): Gate {
   const gates = methods.map((method) => mayDo(facts, method, target));
-  const stops = new Map(gates.flatMap((gate) => gate.stops).map((stop) => [wordsKey(stop.words), stop]));
+  // Stops that say the same are one; the last of them stands where the first stood.
+  const stops: Stop[] = [];
+  for (const stop of gates.flatMap((gate) => gate.stops)) {
+    const at = stops.findIndex(({ words }) => equal(words, stop.words));
+    if (at < 0) stops.push(stop);
+    else stops[at] = stop;
+  }
   const cautions = new Map(gates.flatMap((gate) => gate.cautions).map((caution) => [caution.id, caution]));
-  return { allowed: stops.size === 0, stops: [...stops.values()], cautions: [...cautions.values()] };
+  return { allowed: stops.length === 0, stops, cautions: [...cautions.values()] };
 }
-
-/** Stops that say the same are one. */
-const wordsKey = (words: Said): string => JSON.stringify(words);
 
 /** Whether working on a layer by these methods raises silica: it is mineral itself, or what is done reaches a mineral base. */
 export function raisesSilica(facts: HazardFacts, methods: readonly Method[], layers: readonly Layer[]): boolean {
