@@ -10,6 +10,15 @@ const TRIED = 22;
 
 interface Course {
   divisions: Division[];
+  joints: (readonly number[])[];
+  strain: number;
+}
+
+/** A course gone on with by one strip. */
+interface Longer {
+  of: Course;
+  division: Division;
+  own: readonly number[];
   strain: number;
 }
 
@@ -25,36 +34,41 @@ export function pathThrough(
   divisionAt: (strip: number, wishMm: number) => Division,
   anywhere: (strip: number) => number,
 ): Division[] {
-  const joints: number[][] = strips.map(() => []);
+  const joints: (readonly number[])[] = strips.map(() => []);
   const strain = strainOf(strips, plank, neighbours, zones, joints);
-  let courses: Course[] = [{ divisions: [], strain: 0 }];
+  let courses: Course[] = [{ divisions: [], joints: [], strain: 0 }];
   strips.forEach((strip, k) => {
-    const next: Course[] = [];
+    const next: Longer[] = [];
     const anyhow = Array.from({ length: TRIED }, () => divisionAt(k, anywhere(k)));
     for (const course of courses) {
-      course.divisions.forEach((division, i) => (joints[i] = jointsOf(strips[i]!, division, plank.lengthMm)));
+      course.joints.forEach((own, i) => (joints[i] = own));
       const leftOver = course.divisions
         .slice(-6)
         .map(({ endMm }) => divisionAt(k, plank.lengthMm - plank.kerfMm - endMm - 2 * plank.trimMm));
       for (const division of [...leftOver, ...anyhow]) {
-        joints[k] = jointsOf(strip, division, plank.lengthMm);
-        next.push({ divisions: [...course.divisions, division], strain: course.strain + strain(k) });
+        const own = jointsOf(strip, division, plank.lengthMm);
+        joints[k] = own;
+        next.push({ of: course, division, own, strain: course.strain + strain(k) });
       }
       joints[k] = [];
     }
     // What is equally good is kept in the order it came, so that no two of one kind crowd out the rest.
     next.sort((a, b) => a.strain - b.strain);
-    courses = spread(next, k);
+    courses = spread(next).map(({ of, division, own, strain: bent }) => ({
+      divisions: [...of.divisions, division],
+      joints: [...of.joints, own],
+      strain: bent,
+    }));
   });
   return courses[0]!.divisions;
 }
 
 /** The best of them, no more than a few that end alike. */
-function spread(courses: readonly Course[], k: number): Course[] {
+function spread(courses: readonly Longer[]): Longer[] {
   const alike = new Map<number, number>();
-  const kept: Course[] = [];
+  const kept: Longer[] = [];
   for (const course of courses) {
-    const start = Math.round(course.divisions[k]!.startMm);
+    const start = Math.round(course.division.startMm);
     const count = alike.get(start) ?? 0;
     if (count >= 3) continue;
     alike.set(start, count + 1);

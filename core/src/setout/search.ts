@@ -121,6 +121,7 @@ export function searchRows(ask: RowsAsk): RowsPlan {
   let best = planNow();
   let near = best.planks + NEAR * count.missing();
   let bent = strainOfAll();
+  let leastBent = bent;
   const take = (plan: RowsPlan) => {
     plan.divisions.forEach((division, k) => {
       put(k, division);
@@ -209,7 +210,13 @@ export function searchRows(ask: RowsAsk): RowsPlan {
     }
     near = nearly;
     bent += strained;
-    if (bent < 1e-6 ? best.breaches.length > 0 || planks < best.planks : best.breaches.length > 0) {
+    // While no plan keeps every rule, one that bends them less is looked at.
+    const isWorthIt =
+      bent < 1e-6
+        ? best.breaches.length > 0 || planks < best.planks
+        : best.breaches.length > 0 && (bent < leastBent - 1e-6 || (bent < leastBent + 1e-6 && planks < best.planks));
+    if (isWorthIt) {
+      leastBent = Math.min(bent, leastBent);
       const now = planNow();
       if (isBetter(now, best)) best = now;
     }
