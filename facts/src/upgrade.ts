@@ -44,7 +44,7 @@ export function upgraded(kind: FactKind, body: Body): Written {
 /** Fields that came with the last versions of the product. */
 const LATEST: Partial<Record<FactKind, readonly string[]>> = {
   cards: ['costM2', ...Object.keys(UNDER_PLANKS), ...Object.keys(LAYING), 'mixedLengths'],
-  setOuts: ['windows', 'borderRows'],
+  setOuts: ['windows', 'breaks', 'borderRows'],
   samples: ['analyte'],
   marks: ['finding'],
   edgeWalks: ['asked'],

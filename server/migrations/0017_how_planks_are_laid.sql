@@ -6,4 +6,5 @@ ALTER TABLE `cards` ADD `long_taps` text DEFAULT 'unsaid' NOT NULL;--> statement
 ALTER TABLE `cards` ADD `lip_shaved` text DEFAULT 'unsaid' NOT NULL;--> statement-breakpoint
 ALTER TABLE `cards` ADD `mixed_lengths` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
 ALTER TABLE `set_outs` ADD `windows` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
+ALTER TABLE `set_outs` ADD `breaks` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
 ALTER TABLE `set_outs` ADD `border_rows` integer DEFAULT 0 NOT NULL;

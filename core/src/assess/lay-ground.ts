@@ -24,6 +24,7 @@ import {
 } from '../setout/index.ts';
 import type { SoftSpot } from './lay-soft.ts';
 import type { RoomSet } from './room-set.ts';
+import { breakStrips } from './lay-break-strips.ts';
 import { reveal, WALL_MM } from './lay-reveal.ts';
 import { spotZones, zonesOf } from './lay-zones.ts';
 import { startWalls, type StartWall } from './lay-start.ts';
@@ -109,7 +110,8 @@ function regionOfRoom(
     });
   });
   const gapsMm = corners.map((_, wall) => gapAt(wall) + (withinMm ?? 0));
-  return layableRegion({ outline: corners, gapsMm, through: ways, holes });
+  const breaks = breakStrips(room, setOut, card.perimeterGapMm, figure);
+  return layableRegion({ outline: corners, gapsMm, through: ways, holes, breaks });
 }
 
 /** The floor of a room inside so much along its walls, in the laying frame: what a border leaves. */

@@ -427,3 +427,33 @@ test('boxes over rooms of one covering: planks of all of them, one lot of spare,
   expect(boxes!.boxes).toBeLessThanOrEqual(boxes!.apart);
   expect(vinyl!.rooms).toHaveLength(1);
 });
+
+test('parted at a dividing line: a bar and two gaps are left, and no field is longer than the card allows', () => {
+  const line = { id: 'half', name: 'line 1', axMm: 2100, ayMm: 0, bxMm: 2100, byMm: 3600 };
+  const short = { ...laminate, longestRunM: 4 };
+  const of = { openings: [], lines: [line] };
+  const whole = plan(set({}, short, of));
+  expect(whole.overRun.longM).toEqual({ isM: 4.18, mayM: 4 });
+  const parted = plan(set({ setOuts: chosen({ breaks: [{ lineId: 'half' }] }) }, short, of));
+  expect(parted.overRun).toEqual({ longM: null, parted: [] });
+  // The track of 16 and the card's 10 on either side, from wall to wall.
+  expect(whole.areaM2 - parted.areaM2).toBeCloseTo(0.036 * 3.58, 6);
+  expect(parted.pieces.some(({ outline }) => outline.some(({ xMm }) => Math.abs(xMm - 2100) < 17))).toBe(false);
+});
+
+test('an opening laid through in which the floor has to be parted is told', () => {
+  const shared = (id: string, wall: number, fromMm: number) => ({
+    ...newOpening(id, wall, fromMm, 900),
+    kind: 'archway' as const,
+    sharedId: 'arch',
+  });
+  const walls = rectangleWalls(4200, 1500);
+  const hall = roomSet({ ...room, id: 'h', name: 'Hall', walls, openings: [shared('arch', 2, 1000)] }, laminate);
+  const of = { openings: [shared('mine', 0, 2300)] };
+  const part = { neighbours: [hall], setOuts: chosen({ through: [{ openingId: 'mine' }] }) };
+  expect(plan(set(part, { ...laminate, longestRunM: 20 }, of)).overRun).toEqual({ longM: null, parted: [] });
+  const broken = { id: 'p', openingId: 'mine', asked: 'break' as const, note: '' };
+  expect(plan(set({ ...part, partings: [broken] }, { ...laminate, longestRunM: 20 }, of)).overRun.parted).toHaveLength(
+    1,
+  );
+});

@@ -12,6 +12,7 @@ import {
   type RowLine,
   type StockLeft,
 } from '../setout/index.ts';
+import { overRunOf, type OverRun } from './lay-breaks.ts';
 import { bondPlan, type ShortEnd } from './lay-bond.ts';
 import { glueOf, type GluePlan } from './lay-glue.ts';
 import { laidFrom } from './lay-through.ts';
@@ -73,6 +74,8 @@ export interface LayPlan {
   chalk: ShownChalk[];
   /** The plain way of the trade, the off-cut beginning the next row: its planks, and rows in which it keeps the stagger no longer. */
   plain: { planks: number; broken: number };
+  /** What keeps the floor from being laid in one. */
+  overRun: OverRun;
   /** Places joints keep off, by what they are. */
   keptOff: Record<'opening' | 'mark' | 'corner' | 'soft' | 'low', number>;
   boxes: LayWork['boxes'];
@@ -116,6 +119,7 @@ const common = (ground: LayGround, areaM2: number) => {
     roomId: set.room.id,
     laidFrom: lead && { roomId: lead.id, name: lead.name },
     kinds: compareKinds(set, areaM2, ground.figure),
+    overRun: overRunOf(ground),
     startWall: {
       wall: startWall,
       name: wallName(set.room.walls, startWall),

@@ -1,3 +1,4 @@
+import type { Opening } from '../room/index.ts';
 import { joinedOpenings } from './joined-openings.ts';
 import type { RoomSet } from './room-set.ts';
 
@@ -58,4 +59,15 @@ export function laidFrom(set: RoomSet): RoomSet['room'] | null {
     .map((lead) => ({ room: lead.room, count: reached(lead).size }))
     .sort((a, b) => b.count - a.count || (a.room.id < b.room.id ? -1 : 1));
   return first?.room ?? null;
+}
+
+/** Every opening that is laid through, on the side it is left by. */
+export function openingsThrough(set: RoomSet): { room: RoomSet['room']; opening: Opening }[] {
+  const all = [set, ...set.neighbours];
+  return [{ set }, ...roomsThrough(set, all)].flatMap(({ set: from }) => {
+    const own = chosenBy(from);
+    return joinedOpenings(among(from, all)).flatMap(({ opening }) =>
+      own.has(opening.id) ? [{ room: from.room, opening }] : [],
+    );
+  });
 }

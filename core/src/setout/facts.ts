@@ -44,11 +44,13 @@ export const setOuts = kind(
     gaps: list(group({ wall: wallNumber(), gapMm: figure(0, 60, 'mm') }), 'gaps at walls', WALL_COUNT.max),
     /** Openings through which the planks run on into the next room. */
     through: list(group({ openingId: refersTo('openings') }), 'openings laid through', 40),
+    /** Dividing lines of the room at which the planks are parted by a bar. */
+    breaks: list(group({ lineId: refersTo('lines') }), 'breaks', 20),
     /** Rows of straight staves round a herringbone floor. */
     borderRows: whole(0, 3),
     note: text(500),
   },
-  { newestCounts: true, since: { windows: [], borderRows: 0 } },
+  { newestCounts: true, since: { windows: [], breaks: [], borderRows: 0 } },
 );
 export type SetOut = FactOf<typeof setOuts>;
 
@@ -63,6 +65,7 @@ export const USUAL_SET_OUT: Omit<SetOut, 'id'> = {
   windows: [],
   gaps: [],
   through: [],
+  breaks: [],
   borderRows: 0,
   note: '',
 };

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
+import { BreaksFold } from './breaks-fold.tsx';
 import { GapsFold } from './gaps-fold.tsx';
 import { PatternFold } from './pattern-fold.tsx';
 import { WindowsFields } from './windows-fields.tsx';
@@ -161,6 +162,7 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
           </View>
         </Fold>
       ) : null}
+      <BreaksFold shown={shown} room={room} />
       <GapsFold shown={shown} room={room} />
     </>
   );

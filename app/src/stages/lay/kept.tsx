@@ -19,7 +19,7 @@ const SHOWN = 6;
 export function Kept({ plan, room }: { plan: LayPlan; room: RoomFacts }) {
   const say = useSay();
   const { units } = room;
-  const { keptOff } = plan;
+  const { keptOff, overRun } = plan;
   const offs = (
     [
       [keptOff.soft, 'soft spot'],
@@ -32,11 +32,23 @@ export function Kept({ plan, room }: { plan: LayPlan; room: RoomFacts }) {
   const noWay = plan.pieces.filter(({ wayIn }) => wayIn === null);
   const shaved = plan.pieces.filter(({ wayIn }) => wayIn === 'shaved' || wayIn === 'along');
   const nothing =
-    plan.breaches.length + plan.short.length + plan.shortEnds.length + noWay.length === 0 && !plan.herringbone;
+    plan.breaches.length + plan.short.length + plan.shortEnds.length + noWay.length + overRun.parted.length === 0 &&
+    overRun.longM === null &&
+    !plan.herringbone;
   return (
     <View style={{ gap: SPACE.near }} testID="kept">
       {offs.length > 0 ? <Words size="small">{`Joints keep off ${offs.join(', ')}.`}</Words> : null}
       {nothing ? <Words>Every joint, end and edge row keeps the rules of the card.</Words> : null}
+      {overRun.longM ? (
+        <Words bold>
+          {`The floor runs ${formatReach(overRun.longM.isM * 1000, units)} in one, and the card allows ${formatReach(overRun.longM.mayM * 1000, units)}. Part it in an opening, or draw a dividing line on Room and part it there.`}
+        </Words>
+      ) : null}
+      {overRun.parted.map((opening, k) => (
+        <Words key={`parted${k}`} bold>
+          {`The ${say(opening)} is laid through, and Heights has the floor parted there: see why on Heights before you lay it in one.`}
+        </Words>
+      ))}
       {plan.short.map((edge, k) => (
         <Words key={`short${k}`} bold>
           {`No first row keeps every edge. ${edge.wall ? `Along ${say(edge.wall)}` : 'Along one wall'} the row would be ${gapWords(edge.shortMm, units)} too narrow. Give that wall a wider gap if its skirting covers it, or start at another wall.`}
