@@ -10,11 +10,11 @@ import { fetched } from '../../ui/fetched.tsx';
 import { tabParts } from '../../ui/tabs.tsx';
 import { criteriaOf } from '../criteria-list.tsx';
 import type { StageProps } from '../stage-props.ts';
-import { CutTab } from './cut-tab.tsx';
 import { SetOutTab } from './set-out-tab.tsx';
 import { useLayPlan } from './use-lay-plan.ts';
 
 const ChalkTab = fetched(() => import('./chalk-tab.tsx').then((tab) => tab.ChalkTab));
+const CutTab = fetched(() => import('./cut-tab.tsx').then((tab) => tab.CutTab));
 const BoxesTab = fetched(() => import('./boxes-tab.tsx').then((tab) => tab.BoxesTab));
 const GlueTab = fetched(() => import('./glue-tab.tsx').then((tab) => tab.GlueTab));
 const PaperTab = fetched(() => import('./paper-tab.tsx').then((tab) => tab.PaperTab));
