@@ -83,7 +83,7 @@ for (const [name, region, plank] of ROOMS) {
       region,
       plank,
       firsts: 12,
-      rounds: [10_000, 20_000, 40_000, 100_000],
+      rounds: [10_000, 20_000, 40_000, 80_000],
       boundOf: {
         longest: (strips, held) => priceBound(strips, plank, open, { over: 'longest', held }),
         all: (strips, held) => priceBound(strips, plank, open, { held }),

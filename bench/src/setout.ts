@@ -10,7 +10,7 @@ import { boxAt, CLICK_1290, inventedRows } from '../../core/src/setout/invented-
  */
 const ROOMS = 19;
 const LIVE = { firsts: 2, rounds: [6000] };
-const LONG = { firsts: 12, rounds: [10_000, 20_000, 40_000, 100_000] };
+const LONG = { firsts: 12, rounds: [10_000, 20_000, 40_000, 80_000] };
 const open = highsModels(await loadHighs());
 
 const seconds = <T>(what: () => T): [T, number] => {

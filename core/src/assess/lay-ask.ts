@@ -16,7 +16,7 @@ export interface LayOptions {
 
 const PACES: Record<LayPace, Pick<FloorAsk, 'firsts' | 'rounds'>> = {
   live: { firsts: 2, rounds: [6000] },
-  long: { firsts: 12, rounds: [10_000, 20_000, 40_000, 100_000] },
+  long: { firsts: 12, rounds: [10_000, 20_000, 40_000, 80_000] },
 };
 /** Rows that lie already, by the ground's own frame. */
 function laidOf({ set, startWall }: LayGround): LaidStrip[] {

@@ -40,6 +40,8 @@ const byRank = (a: FirstRowTried, b: FirstRowTried): number =>
   Math.abs(a.firstMm - a.lastMm) - Math.abs(b.firstMm - b.lastMm) ||
   a.firstMm - b.firstMm;
 
+/** Each try takes longer on a floor of more strips: there are fewer of them. */
+const LARGE = 40;
 /** Seeds of first rows lie so far apart that no two rounds draw alike. */
 const ROUNDS_APART = 100;
 /** So many more first rows than are searched are bounded the dear way. */
@@ -62,8 +64,9 @@ export function searchFirsts(
     .sort(byRank)
     .slice(0, firsts)
     .map((of) => ({ of, rows: null }));
-  const sizes = rounds.map((_, round) => Math.ceil(pool.length / 2 ** round));
-  const whole = rounds.reduce((sum, steps, round) => sum + steps * sizes[round]!, 0);
+  const sizes = rounds.map((_, round) => Math.ceil(firsts / 2 ** round));
+  const strips = Math.max(1, ...pool.map(({ of }) => of.strips.length));
+  const whole = rounds.reduce((sum, steps, round) => sum + steps * sizes[round]!, 0) * Math.min(1, LARGE / strips);
   let best: { of: FirstRowTried; rows: RowsPlan } | null = null;
   let done = 0;
   const isFutile = ({ least }: FirstRowTried) =>
@@ -84,7 +87,7 @@ export function searchFirsts(
         seed: 1 + round + ROUNDS_APART * pool.indexOf(one),
         leastPlanks: one.of.least,
         ...(one.rows ? { from: one.rows.divisions } : {}),
-        tell: (share) => tell?.((began + share * steps) / whole),
+        tell: (share) => tell?.(Math.min(1, (began + share * steps) / whole)),
         shouldStop,
       });
       done += steps;

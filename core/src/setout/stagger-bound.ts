@@ -25,6 +25,8 @@ interface Step {
 const HAIR = 1e-6;
 /** Rounds of prices at most, and how far each round goes from the best prices so far to the newest. */
 const ROUNDS = 120;
+/** A path of more rows than this takes fewer of them: each takes as much longer. */
+const LARGE = 25;
 const TOWARDS = 0.4;
 const NOWHERE = Infinity;
 
@@ -79,7 +81,8 @@ function onLine(
     let at = first.price;
     let bestPrice = first.price;
     let bestValue = first.planks;
-    for (let round = 0; round < ROUNDS; round++) {
+    const rounds = ROUNDS * Math.min(1, LARGE / steps.length);
+    for (let round = 0; round < rounds; round++) {
       const walked = walk(at);
       // Not one layout keeps the rules, however they are loosened: there is nothing to bound.
       if (!walked) return best;
