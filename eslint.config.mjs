@@ -24,6 +24,7 @@ const CORE_PARTS = {
   levelling: ['units', 'figures', 'room', 'coverings', 'flat'],
   planks: ['units', 'figures', 'room', 'coverings', 'flat'],
   heights: ['units', 'room', 'coverings', 'flat'],
+  schedule: ['units'],
   under: ['units', 'room', 'coverings', 'heights'],
   setout: ['units', 'room', 'coverings', 'air', 'levelling'],
   verdict: [

@@ -1,0 +1,10 @@
+export { layingBound } from './bound.ts';
+export { type Calendar, type CalendarAsk, calendarOf, momentOf, quarterAt, type Window } from './calendar.ts';
+export { type Chances, type DrawAsk, drawChances, quantile, type Spread } from './draws.ts';
+export { type Link, type LinkKind, linksOf } from './links.ts';
+export { checkPlan, type Fault } from './check-plan.ts';
+export { type Scheduled, type ScheduleAsk, schedule } from './improve.ts';
+export { compareReached, reachedBy, type Reached } from './objective.ts';
+export { prepare, type Prepared } from './prepared.ts';
+export { placeAll } from './serial.ts';
+export type { Job as ScheduleJob, NoPlan, Placed, Plan as SchedulePlan, Task, Wait, Within, Work } from './task.ts';
