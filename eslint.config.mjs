@@ -25,6 +25,7 @@ const CORE_PARTS = {
   planks: ['units', 'figures', 'room', 'coverings', 'flat'],
   heights: ['units', 'room', 'coverings', 'flat'],
   schedule: ['units'],
+  bill: ['units'],
   under: ['units', 'room', 'coverings', 'heights'],
   setout: ['units', 'room', 'coverings', 'air', 'levelling'],
   verdict: [

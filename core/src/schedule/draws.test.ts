@@ -104,3 +104,21 @@ test('a band keeps its own tenths: half of the draws end by its middle, nine of 
   expect(by(22)).toBeGreaterThan(0.87);
   expect(by(22)).toBeLessThan(0.95);
 });
+
+test('what may come beside: the money to keep ready is of the same draws as the date', () => {
+  // By all eight cases of three surprises: half cost up to 96, eight of ten up to 420, nineteen of twenty up to 1246.
+  const names = ['rot', 'laboratory', 'visit'] as const;
+  const job: Job = {
+    ...ONE,
+    tasks: [...names.map((key) => work(key, 4)), work('lay', 2, [...names], { isLaying: true })],
+  };
+  const spreads: Record<string, Spread> = {
+    rot: { kind: 'surprise', share: 0.35 },
+    laboratory: { kind: 'surprise', share: 0.1 },
+    visit: { kind: 'surprise', share: 0.25 },
+  };
+  const { prepared, plan } = planned(job);
+  const prices = { rot: 42_000, laboratory: 115_000, visit: 9600 };
+  const { extraCents } = drawChances({ prepared, plan, spreads, prices, draws: 4000 });
+  expect([0.5, 0.8, 0.95].map((share) => quantile(extraCents, share))).toEqual([9600, 42_000, 124_600]);
+});

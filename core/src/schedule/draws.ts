@@ -17,6 +17,8 @@ export interface DrawAsk {
   prepared: Prepared;
   plan: Plan;
   spreads: Readonly<Record<string, Spread>>;
+  /** What a surprise costs where it is there, in cents. */
+  prices?: Readonly<Record<string, number>>;
   draws: number;
   seed?: number;
 }
@@ -25,6 +27,8 @@ export interface DrawAsk {
 export interface Chances {
   layingHalf: number[];
   endDay: number[];
+  /** What surprises cost together, cents: of the same draws as the dates. */
+  extraCents: number[];
   /** Share of draws in which the plan's own half day was kept. */
   kept: number;
 }
@@ -45,7 +49,7 @@ export const quantile = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.max(0, Math.ceil(share * sorted.length - 1e-9) - 1))]!;
 
 /** The plan gone through time and again with times as they may turn out, its order kept. The same ask draws the same. */
-export function drawChances({ prepared, plan, spreads, draws, seed = 1 }: DrawAsk): Chances {
+export function drawChances({ prepared, plan, spreads, prices = {}, draws, seed = 1 }: DrawAsk): Chances {
   const { tasks, job } = prepared;
   const draw = seeded(seed);
   const normal = () => Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw());
@@ -57,15 +61,19 @@ export function drawChances({ prepared, plan, spreads, draws, seed = 1 }: DrawAs
       return one.from - other.from || one.to - other.to || a - b;
     });
   const planned = reachedBy(job, plan).layingHalf;
-  const chances: Chances = { layingHalf: [], endDay: [], kept: 0 };
+  const chances: Chances = { layingHalf: [], endDay: [], extraCents: [], kept: 0 };
   for (let i = 0; i < draws; i++) {
     const [ofJob, ofWeather, ofTable] = [normal(), normal(), draw()];
     const rooms = new Map<string, number>();
+    let extra = 0;
     const times = tasks.map((task): number => {
       const own = normal();
       const there = draw();
       const spread = spreads[task.key];
-      if (spread?.kind === 'surprise' && there >= spread.share) return 0;
+      if (spread?.kind === 'surprise') {
+        if (there >= spread.share) return 0;
+        extra += prices[task.key] ?? 0;
+      }
       if (spread?.kind === 'table')
         return spread.quarters[Math.min(spread.quarters.length - 1, Math.floor(ofTable * spread.quarters.length))]!;
       if (spread?.kind === 'band') {
@@ -86,10 +94,12 @@ export function drawChances({ prepared, plan, spreads, draws, seed = 1 }: DrawAs
       : { layingHalf: 2 * job.calendar.dates.length, endDay: job.calendar.dates.length };
     chances.layingHalf.push(reached.layingHalf);
     chances.endDay.push(reached.endDay);
+    chances.extraCents.push(extra);
     if (reached.layingHalf <= planned) chances.kept += 1 / draws;
   }
   chances.layingHalf.sort((a, b) => a - b);
   chances.endDay.sort((a, b) => a - b);
+  chances.extraCents.sort((a, b) => a - b);
   return chances;
 }
 

@@ -1,0 +1,3 @@
+export { hireOf, type HireRate, type HireStretch, isBoughtCheaper } from './hire.ts';
+export { type Cents, type Milli, milli, type NetLine, parted, priced, totalOf, wholeOf, withMargin } from './money.ts';
+export { type Need, packsFor, type Pool, poolsOf, type Product } from './packs.ts';
