@@ -27,6 +27,7 @@ for (const name of [
   'under',
   'setout',
   'setout-table',
+  'schedule',
   'api',
   'redraw',
   'drag',

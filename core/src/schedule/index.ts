@@ -6,5 +6,6 @@ export { checkPlan, type Fault } from './check-plan.ts';
 export { type Scheduled, type ScheduleAsk, schedule } from './improve.ts';
 export { compareReached, reachedBy, type Reached } from './objective.ts';
 export { prepare, type Prepared } from './prepared.ts';
+export { type Reason, reasonChain } from './reasons.ts';
 export { placeAll } from './serial.ts';
 export type { Job as ScheduleJob, NoPlan, Placed, Plan as SchedulePlan, Task, Wait, Within, Work } from './task.ts';

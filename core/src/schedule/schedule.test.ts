@@ -4,6 +4,7 @@ import { checkPlan } from './check-plan.ts';
 import { schedule, type Scheduled } from './improve.ts';
 import { inventedJob, wait, weekdays, work } from './invented-jobs.ts';
 import { prepare, type Prepared } from './prepared.ts';
+import { reasonChain } from './reasons.ts';
 import { placeAll } from './serial.ts';
 import type { Job, NoPlan, Plan, Task, Within } from './task.ts';
 
@@ -175,4 +176,25 @@ test('where there is no order it says why: a circle, a name that is none, what n
       ),
     ),
   ).toEqual({ why: 'within', key: 'c', of: 'a' });
+});
+
+test('why it is laid when it is: from the first cause on, each with what it waited for', () => {
+  const job = alone(POUR, SOON);
+  const { plan } = planned(job);
+  const chain = reasonChain(ready(job), plan);
+  expect(chain.map(({ key, waitedFor }) => [key, waitedFor])).toEqual([
+    ['prime', null],
+    ['dry', 'after'],
+    ['pour', 'after'],
+    ['cure', 'after'],
+    ['read', 'after'],
+    ['lay', 'after'],
+  ]);
+  // Read until three on Tuesday, laid on Wednesday at eight.
+  expect(chain.at(-1)!.idle).toBe(17 * 4);
+  const two = alone([work('first', 3), work('second', 3, [], { isLaying: true, notBefore: 33 })]);
+  expect(reasonChain(ready(two), planned(two).plan).map(({ key, waitedFor }) => [key, waitedFor])).toEqual([
+    ['first', null],
+    ['second', 'people'],
+  ]);
 });

@@ -12,16 +12,19 @@ export function placeAll(prepared: Prepared, rank: readonly number[]): Plan | No
   const placed: (Placed | undefined)[] = tasks.map(() => undefined);
   const first = groups.map((group) => Math.min(...group.map((k) => rank[k]!)));
   const waiting = new Set([...groups.keys()].sort((a, b) => first[a]! - first[b]!));
-  const isFree = (group: number) =>
-    groups[group]!.every((k) => before[k]!.every((b) => groupOf[b] === group || placed[b] !== undefined));
+  /** Groups that each still waits for. */
+  const left = groups.map(
+    (group, g) => new Set(group.flatMap((k) => before[k]!.flatMap((b) => (groupOf[b] === g ? [] : [groupOf[b]!])))),
+  );
   while (waiting.size > 0) {
     let failed: NoPlan | null = null;
     let isPlaced = false;
     for (const group of waiting) {
-      if (!isFree(group)) continue;
+      if (left[group]!.size > 0) continue;
       const answer = placeGroup(prepared, board, groups[group]!, placed, rank);
       if (answer === null) {
         waiting.delete(group);
+        for (const other of left) other.delete(group);
         isPlaced = true;
         break;
       }
