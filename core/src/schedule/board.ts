@@ -45,7 +45,12 @@ export function openBoard(job: Job, shutMore: (work: Work) => number): Board {
   const lane = (): Lane => new Int16Array(quarters);
   const people = lane();
   const works = job.tasks.filter(isWork);
-  const named = [...works.flatMap(({ room }) => (room === null ? [] : [room])), ...Object.values(job.ways).flat(2)];
+  const { shut: shutYet = [], held: heldYet = [] } = job.standing ?? {};
+  const named = [
+    ...works.flatMap(({ room }) => (room === null ? [] : [room])),
+    ...Object.values(job.ways).flat(2),
+    ...shutYet.map(({ room }) => room),
+  ];
   const shuts = new Map([...new Set(named)].map((name) => [name, lane()] as const));
   const rooms = new Map(
     [...shuts].map(([name, shut]): [string, Room] => [
@@ -60,8 +65,11 @@ export function openBoard(job: Job, shutMore: (work: Work) => number): Board {
   );
   const machines = new Map(Object.entries(job.machines).map(([name, most]) => [name, { lane: lane(), most }] as const));
   const holdings = new Map<string, Holding>();
-  for (const { what } of works.flatMap(({ holds }) => holds))
+  for (const { what } of [...works.flatMap(({ holds }) => holds), ...heldYet])
     holdings.set(what, { most: job.holdings[what] ?? 1, changes: [] });
+  // What stands already is never wound back.
+  for (const { room, to } of shutYet) shuts.get(room)!.fill(1, 0, Math.min(to, quarters));
+  for (const { what } of heldYet) holdings.get(what)!.changes.push({ at: 0, by: 1 });
   const needs = new Map(
     works.map((work): [string, Needs] => [
       work.key,

@@ -7,5 +7,6 @@ export { type Scheduled, type ScheduleAsk, schedule } from './improve.ts';
 export { compareReached, reachedBy, type Reached } from './objective.ts';
 export { prepare, type Prepared } from './prepared.ts';
 export { type Reason, reasonChain } from './reasons.ts';
+export { lateIn, restOf, type UnderWay } from './replan.ts';
 export { placeAll } from './serial.ts';
 export type { Job as ScheduleJob, NoPlan, Placed, Plan as SchedulePlan, Task, Wait, Within, Work } from './task.ts';

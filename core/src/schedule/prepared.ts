@@ -84,6 +84,7 @@ export function prepare(job: Job): Prepared | NoPlan {
     .filter((all) => all.length > 0);
   const groupOf = tasks.map((_, k) => groups.findIndex((all) => all.includes(k)));
   const freedBy = new Map<string, string[]>();
+  for (const { what, until } of job.standing?.held ?? []) freedBy.set(until, [...(freedBy.get(until) ?? []), what]);
   for (const task of tasks)
     if (isWork(task))
       for (const { what, until } of task.holds) freedBy.set(until, [...(freedBy.get(until) ?? []), what]);

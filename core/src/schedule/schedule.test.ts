@@ -5,6 +5,7 @@ import { schedule, type Scheduled } from './improve.ts';
 import { inventedJob, wait, weekdays, work } from './invented-jobs.ts';
 import { prepare, type Prepared } from './prepared.ts';
 import { reasonChain } from './reasons.ts';
+import { lateIn, restOf } from './replan.ts';
 import { placeAll } from './serial.ts';
 import type { Job, NoPlan, Plan, Task, Within } from './task.ts';
 
@@ -197,4 +198,59 @@ test('why it is laid when it is: from the first cause on, each with what it wait
     ['first', null],
     ['second', 'people'],
   ]);
+});
+
+test('planned anew from what is ticked: done keeps its time, a cure runs on, begun work its rest, and nothing begins before now', () => {
+  const job = alone(POUR, SOON);
+  const at = (utc: string) => quarterAt(ONE, utc);
+  const done = new Map([
+    ['prime', { from: at('2026-05-04T07:00:00Z'), to: at('2026-05-04T09:00:00Z') }],
+    ['dry', { from: at('2026-05-04T09:00:00Z'), to: at('2026-05-04T11:00:00Z') }],
+    ['pour', { from: at('2026-05-04T11:00:00Z'), to: at('2026-05-04T14:00:00Z') }],
+  ]);
+  const now = at('2026-05-05T07:00:00Z');
+  const { plan } = planned(restOf(job, { done, begun: new Map(), now }));
+  // An hour later than planned: Tuesday's reading does not fit before three any more.
+  expect([...plan.keys()].sort()).toEqual(['cure', 'lay', 'read']);
+  expect(local(plan, 'cure')).toBe('2026-05-04T14:00:00.000Z');
+  expect(local(plan, 'read')).toBe('2026-05-06T07:00:00.000Z');
+  expect(local(plan, 'lay')).toBe('2026-05-06T08:00:00.000Z');
+  const half = restOf(job, {
+    done: new Map([...done, ['cure', { from: 0, to: now }], ['read', { from: now, to: now + 4 }]]),
+    begun: new Map([['lay', { leftQuarters: 6 }]]),
+    now: now + 8,
+  });
+  expect(planned(half).plan.get('lay')).toEqual({ from: now + 8, to: now + 14 });
+  // Primed on Monday, nothing poured by Wednesday: it is too late, and said.
+  const late = restOf(job, {
+    done: new Map([['prime', done.get('prime')!]]),
+    begun: new Map(),
+    now: at('2026-05-06T07:00:00Z'),
+  });
+  expect(lateIn(late, planned(late).plan)).toEqual(['pour']);
+  expect(lateIn(half, planned(half).plan)).toEqual([]);
+});
+
+test('what was poured yesterday shuts its room today, and a toilet that is out stays out until it is back', () => {
+  const job = alone(
+    [
+      work('pour', 2, [], { room: 'hall', unbroken: true, shutUntil: 'walk' }),
+      wait('walk', 30, ['pour']),
+      work('shelves', 1, [], { room: 'store' }),
+      work('out', 1, [], { room: 'bath', holds: [{ what: 'toilet', until: 'in' }] }),
+      work('in', 1, ['out'], { room: 'bath' }),
+      work('other-out', 1, [], { room: 'second', holds: [{ what: 'toilet', until: 'other-in' }] }),
+      work('other-in', 1, ['other-out'], { room: 'second' }),
+    ],
+    [],
+    { people: 3, ways: { store: [['hall']] }, holdings: { toilet: 1 } },
+  );
+  const done = new Map([
+    ['pour', { from: 32, to: 40 }],
+    ['out', { from: 32, to: 36 }],
+  ]);
+  const rest = restOf(job, { done, begun: new Map(), now: 44 });
+  const { plan } = planned(rest);
+  expect(plan.get('shelves')!.from).toBeGreaterThanOrEqual(40 + 120);
+  expect(plan.get('other-out')!.from).toBeGreaterThanOrEqual(plan.get('in')!.to);
 });

@@ -44,6 +44,13 @@ export interface Within {
   quarters: number;
 }
 
+/** What stands from work that is done: rooms that are shut yet, what is held, and what has to begin by when. */
+export interface Standing {
+  shut: readonly { room: string; to: number }[];
+  held: readonly { what: string; until: string }[];
+  deadlines: readonly { key: string; by: number }[];
+}
+
 export interface Job {
   tasks: readonly Task[];
   within: readonly Within[];
@@ -55,6 +62,7 @@ export interface Job {
   trades: Readonly<Record<string, Calendar>>;
   /** Ways into each room from outside: each a list of rooms that have to be open. A room that is not named is entered from outside. */
   ways: Readonly<Record<string, readonly (readonly string[])[]>>;
+  standing?: Standing;
 }
 
 /** Where a task lies: first quarter, and the first after it. */
