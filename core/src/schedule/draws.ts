@@ -1,8 +1,9 @@
 import { seeded } from '../units/index.ts';
-import { linksOf, type Link } from './links.ts';
+import { linksOf } from './links.ts';
 import { reachedBy } from './objective.ts';
 import type { Prepared } from './prepared.ts';
-import { calendarFor, endOfWork, isWork, type Placed, type Plan } from './task.ts';
+import { goneThrough, inOrder } from './along.ts';
+import { isWork, type Plan } from './task.ts';
 
 /** How a task's time may turn out, where it is not what works usually do. */
 export type Spread =
@@ -41,8 +42,6 @@ const Z90 = 1.2815515655446004;
 /** Rooms dry alike by so much of the job's chance, and apart by so much of their own. */
 const JOB_SHARE = 0.8;
 const ROOM_SHARE = 0.6;
-/** So often a step is begun later in one draw for the sake of what has to come soon after it. */
-const LATER_MOST = 12;
 
 /** Of sorted numbers the one that a share of them does not exceed. */
 export const quantile = (sorted: readonly number[], share: number): number =>
@@ -54,12 +53,7 @@ export function drawChances({ prepared, plan, spreads, prices = {}, draws, seed 
   const draw = seeded(seed);
   const normal = () => Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw());
   const links = linksOf(prepared, plan);
-  const order = tasks
-    .map((_, k) => k)
-    .sort((a, b) => {
-      const [one, other] = [plan.get(tasks[a]!.key)!, plan.get(tasks[b]!.key)!];
-      return one.from - other.from || one.to - other.to || a - b;
-    });
+  const order = inOrder(prepared, plan);
   const planned = reachedBy(job, plan).layingHalf;
   const chances: Chances = { layingHalf: [], endDay: [], extraCents: [], kept: 0 };
   for (let i = 0; i < draws; i++) {
@@ -102,53 +96,3 @@ export function drawChances({ prepared, plan, spreads, prices = {}, draws, seed 
   chances.extraCents.sort((a, b) => a - b);
   return chances;
 }
-
-/** Everything in the plan's order with other times; a step is begun later rather than let what has to follow it soon come late. Null where the calendar ends before. */
-function goneThrough(
-  { tasks, job, at, before }: Prepared,
-  order: readonly number[],
-  links: readonly (readonly Link[])[],
-  times: readonly number[],
-): Plan | null {
-  const least = new Array<number>(tasks.length).fill(0);
-  const placed: Placed[] = [];
-  for (let tries = 0; tries < LATER_MOST; tries++) {
-    for (const k of order) {
-      const task = tasks[k]!;
-      let from = Math.max(0, task.notBefore ?? 0, least[k]!, ...links[k]!.map((link) => placed[link.from]?.to ?? 0));
-      if (!isWork(task) || times[k] === 0) {
-        placed[k] = { from, to: from + times[k]! };
-        continue;
-      }
-      const calendar = calendarFor(job, task);
-      // What was drawn longer than a day is not asked to end on it.
-      const work = { ...task, quarters: times[k]! };
-      let to: number | null = null;
-      for (let day = 0; to === null; day++) {
-        from = calendar.nextOpen[Math.min(from, calendar.quarters)]!;
-        if (from >= calendar.quarters) return null;
-        to = endOfWork(calendar, day > DAYS_TRIED ? { ...work, unbroken: false } : work, from);
-        if (to === null && !work.unbroken) return null;
-        if (to === null) while (from < calendar.quarters && calendar.dayOf[from] === calendar.dayOf[from + 1]) from++;
-        if (to === null) from++;
-      }
-      placed[k] = { from, to };
-    }
-    const late = job.within.filter(
-      ({ key, of, quarters }) => placed[at.get(key)!]!.from > placed[at.get(of)!]!.to + quarters,
-    );
-    if (late.length === 0) break;
-    for (const { key, of, quarters } of late) {
-      const by = placed[at.get(key)!]!.from - quarters - placed[at.get(of)!]!.to;
-      for (const k of worksBefore(at.get(of)!)) least[k] = Math.max(least[k]!, placed[k]!.from + by);
-    }
-  }
-  return new Map(tasks.map(({ key }, k) => [key, placed[k]!]));
-
-  function worksBefore(k: number): number[] {
-    return isWork(tasks[k]!) ? [k] : before[k]!.flatMap(worksBefore);
-  }
-}
-
-/** Days on which an unbroken work is tried before it is let run over a night. */
-const DAYS_TRIED = 10;
