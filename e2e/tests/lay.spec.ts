@@ -266,3 +266,31 @@ test('boxes are counted over all rooms of the job that take the covering', async
   await expect(page.getByTestId('job-boxes')).toContainText(/Landing: \d+ planks/);
   await accessible(page);
 });
+
+test('what is set aside while it is laid is reckoned with in the rooms to come', ONCE, async ({ page }) => {
+  await coveredBy(running.url, 'demo-landing', 'shipped-laminate');
+  await lay(page, 'demo-landing');
+  await button(page, 'Boxes').click();
+  const form = page.getByTestId('box-form');
+  await form.getByRole('textbox', { name: /^Batch number/ }).fill('K 77');
+  await form.getByRole('button', { name: 'Record the boxes' }).click();
+  await expect(page.getByTestId('box-clock')).toBeVisible();
+  await button(page, /^Damaged planks/).click();
+  await expect(page.getByTestId('spare-seen')).toHaveCount(0);
+  await page.getByRole('textbox', { name: /^Planks set aside/ }).fill('3');
+  await button(page, 'Set them aside').click();
+  await expect(page.getByText(/^3 planks of batch K 77/)).toBeVisible();
+  await button(page, 'Cut').click();
+  // The next row is in hand once the one before is known to lie.
+  for (let row = 1; row <= 10; row++) {
+    await expect(page.getByTestId('piece')).toContainText(new RegExp(`row ${row} of`), LONG);
+    await button(page, `Row ${row} is laid`).click();
+  }
+  await expect(page.getByTestId('piece')).toContainText(/row 11 of/, LONG);
+  await button(page, 'Boxes').click();
+  await expect(page.getByTestId('spare-seen')).toContainText(/Laid so far: \d+ planks, and 3 set aside, \d+ %/, LONG);
+  await button(page, /^Reckon with \d+ % in this job/).click();
+  await expect(page.getByTestId('spare-seen')).not.toContainText('reckoned at 3 %');
+  await expect(button(page, /^Reckon with/)).toHaveCount(0);
+  await accessible(page);
+});

@@ -1,7 +1,7 @@
 import { airHistory } from '../air/index.ts';
 import { boxClock } from './box-clock.ts';
 import type { PlankBoxes } from './facts.ts';
-import { stockLeft } from './stock-left.ts';
+import { spareSeen, stockLeft } from './stock-left.ts';
 
 const BANDS = { airMinC: 15, airMaxC: 28, airMinRh: 35, airMaxRh: 70 };
 const at = (hour: number) => new Date(Date.UTC(2026, 4, 4) + hour * 3_600_000).toISOString();
@@ -56,4 +56,11 @@ test('a short batch is seen in the row in which it runs out', () => {
     rowsCovered: 11,
   });
   expect(stockLeft({ bought: 60, damaged: 0, used: 12 }, rows).rowsCovered).toBe(12);
+});
+
+test('spare planks by what was set aside so far: to the whole percent upwards, and not before twenty planks lie', () => {
+  expect(spareSeen({ used: 19, damaged: 3 })).toBeNull();
+  expect(spareSeen({ used: 20, damaged: 0 })).toBe(0);
+  expect(spareSeen({ used: 40, damaged: 1 })).toBe(3);
+  expect(spareSeen({ used: 50, damaged: 2 })).toBe(4);
 });

@@ -53,5 +53,5 @@ export type { MixedLength } from './mixed-row.ts';
 export { faceDown, notchFor, type Notch, pipeHole, type PipeHole, type StandingPipe } from './notches.ts';
 export { type PlainWay, plainWay } from './plain-way.ts';
 export { type ChalkLine, chalkLine, type RowLine, rowTable } from './row-table.ts';
-export { stockLeft, type StockLeft } from './stock-left.ts';
+export { spareSeen, stockLeft, type StockLeft } from './stock-left.ts';
 export { tiltedMm, type WayIn, wayIn, type WaysAllowed, waysAllowed } from './way-in.ts';

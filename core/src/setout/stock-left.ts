@@ -12,6 +12,15 @@ export interface StockLeft {
   rowsCovered: number;
 }
 
+/** Fewer planks say nothing of how many go wrong. */
+const SAID_FROM = 20;
+
+/**
+ * The spare planks that what was laid so far asks for, percent: planks set aside against those that lie, rounded up to the whole. Null while too few lie to say.
+ */
+export const spareSeen = ({ used, damaged }: Pick<StockLeft, 'used' | 'damaged'>): number | null =>
+  used < SAID_FROM ? null : Math.max(0, Math.ceil((100 * damaged) / used - 1e-9));
+
 /**
  * How far the planks at hand go. `rows` gives the planks of each row still to lay that are opened in it, in the order of laying; those cut from planks opened
  * before ask for none.

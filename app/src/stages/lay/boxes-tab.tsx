@@ -146,7 +146,7 @@ export function BoxesTab({
             <CheckForm shown={shown} batch={batch} />
           </Fold>
         ))}
-        <DamagedFold shown={shown} planksDamaged={state?.planksDamaged ?? 0} />
+        <DamagedFold shown={shown} planksDamaged={state?.planksDamaged ?? 0} stock={plan?.stock ?? null} />
         <Words size="small">
           Hours count only while the air is within the card’s range and somebody reads it, on Damp. They begin anew when
           it leaves the range. Keep boxes flat on battens, closed unless the sheet says otherwise, and carry the planks
