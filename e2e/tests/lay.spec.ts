@@ -158,7 +158,7 @@ test('another start wall, a first row by hand, a bond: each is another plan, and
   await expect(page.getByText(/2.000 is out of range|2000 is out of range/)).toBeVisible();
   await width.fill('100');
   await width.press('Enter');
-  await expect(page.getByText(/First row 100 mm/)).toBeVisible(LONG);
+  await expect(page.getByText(/First row (.*, )?100 mm/)).toBeVisible(LONG);
   await button(page, 'Pattern').click();
   await page.getByRole('radio', { name: 'Half bond' }).click();
   await expect(count(page)).toHaveText(/by area not under/, LONG);
@@ -282,11 +282,11 @@ test('what is set aside while it is laid is reckoned with in the rooms to come',
   await expect(page.getByText(/^3 planks of batch K 77/)).toBeVisible();
   await button(page, 'Cut').click();
   // The next row is in hand once the one before is known to lie.
-  for (let row = 1; row <= 10; row++) {
+  for (let row = 1; row <= 7; row++) {
     await expect(page.getByTestId('piece')).toContainText(new RegExp(`row ${row} of`), LONG);
     await button(page, `Row ${row} is laid`).click();
   }
-  await expect(page.getByTestId('piece')).toContainText(/row 11 of/, LONG);
+  await expect(page.getByTestId('piece')).toContainText(/row 8 of/, LONG);
   await button(page, 'Boxes').click();
   await expect(page.getByTestId('spare-seen')).toContainText(/Laid so far: \d+ planks, and 3 set aside, \d+ %/, LONG);
   await button(page, /^Reckon with \d+ % in this job/).click();

@@ -1,6 +1,6 @@
 import { wallName, type PointMm } from '../room/index.ts';
 import type { Sayable } from '../said/index.ts';
-import { chalkLine, type FloorPlan } from '../setout/index.ts';
+import { chalkLine, rowTable, type FloorPlan } from '../setout/index.ts';
 import type { LayGround } from './lay-ground.ts';
 
 /** A line to snap, with how far either end lies from the start wall and from what lies across from it. */
@@ -30,11 +30,15 @@ function farAcross({ plan: { corners }, frame }: LayGround, u: number): number {
 /** Lines after these rows; where a bay of adhesive ends, or every few rows, and always after the first. */
 export function shownChalk(ground: LayGround, plan: FloorPlan, afterRows: readonly number[]): ShownChalk[] {
   const { frame, plank, set, startWall } = ground;
+  const table = rowTable(plan.strips, plan.rows.divisions);
   return afterRows.flatMap((afterRow): ShownChalk[] => {
     const line = chalkLine(plan.strips, frame, plank.widthMm, afterRow);
     if (!line) return [];
     const ends = [frame.to(line.from), frame.to(line.to)] as const;
-    const rows = plan.strips.filter(({ row }) => row === afterRow - 1).map(({ lowMm, highMm }) => highMm - lowMm);
+    // At its ends: a doorway is deeper than the row along its wall.
+    const rows = table
+      .filter(({ row }) => row === afterRow - 1)
+      .flatMap(({ leftWideMm, rightWideMm }) => [leftWideMm, rightWideMm]);
     return [
       {
         afterRow,

@@ -457,3 +457,16 @@ test('an opening laid through in which the floor has to be parted is told', () =
     1,
   );
 });
+
+test('the first row is told along its wall, and from the doorway where it is deeper there', () => {
+  const made = plan(set({ setOuts: chosen({ startWall: 0 }) }));
+  // The door lies in the start wall: the floor begins at its bar, which the row along the wall does not reach.
+  const [least, most] = made.edges.firstMm;
+  expect(most).toBeCloseTo(least, 3);
+  expect(made.firstMm).toBeGreaterThan(most + 10);
+  expect(made.chalk[0]!.rowMm[1]).toBeCloseTo(most, 3);
+  expect(made.chalk[0]!.fromStartMm[0]).toBeCloseTo(10 + most, 3);
+  const plain = plan(set({ setOuts: chosen({ startWall: 2 }) }, laminate, { openings: [] }));
+  expect(plain.edges.firstMm[0]).toBeCloseTo(plain.firstMm, 3);
+  expect(plain.edges.lastMm[1]).toBeCloseTo(plain.lastMm, 3);
+});

@@ -56,8 +56,11 @@ export interface LayPlan {
   /** The other rooms it runs on into, where they lie beside this one. */
   through: { name: string; corners: Polygon }[];
   plankMm: { lengthMm: number; widthMm: number };
+  /** Of the first row from the farthest edge of the floor, and of the last to it: in a doorway that is farther than along the wall. */
   firstMm: number;
   lastMm: number;
+  /** Along the walls: narrowest and widest at the ends of the first row and of the last. */
+  edges: { firstMm: [number, number]; lastMm: [number, number] };
   /** Widths a first row may have; empty where every width leaves some edge too narrow. */
   firstRows: [number, number][];
   isSingleRow: boolean;
@@ -156,6 +159,7 @@ function shownPlan(
   const areaM2 = floor.strips.reduce((sum, strip) => sum + strip.areaM2, 0);
   const glue = glueOf(ground, floor);
   const lastRow = Math.max(...floor.strips.map(({ row }) => row));
+  const table = rowTable(floor.strips, floor.rows.divisions);
   const after = glue
     ? glue.bays.map(({ fromRow, rows }) => fromRow + rows)
     : Array.from({ length: Math.floor(lastRow / CHALK_EVERY) }, (_, k) => 1 + (k + 1) * CHALK_EVERY);
@@ -168,10 +172,11 @@ function shownPlan(
     pattern,
     firstMm: floor.firstMm,
     lastMm: floor.lastMm,
+    edges: { firstMm: endsOf(table, 0), lastMm: endsOf(table, lastRow) },
     firstRows: floor.firsts.widths,
     isSingleRow: floor.firsts.isSingle,
     short: shortOf(ground, floor),
-    rows: rowTable(floor.strips, floor.rows.divisions),
+    rows: table,
     planks: floor.cuts.planks.length,
     least: floor.bound,
     waste: floor.waste,
@@ -206,6 +211,14 @@ function shownPlan(
   };
 }
 
+/** Narrowest and widest of a row at the ends of its strips, mm. */
+function endsOf(table: readonly RowLine[], row: number): [number, number] {
+  const wide = table
+    .filter((line) => line.row === row)
+    .flatMap(({ leftWideMm, rightWideMm }) => [leftWideMm, rightWideMm]);
+  return wide.length === 0 ? [0, 0] : [Math.min(...wide), Math.max(...wide)];
+}
+
 /** Which walls leave too narrow a row. */
 function shortOf({ set, plan, frame }: LayGround, { firsts }: FloorPlan): ShortEdge[] {
   return (firsts.best?.short ?? []).map((edge): ShortEdge => {
@@ -224,6 +237,7 @@ function herringbonePlan(ground: LayGround): LayPlan | null {
     pattern: 'herringbone',
     firstMm: 0,
     lastMm: 0,
+    edges: { firstMm: [0, 0], lastMm: [0, 0] },
     firstRows: [],
     isSingleRow: false,
     short: [],

@@ -78,7 +78,7 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
           {laid ? null : (
             <Fold
               title="First row"
-              aside={plan && !plan.herringbone ? sawn(plan.firstMm, room.units) : ''}
+              aside={plan && !plan.herringbone ? sawn(plan.edges.firstMm[0], room.units) : ''}
               memory={`lay-first/${room.id}`}
             >
               <Choice
@@ -116,6 +116,9 @@ export function ChoicesFolds({ shown, room, plan }: { shown: ShownRoom; room: Ro
                   label="Width of the first row"
                   onTaken={(firstMm) => changeSetOut(shown, 'Width of the first row', { firstMm })}
                 />
+              ) : null}
+              {plan && plan.firstMm - plan.edges.firstMm[1] > 1 ? (
+                <Words size="small">{`Widths here are counted from the farthest edge of the floor, in the doorway: along the wall the row is ${sawn(plan.firstMm - plan.edges.firstMm[1], room.units)} narrower.`}</Words>
               ) : null}
               {plan && plan.firstRows.length > 0 && !plan.isSingleRow ? (
                 <Words size="small">

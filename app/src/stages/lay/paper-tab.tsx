@@ -11,7 +11,7 @@ import { counted } from '../../ui/counted.ts';
 import { fetchPart } from '../../ui/fetch-part.ts';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
-import { sawn } from './lengths.ts';
+import { edgeRow, sawn } from './lengths.ts';
 import { isProved } from './use-lay-plan.ts';
 
 /** The set-out on paper for the saw and the wall, and as files anyone can open. */
@@ -33,7 +33,7 @@ export function PaperTab({ shown, room, plan }: { shown: ShownRoom; room: RoomFa
       ...(plan.herringbone
         ? []
         : [
-            `From ${say(plan.startWall.name)}, first row ${sawn(plan.firstMm, room.units)}, last row ${sawn(plan.lastMm, room.units)}`,
+            `From ${say(plan.startWall.name)}, first row ${edgeRow(plan.edges.firstMm, plan.firstMm, room.units)}; last row ${edgeRow(plan.edges.lastMm, plan.lastMm, room.units)}`,
           ]),
     ],
   };

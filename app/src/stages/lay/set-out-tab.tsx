@@ -18,7 +18,7 @@ import { FiguresFold } from '../figures-fold.tsx';
 import type { NamedFigure } from '../named-figure.ts';
 import { ChoicesFolds } from './choices-folds.tsx';
 import { Kept } from './kept.tsx';
-import { sawn } from './lengths.ts';
+import { edgeRow, sawn } from './lengths.ts';
 import { isProved, type LayPlanned } from './use-lay-plan.ts';
 
 const CompareFold = fetched(() => import('./compare-fold.tsx').then((part) => part.CompareFold));
@@ -171,12 +171,12 @@ function Count({ plan, planned, room }: { plan: LayPlan; planned: LayPlanned; ro
       ) : mixed ? (
         <Words>
           {`Of each length: ${mixed.used.map((one) => `${one.planks} of ${sawn(one.lengthMm, room.units)}`).join(', ')}. `}
-          {`First row ${sawn(plan.firstMm, room.units)}, last row ${sawn(plan.lastMm, room.units)}. About ${Math.max(1, Math.round(plan.minutes / 30) / 2)} h of laying and cutting for one.`}
+          {`First row ${edgeRow(plan.edges.firstMm, plan.firstMm, room.units)}; last row ${edgeRow(plan.edges.lastMm, plan.lastMm, room.units)}. About ${Math.max(1, Math.round(plan.minutes / 30) / 2)} h of laying and cutting for one.`}
         </Words>
       ) : (
         <Words>
           {`Beginning each row with the last off-cut takes ${plain.planks > planks ? plain.planks : plain.planks === planks ? 'as many' : `${plain.planks}, but`}${plain.broken > 0 ? `${plain.planks < planks ? ' ' : ' and '}brings joints too near in ${counted(plain.broken, 'row')}` : ''}. `}
-          {`First row ${sawn(plan.firstMm, room.units)}, last row ${sawn(plan.lastMm, room.units)}. About ${Math.max(1, Math.round(plan.minutes / 30) / 2)} h of laying and cutting for one.`}
+          {`First row ${edgeRow(plan.edges.firstMm, plan.firstMm, room.units)}; last row ${edgeRow(plan.edges.lastMm, plan.lastMm, room.units)}. About ${Math.max(1, Math.round(plan.minutes / 30) / 2)} h of laying and cutting for one.`}
         </Words>
       )}
       {plan.through.length > 0 ? (
