@@ -1,6 +1,6 @@
 import { BLANK_SHAPE, newFixture, type RoomFacts } from '../room/index.ts';
 import type { LaidRow, SetOut } from '../setout/index.ts';
-import { cardOf, chosen, drawnM2, laminate, plan, room, set } from './invented-lay.ts';
+import { cardOf, chosen, drawnM2, laminate, plan, set } from './invented-lay.ts';
 import { compareStarts, rulePrices } from './lay-compare.ts';
 import { planLaying } from './lay-plan.ts';
 
