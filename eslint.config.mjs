@@ -64,7 +64,7 @@ const CORE_PARTS = {
 /** Languages that every part speaks: how facts are stated, and how things are said. */
 const EVERYONES = ['fields', 'said'];
 /** What stands over the parts: which of them there are, and the runner that calls them. */
-const OVER_PARTS = ['kinds', 'assess'];
+const OVER_PARTS = ['kinds', 'assess', 'planning'];
 
 const coreRules = Object.entries(CORE_PARTS).map(([part, allowed]) => ({
   files: [`core/src/${part}/**/*.ts`],

@@ -1,6 +1,6 @@
 import { figuresOf } from '../figures/index.ts';
 import { boxesFor } from '../setout/index.ts';
-import { planLaying } from './lay-plan.ts';
+import { planLaying, type LayPlan } from './lay-plan.ts';
 import type { RoomSet } from './room-set.ts';
 
 /** Boxes of one covering over all rooms of a job that take it, so that all of it is of one batch. */
@@ -18,11 +18,19 @@ export interface BoxesOfJob {
 
 /** Boxes of every covering of a job; rooms whose planks come from a room beside them, and cards without a box, are left out. Planks of several lengths are bought by the room. */
 export function boxesOfJob(sets: readonly RoomSet[], tell: (share: number) => void = () => undefined): BoxesOfJob[] {
+  return boxesOver(
+    sets.map((set, k) => {
+      tell(k / sets.length);
+      return { set, plan: planLaying(set, { pace: 'live' }) };
+    }),
+  );
+}
+
+/** The same of rooms that are set out already. */
+export function boxesOver(laid: readonly { set: RoomSet; plan: LayPlan | null }[]): BoxesOfJob[] {
   const byCard = new Map<string, BoxesOfJob>();
-  sets.forEach((set, k) => {
-    tell(k / sets.length);
-    const plan = planLaying(set, { pace: 'live' });
-    if (!plan?.boxes || plan.mixed || plan.laidFrom) return;
+  for (const { set, plan } of laid) {
+    if (!plan?.boxes || plan.mixed || plan.laidFrom) continue;
     const { id, name } = set.card;
     const held = byCard.get(id) ?? {
       cardId: id,
@@ -40,9 +48,9 @@ export function boxesOfJob(sets: readonly RoomSet[], tell: (share: number) => vo
       apart: held.apart + plan.boxes.boxes,
       rooms: [...held.rooms, { roomId: set.room.id, name: set.room.name, planks: plan.planks }],
     });
-  });
+  }
   return [...byCard.values()].map((one) => {
-    const { room, figures } = sets.find((set) => set.card.id === one.cardId)!;
+    const { room, figures } = laid.find(({ set }) => set.card.id === one.cardId)!.set;
     const share = figuresOf(figures, room.units)('spare-pct') / 100;
     return {
       ...one,

@@ -36,7 +36,9 @@ export {
   MEMBRANE,
   METHOD,
   OUTER_WALLS,
+  SLAB_FINISH,
   SOURCE,
+  WAIT_H,
   WAY_OUT,
   WEATHERTIGHT,
 } from './questions.ts';

@@ -1,4 +1,5 @@
 import * as air from '../air/facts.ts';
+import * as bill from '../bill/facts.ts';
 import * as coverings from '../coverings/facts.ts';
 import * as damp from '../damp/facts.ts';
 import * as dampQuestions from '../damp/questions.ts';
@@ -11,9 +12,11 @@ import * as hazardQuestions from '../hazards/questions.ts';
 import * as job from '../job/facts.ts';
 import * as layers from '../layers/facts.ts';
 import * as levelling from '../levelling/facts.ts';
+import * as planning from '../planning/facts.ts';
 import * as record from '../record/facts.ts';
 import * as room from '../room/facts.ts';
 import * as scan from '../scan/facts.ts';
+import * as schedule from '../schedule/facts.ts';
 import * as setout from '../setout/facts.ts';
 import * as setoutQuestions from '../setout/questions.ts';
 import * as soundness from '../soundness/facts.ts';
@@ -43,6 +46,9 @@ export const STATED = {
   ...underCards,
   ...under,
   ...setout,
+  ...schedule,
+  ...planning,
+  ...bill,
 };
 
 /** Modules that ask questions. */

@@ -2,6 +2,7 @@ export { type Bay, pourPlan } from './bays.ts';
 export { type Certificate, certify } from './certificate.ts';
 export {
   compoundFigures,
+  type CompoundCard,
   type CompoundNeed,
   compoundsFor,
   compoundsOf,
@@ -29,6 +30,6 @@ export type { Refusal } from './refusal.ts';
 export { type RuleCost, ruleCosts } from './rule-costs.ts';
 export { highsModels, type OpenModel } from './solver.ts';
 export type { LevelTarget } from './targets.ts';
-export { type Way, type WayId, wayOf } from './way.ts';
+export { type CostLine, type Way, type WayId, wayOf } from './way.ts';
 export { type Programmed, programmedWay } from './ways.ts';
 export { CHALKED, CHOSEN_OF_WAYS, PLANE_CHOSEN, POUR_LEAST, type Rise, WAY_CHOSEN } from './facts.ts';

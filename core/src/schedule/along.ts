@@ -1,6 +1,7 @@
 import type { Link } from './links.ts';
 import type { Prepared } from './prepared.ts';
-import { calendarFor, endOfWork, isWork, type Placed, type Plan } from './task.ts';
+import type { Calendar } from './calendar.ts';
+import { calendarFor, endOfWork, isWork, type Placed, type Plan, type Work } from './task.ts';
 
 /** So often a step is begun later for the sake of what has to come soon after it. */
 const LATER_MOST = 12;
@@ -14,51 +15,77 @@ export const inOrder = ({ tasks }: Prepared, plan: Plan): number[] =>
       return one.from - other.from || one.to - other.to || a - b;
     });
 
+/** Where every task of a list lies: first quarters, and the first after each. */
+export interface Along {
+  from: Int32Array;
+  to: Int32Array;
+}
+
 /** Everything in the plan's order with other times; a step is begun later rather than let what has to follow it soon come late. Null where the calendar ends before. */
-export function goneThrough(
+export function timesAlong(
   { tasks, job, at, before }: Prepared,
   order: readonly number[],
   links: readonly (readonly Link[])[],
-  times: readonly number[],
-): Plan | null {
-  const least = new Array<number>(tasks.length).fill(0);
-  const placed: Placed[] = [];
+  times: ArrayLike<number>,
+): Along | null {
+  const count = tasks.length;
+  const [least, from, to] = [new Int32Array(count), new Int32Array(count), new Int32Array(count)];
+  const within = job.within.map(({ key, of, quarters }) => ({ key: at.get(key)!, of: at.get(of)!, quarters }));
   for (let tries = 0; tries < LATER_MOST; tries++) {
     for (const k of order) {
       const task = tasks[k]!;
-      let from = Math.max(0, task.notBefore ?? 0, least[k]!, ...links[k]!.map((link) => placed[link.from]?.to ?? 0));
+      let first = Math.max(task.notBefore ?? 0, least[k]!);
+      for (const link of links[k]!) if (to[link.from]! > first) first = to[link.from]!;
       if (!isWork(task) || times[k] === 0) {
-        placed[k] = { from, to: from + times[k]! };
+        from[k] = first;
+        to[k] = first + times[k]!;
         continue;
       }
-      const calendar = calendarFor(job, task);
-      // What was drawn longer than a day is not asked to end on it.
-      const work = { ...task, quarters: times[k]! };
-      let to: number | null = null;
-      for (let day = 0; to === null; day++) {
-        from = calendar.nextOpen[Math.min(from, calendar.quarters)]!;
-        if (from >= calendar.quarters) return null;
-        to = endOfWork(calendar, day > DAYS_TRIED ? { ...work, unbroken: false } : work, from);
-        if (to === null && !work.unbroken) return null;
-        if (to === null) while (from < calendar.quarters && calendar.dayOf[from] === calendar.dayOf[from + 1]) from++;
-        if (to === null) from++;
-      }
-      placed[k] = { from, to };
+      const place = placeFrom(calendarFor(job, task), task, times[k]!, first);
+      if (!place) return null;
+      from[k] = place.from;
+      to[k] = place.to;
     }
-    const late = job.within.filter(
-      ({ key, of, quarters }) => placed[at.get(key)!]!.from > placed[at.get(of)!]!.to + quarters,
-    );
-    if (late.length === 0) break;
-    for (const { key, of, quarters } of late) {
-      const by = placed[at.get(key)!]!.from - quarters - placed[at.get(of)!]!.to;
-      for (const k of worksBefore(at.get(of)!)) least[k] = Math.max(least[k]!, placed[k]!.from + by);
+    let isLate = false;
+    for (const { key, of, quarters } of within) {
+      const by = from[key]! - quarters - to[of]!;
+      if (by <= 0) continue;
+      isLate = true;
+      for (const k of worksBefore(of)) least[k] = Math.max(least[k]!, from[k]! + by);
     }
+    if (!isLate) break;
   }
-  return new Map(tasks.map(({ key }, k) => [key, placed[k]!]));
+  return { from, to };
 
   function worksBefore(k: number): number[] {
     return isWork(tasks[k]!) ? [k] : before[k]!.flatMap(worksBefore);
   }
+}
+
+/** The first place of a work of so many quarters; what was drawn longer than a day is not asked to end on it. */
+function placeFrom(calendar: Calendar, task: Work, quarters: number, first: number): Placed | null {
+  const work = { ...task, quarters };
+  let from = first;
+  for (let day = 0; ; day++) {
+    from = calendar.nextOpen[Math.min(from, calendar.quarters)]!;
+    if (from >= calendar.quarters) return null;
+    const to = endOfWork(calendar, day > DAYS_TRIED ? { ...work, unbroken: false } : work, from);
+    if (to !== null) return { from, to };
+    if (!work.unbroken) return null;
+    while (from < calendar.quarters && calendar.dayOf[from] === calendar.dayOf[from + 1]) from++;
+    from++;
+  }
+}
+
+/** The same as a plan, by keys. */
+export function goneThrough(
+  prepared: Prepared,
+  order: readonly number[],
+  links: readonly (readonly Link[])[],
+  times: ArrayLike<number>,
+): Plan | null {
+  const gone = timesAlong(prepared, order, links, times);
+  return gone && new Map(prepared.tasks.map(({ key }, k) => [key, { from: gone.from[k]!, to: gone.to[k]! }]));
 }
 
 /** Days on which an unbroken work is tried before it is let run over a night. */

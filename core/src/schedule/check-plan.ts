@@ -47,19 +47,52 @@ export function checkPlan(job: Job, plan: Plan): Fault[] {
     if (placeOf(key).from > placeOf(of).to + quarters) fault('late', key, placeOf(key).from);
   const works = job.tasks.filter(isWork);
   const end = Math.max(0, ...works.map(({ key }) => placeOf(key).to));
-  for (let q = 0; q < end; q++) atQuarter(job, works, plan, q, fault);
+  // Who is at work, which rooms are shut and what is held, as each begins and ends.
+  const on = during(works.map((work) => ({ one: work, ...placeOf(work.key) })));
+  const shut = during(
+    works.flatMap((work) =>
+      work.room !== null && work.shutUntil !== null
+        ? [{ one: work, from: placeOf(work.key).from, to: placeOf(work.shutUntil).to }]
+        : [],
+    ),
+  );
+  const held = during(
+    works.flatMap(({ key, holds }) =>
+      holds.map(({ what, until }) => ({ one: what, from: placeOf(key).from, to: placeOf(until).to })),
+    ),
+  );
+  for (let q = 0; q < end; q++) atQuarter(job, { on: on(q), shut: shut(q), held: held(q) }, q, fault);
   return faults;
+}
+
+/** What lies at a quarter, asked for one quarter after another. */
+function during<T>(all: readonly { one: T; from: number; to: number }[]): (quarter: number) => readonly T[] {
+  const coming = [...all].sort((a, b) => a.from - b.from);
+  let [next, here] = [0, [] as { one: T; from: number; to: number }[]];
+  return (quarter) => {
+    if (here.some(({ to }) => to <= quarter)) here = here.filter(({ to }) => to > quarter);
+    while (next < coming.length && coming[next]!.from <= quarter) {
+      if (coming[next]!.to > quarter) here = [...here, coming[next]!];
+      next++;
+    }
+    return here.map(({ one }) => one);
+  };
+}
+
+interface Here {
+  on: readonly Work[];
+  /** Works that keep their rooms shut. */
+  shut: readonly Work[];
+  held: readonly string[];
 }
 
 function atQuarter(
   job: Job,
-  works: readonly Work[],
-  plan: Plan,
+  { on, shut: shutting, held }: Here,
   q: number,
   fault: (what: Fault['what'], key: string, quarter: number) => void,
 ): void {
-  const placeOf = (key: string) => plan.get(key)!;
-  const on = works.filter(({ key }) => placeOf(key).from <= q && q < placeOf(key).to);
+  if (on.length === 0 && held.length === 0) return;
   const atWork = on.filter((work) => calendarFor(job, work).isOpen[q]);
   let people = 0;
   for (const work of atWork) if (work.trade === null) people += work.people;
@@ -70,17 +103,12 @@ function atQuarter(
     if (count > (job.machines[name] ?? 0)) fault('machine', name, q);
   for (const [room, count] of times(on.flatMap(({ room: name }) => (name === null ? [] : [name]))))
     if (count > 1) fault('room', room, q);
-  const shut = new Map<string, string>();
-  for (const { key, room, shutUntil } of works)
-    if (room !== null && shutUntil !== null && placeOf(key).from <= q && q < placeOf(shutUntil).to) shut.set(room, key);
+  const shut = new Map(shutting.map(({ room, key }) => [room!, key]));
   for (const { key, room } of on) if (room !== null && shut.has(room) && shut.get(room) !== key) fault('shut', key, q);
   for (const { key, room } of atWork) {
     const ways = room === null ? undefined : job.ways[room];
     if (ways && ways.length > 0 && !ways.some((way) => way.every((through) => !shut.has(through))))
       fault('way', key, q);
   }
-  const held = works.flatMap(({ key, holds }) =>
-    holds.flatMap(({ what, until }) => (placeOf(key).from <= q && q < placeOf(until).to ? [what] : [])),
-  );
   for (const [what, count] of times(held)) if (count > (job.holdings[what] ?? 1)) fault('held', what, q);
 }

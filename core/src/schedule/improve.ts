@@ -4,11 +4,16 @@ import type { Prepared } from './prepared.ts';
 import { placeAll } from './serial.ts';
 import { isWork, type NoPlan, type Plan } from './task.ts';
 
-export interface Scheduled {
+/** A plan with what it reaches, and the order by which it was made: what it is planned anew from. */
+export interface Ordered {
   plan: Plan;
   reached: Reached;
-  /** Keys in the order by which it was made: what it is planned anew from. */
   order: string[];
+}
+
+export interface Scheduled extends Ordered {
+  /** The best few that were found, the best first. */
+  best: Ordered[];
   /** Plans that were made, the same for the same ask. */
   tries: number;
 }
@@ -27,6 +32,8 @@ export interface ScheduleAsk {
 
 /** So many tries without a better plan end the search where the bound is met. */
 const PATIENCE = 60;
+/** So many of the best are kept: the one with the best chances is not always the earliest. */
+const BEST_KEPT = 10;
 
 /** The earliest plan that was found: from a few first orders, one task, a late one or a room being moved forward time and again. */
 export function schedule(ask: ScheduleAsk): Scheduled | NoPlan {
@@ -34,6 +41,7 @@ export function schedule(ask: ScheduleAsk): Scheduled | NoPlan {
   const { tasks, job } = prepared;
   const draw = seeded(seed);
   let best: { order: number[]; plan: Plan; reached: Reached } | null = null;
+  const found: { order: readonly number[]; plan: Plan; reached: Reached }[] = [];
   let failed: NoPlan | null = null;
   let made = 0;
   const attempt = (order: readonly number[]): boolean => {
@@ -46,6 +54,7 @@ export function schedule(ask: ScheduleAsk): Scheduled | NoPlan {
       return false;
     }
     const reached = reachedBy(job, plan);
+    keep(found, { order, plan, reached });
     const isBetter = !best || compareReached(reached, best.reached) < 0;
     if (isBetter || (best && compareReached(reached, best.reached) === 0)) best = { order: [...order], plan, reached };
     return isBetter;
@@ -62,7 +71,25 @@ export function schedule(ask: ScheduleAsk): Scheduled | NoPlan {
   }
   if (!best) return failed ?? { why: 'never', key: tasks[0]?.key ?? '' };
   const { plan, reached, order } = best as { order: number[]; plan: Plan; reached: Reached };
-  return { plan, reached, order: order.map((k) => tasks[k]!.key), tries: made };
+  const keysOf = (all: readonly number[]) => all.map((k) => tasks[k]!.key);
+  return {
+    plan,
+    reached,
+    order: keysOf(order),
+    best: found.map((one) => ({ ...one, order: keysOf(one.order) })),
+    tries: made,
+  };
+}
+
+/** Keeps a plan among the best few, in their order; one that places everything as another does is kept once. */
+function keep<T extends { plan: Plan; reached: Reached }>(found: T[], one: T): void {
+  const last = found.at(-1);
+  if (found.length >= BEST_KEPT && last && compareReached(one.reached, last.reached) >= 0) return;
+  const isSame = ({ plan }: T) => [...plan].every(([key, { from }]) => one.plan.get(key)!.from === from);
+  if (found.some((other) => compareReached(other.reached, one.reached) === 0 && isSame(other))) return;
+  const place = found.findIndex((other) => compareReached(one.reached, other.reached) < 0);
+  found.splice(place < 0 ? found.length : place, 0, one);
+  if (found.length > BEST_KEPT) found.pop();
 }
 
 /** Orders to begin with: what was planned before, the longest way to go first, as tasks follow, most work first, and each room brought forward. */

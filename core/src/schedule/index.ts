@@ -3,11 +3,13 @@ export { type Calendar, type CalendarAsk, calendarOf, momentOf, quarterAt, type 
 export { type Chances, type DrawAsk, drawChances, quantile, type Spread } from './draws.ts';
 export { type Link, type LinkKind, linksOf } from './links.ts';
 export { checkPlan, type Fault } from './check-plan.ts';
-export { type Scheduled, type ScheduleAsk, schedule } from './improve.ts';
+export { type Ordered, type Scheduled, type ScheduleAsk, schedule } from './improve.ts';
+export { HOLIDAY_PLACES, holidaysOf, type HolidayPlace } from './holidays.ts';
+export type { KeptPlan, SiteDay, SiteWeek } from './facts.ts';
 export { compareReached, reachedBy, type Reached } from './objective.ts';
 export { prepare, type Prepared } from './prepared.ts';
 export { type Reason, reasonChain } from './reasons.ts';
 export { lateIn, restOf, type UnderWay } from './replan.ts';
-export { type Case, type CasePlanned, planCases } from './what-if.ts';
+export { type Case, type CaseFound, type CasePlanned, planCases } from './what-if.ts';
 export { placeAll } from './serial.ts';
 export type { Job as ScheduleJob, NoPlan, Placed, Plan as SchedulePlan, Task, Wait, Within, Work } from './task.ts';

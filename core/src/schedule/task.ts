@@ -21,6 +21,8 @@ export interface Work extends Common {
   machines: readonly string[];
   /** Another trade by whose days it goes, and whose people do it. */
   trade: string | null;
+  /** Neighbours hear it: it goes on in the hours for loud work only. */
+  isLoud?: boolean;
   /** Its room stays shut from its start until this wait has ended. */
   shutUntil: string | null;
   /** What it takes at its start, freed at the end of another task. */
@@ -60,6 +62,8 @@ export interface Job {
   /** How many of a thing may be held at once: all toilets but one, the kitchen once. */
   holdings: Readonly<Record<string, number>>;
   trades: Readonly<Record<string, Calendar>>;
+  /** Hours in which loud work may go on; left out it goes by the calendar of the job. */
+  loud?: Calendar;
   /** Ways into each room from outside: each a list of rooms that have to be open. A room that is not named is entered from outside. */
   ways: Readonly<Record<string, readonly (readonly string[])[]>>;
   standing?: Standing;
@@ -83,8 +87,10 @@ export type NoPlan =
 export const isWork = (task: Task): task is Work => task.kind === 'work';
 
 /** The calendar a work goes by. */
-export const calendarFor = ({ calendar, trades }: Pick<Job, 'calendar' | 'trades'>, { trade }: Work): Calendar =>
-  trade === null ? calendar : (trades[trade] ?? calendar);
+export const calendarFor = (
+  { calendar, trades, loud = calendar }: Pick<Job, 'calendar' | 'trades' | 'loud'>,
+  { trade, isLoud }: Work,
+): Calendar => (trade !== null ? (trades[trade] ?? calendar) : isLoud ? loud : calendar);
 
 /** The end of a work that begins at an open quarter: so many open quarters later; null where it would not end within the calendar, or not on its day. */
 export function endOfWork({ isOpen, dayOf, quarters: most }: Calendar, work: Work, from: number): number | null {

@@ -15,6 +15,14 @@ const cured = (job: Job, share: number): Job => ({
   ),
 });
 
+/** The easier of two cases first. */
+const HARDER = [
+  ['quick', 'plain'],
+  ['plain', 'slow'],
+  ['quick', 'slow'],
+  ['more', 'plain'],
+] as const;
+
 test.each(Array.from({ length: 14 }, (_, k) => k + 1))(
   'property: of invented job %i a longer cure, or a person fewer, is never shown earlier',
   (seed) => {
@@ -25,15 +33,14 @@ test.each(Array.from({ length: 14 }, (_, k) => k + 1))(
       { id: 'slow', job: cured(job, 2) },
       { id: 'more', job: { ...job, people: 3 } },
     ];
-    const planned = planCases(cases, 14);
+    const planned = planCases(cases, 14, 60);
     for (const { id, job: of } of cases) expect(checkPlan(of, foundOf(planned, id).plan)).toEqual([]);
-    for (const [easy, hard] of [
-      ['quick', 'plain'],
-      ['plain', 'slow'],
-      ['quick', 'slow'],
-      ['more', 'plain'],
-    ] as const)
+    for (const [easy, hard] of HARDER) {
       expect(foundOf(planned, easy).reached.layingHalf).toBeLessThanOrEqual(foundOf(planned, hard).reached.layingHalf);
+      expect(foundOf(planned, easy).promised.layingHalf).toBeLessThanOrEqual(
+        foundOf(planned, hard).promised.layingHalf,
+      );
+    }
   },
 );
 

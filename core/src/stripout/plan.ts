@@ -35,7 +35,7 @@ export interface StripPlan {
   /** Work hours of one person, and days for the crew. */
   hours: number;
   days: number;
-  hire: { words: Said; days: number; cost: number }[];
+  hire: { name: keyof typeof HIRE_WORDS; words: Said; days: number; cost: number }[];
   tools: Said[];
   cost: { labour: number; disposal: number; hire: number; making: number; total: number };
   /** The same totals as they come from the choices: the layers as compared, what the room asks for once, hire that layers share. */
@@ -196,6 +196,6 @@ function hireDays(ctx: StripContext, going: readonly Layer[]): StripPlan['hire']
   }
   return [...hoursBy].map(([name, hours]) => {
     const days = hireDaysOf(ctx, hours);
-    return { words: HIRE_WORDS[name], days, cost: days * ctx.figure(name) };
+    return { name, words: HIRE_WORDS[name], days, cost: days * ctx.figure(name) };
   });
 }

@@ -1,7 +1,8 @@
 import { figureNames } from './figure-names.ts';
 import { first } from './first.ts';
 import { membranes } from './membranes.ts';
+import { planning } from './planning.ts';
 import { rest } from './rest.ts';
 
 /** Every sentence in English, by its code. */
-export const english = { ...first, ...rest, ...figureNames, ...membranes };
+export const english = { ...first, ...rest, ...figureNames, ...membranes, ...planning };

@@ -1,0 +1,90 @@
+import type { UnderPlan } from '../assess/under-plan.ts';
+import type { Cents } from '../bill/index.ts';
+import { withMargin } from '../bill/index.ts';
+import type { FigureOf } from '../figures/index.ts';
+import type { Sayable } from '../said/index.ts';
+import { quantile } from '../schedule/index.ts';
+import { billOfJob } from './bill-of-job.ts';
+import type { Surprise } from './facts.ts';
+import type { JobFacts } from './job-facts.ts';
+import type { BillLine } from './job-bill.ts';
+import { isPlanned, planJob } from './plan-job.ts';
+import type { RoomGround } from './room-ground.ts';
+import { halfDayAt, type HalfDay } from './shown-days.ts';
+
+/** A recorded surprise as a change: each line of the bill that differs, and the dates before it and after. */
+export interface ShownChange {
+  surprise: Surprise;
+  lines: { what: Sayable; beforeCents: Cents; afterCents: Cents }[];
+  /** Of the price, margin counted and tax not. */
+  netCents: Cents;
+  hours: number;
+  before: ChangeDates;
+  after: ChangeDates;
+}
+
+export interface ChangeDates {
+  laying: HalfDay | null;
+  handOver: string | null;
+}
+
+const TRIES = 120;
+const PROMISED = 0.8;
+
+/** What every surprise that was found changes in plan and bill, whoever has decided it or has not yet. */
+export function changesOf(
+  grounds: readonly RoomGround[],
+  facts: JobFacts,
+  under: UnderPlan,
+  figure: FigureOf,
+  atUtc: string,
+): ShownChange[] {
+  return facts.surprises
+    .filter(({ state }) => state !== 'may-come')
+    .map((surprise): ShownChange => {
+      const others = facts.surprises.filter(({ id }) => id !== surprise.id);
+      const without = sideOf(grounds, { ...facts, surprises: others }, under, figure, atUtc);
+      const agreed: Surprise = { ...surprise, state: 'approved' };
+      const withIt = sideOf(grounds, { ...facts, surprises: [...others, agreed] }, under, figure, atUtc);
+      const margin = Math.round(figure('margin-pct') * 10);
+      const sum = (lines: readonly BillLine[]) => lines.reduce((all, { cents }) => all + cents, 0);
+      return {
+        surprise,
+        lines: differing(without.lines, withIt.lines),
+        netCents: withMargin(sum(withIt.lines), margin) - withMargin(sum(without.lines), margin),
+        hours: surprise.hours,
+        before: without.dates,
+        after: withIt.dates,
+      };
+    });
+}
+
+function sideOf(
+  grounds: readonly RoomGround[],
+  facts: JobFacts,
+  under: UnderPlan,
+  figure: FigureOf,
+  atUtc: string,
+): { lines: BillLine[]; dates: ChangeDates } {
+  const made = planJob(grounds, facts, atUtc, { tries: TRIES });
+  const lines = billOfJob(made, grounds, under, facts, figure);
+  if (!isPlanned(made)) return { lines, dates: { laying: null, handOver: null } };
+  const { calendar } = made.rest;
+  return {
+    lines,
+    dates: {
+      laying: halfDayAt(calendar, quantile(made.chances.layingHalf, PROMISED)),
+      handOver: calendar.dates[quantile(made.chances.endDay, PROMISED)] ?? null,
+    },
+  };
+}
+
+/** Lines that are not the same on both sides. */
+function differing(before: readonly BillLine[], after: readonly BillLine[]): ShownChange['lines'] {
+  const ids = [...new Set([...before, ...after].map(({ id }) => id))];
+  return ids.flatMap((id) => {
+    const [was, is] = [before.find((line) => line.id === id), after.find((line) => line.id === id)];
+    const [beforeCents, afterCents] = [was?.cents ?? 0, is?.cents ?? 0];
+    return beforeCents === afterCents ? [] : [{ what: (is ?? was)!.what, beforeCents, afterCents }];
+  });
+}

@@ -1,0 +1,14 @@
+export { type JobStage, JOB_STAGES, type Draft, type DraftWork } from './draft.ts';
+export { noJobFacts, type JobFacts } from './job-facts.ts';
+export { groundOf, type GroundMemory, openMemory, type RoomGround } from './room-ground.ts';
+export { type Caveat, isAgreed, surpriseCents } from './job-draft.ts';
+export { isPlanned, planJob, type PlannedJob } from './plan-job.ts';
+export { type Furnishing, type Surprise, SURPRISE_STATES, type WayIn } from './facts.ts';
+export { siteDay, USUAL_HOURS, USUAL_LOUD, usualHolidays, weekOf } from './job-calendar.ts';
+export { courseOf, type JobCourse } from './course-of-job.ts';
+export { whatIfs, type WhatIf } from './what-ifs.ts';
+export type { AgendaItem } from './agenda.ts';
+export type { ShownChange } from './changes.ts';
+export type { HalfDay, ShownDays, ShownReason, ShownTask } from './shown-days.ts';
+export type { CountedPacks, DayTools, ShownBill, ShownLine } from './shown-bill.ts';
+export { type FirmLine, marginOf, type ProvisionalLine, type ShownPrice, stageWords } from './job-price.ts';
