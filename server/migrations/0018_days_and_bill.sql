@@ -82,6 +82,23 @@ CREATE TABLE `site_weeks` (
 );
 --> statement-breakpoint
 CREATE INDEX `site_weeks_by_job` ON `site_weeks` (`job_id`);--> statement-breakpoint
+CREATE TABLE `task_holds` (
+	`id` text PRIMARY KEY NOT NULL,
+	`version` integer NOT NULL,
+	`write_id` text NOT NULL,
+	`updated_at` text NOT NULL,
+	`deleted_at` text,
+	`stored_order` integer DEFAULT 0 NOT NULL,
+	`made` text,
+	`first_place` text,
+	`job_id` text NOT NULL,
+	`key` text NOT NULL,
+	`not_before` text,
+	`note` text NOT NULL,
+	FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `task_holds_by_job` ON `task_holds` (`job_id`);--> statement-breakpoint
 CREATE TABLE `furnishings` (
 	`id` text PRIMARY KEY NOT NULL,
 	`version` integer NOT NULL,
@@ -92,7 +109,7 @@ CREATE TABLE `furnishings` (
 	`made` text,
 	`first_place` text,
 	`job_id` text NOT NULL,
-	`room_id` text NOT NULL,
+	`of_room_id` text NOT NULL,
 	`goes` text NOT NULL,
 	`to_room_id` text,
 	`hours` real NOT NULL,
@@ -111,7 +128,7 @@ CREATE TABLE `surprises` (
 	`made` text,
 	`first_place` text,
 	`job_id` text NOT NULL,
-	`room_id` text NOT NULL,
+	`of_room_id` text NOT NULL,
 	`what` text NOT NULL,
 	`trigger` text NOT NULL,
 	`share_pct` real NOT NULL,
@@ -139,7 +156,7 @@ CREATE TABLE `ways_in` (
 	`made` text,
 	`first_place` text,
 	`job_id` text NOT NULL,
-	`room_id` text NOT NULL,
+	`of_room_id` text NOT NULL,
 	`is_own` integer NOT NULL,
 	`note` text NOT NULL,
 	FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON UPDATE no action ON DELETE no action

@@ -17,6 +17,7 @@ import { useDraftForm, useFactForm } from '../form/fact-form.ts';
 import { Header } from '../room/header.tsx';
 import { usePalette, SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
+import { fetched } from '../ui/fetched.tsx';
 import { Fold } from '../ui/fold.tsx';
 import { Words } from '../ui/text.tsx';
 import { UndoBar } from '../room/undo-bar.tsx';
@@ -26,6 +27,9 @@ import { RoomRow, rowScale } from './room-row.tsx';
 import { saveJob } from './job-files.ts';
 import { nextRank } from './next-rank.ts';
 import { useVerdicts } from '../worker/use-verdicts.ts';
+
+/** The pages of the job come with the first of them: the rooms stand without. */
+const JobPages = fetched(() => import('../job/screens.ts').then((part) => part.JobPagesRow));
 
 type Job = ShownBook['jobs'][number];
 
@@ -88,6 +92,7 @@ export function JobScreen({ jobId }: { jobId: string }) {
         {job ? <WholeJob job={job} book={book} onGone={() => router.replace('/')} /> : null}
       </ScrollView>
       <UndoBar />
+      {job && rooms.length > 0 ? <JobPages jobId={jobId} /> : null}
     </View>
   );
 }

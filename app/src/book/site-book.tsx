@@ -66,6 +66,11 @@ export function SiteBook() {
           </View>
         ) : null}
         {book.loading ? <Words style={styles.empty}>Opening the book …</Words> : null}
+        {book.rooms.length > 0 ? (
+          <View style={styles.due}>
+            <Button label="What is due" hint="Today and next, over all jobs" onPress={() => router.push('/agenda')} />
+          </View>
+        ) : null}
         <View style={styles.removed}>
           <Arrange
             title="Move or remove jobs"
@@ -144,6 +149,7 @@ function JobEntry({
 
 const styles = StyleSheet.create({
   removed: { paddingHorizontal: SPACE.edge },
+  due: { padding: SPACE.edge },
   screen: { flex: 1 },
   grow: { flex: 1 },
   list: { paddingBottom: SPACE.edge, width: '100%', maxWidth: 1000, alignSelf: 'center' },

@@ -18,13 +18,15 @@ interface Props {
   chosen: string;
   onChoose: (stage: string) => void;
   wide: boolean;
+  /** What the row is of. */
+  label?: string;
 }
 
 /** How far the chosen plank stands proud of the row, px. */
 const PROUD_PX = 8;
 
 /** The stages of a room as planks of one laid row: each as long as its word needs, ends staggered, the chosen one standing proud. */
-export function Course({ planks, chosen, onChoose, wide }: Props) {
+export function Course({ planks, chosen, onChoose, wide, label = 'Stages of this room' }: Props) {
   const palette = usePalette();
   const { width } = useWindowDimensions();
   const fixedPx = wide ? null : plankPx(width, planks.length);
@@ -58,7 +60,7 @@ export function Course({ planks, chosen, onChoose, wide }: Props) {
   return (
     <View
       role="navigation"
-      accessibilityLabel="Stages of this room"
+      accessibilityLabel={label}
       style={[wide ? styles.column : styles.row, { borderColor: palette.ink, backgroundColor: palette.plank }]}
     >
       {fixedPx ? (

@@ -4,7 +4,8 @@ import { newOpening } from '@maquette/core/room';
 import { inWords } from '@maquette/words';
 import { ledgerRows } from './ledger-rows.ts';
 import type { LevellingPlan } from '@maquette/core/levelling';
-import { chosenOf, wayToWorkOut } from './levelled-heights.ts';
+import { chosenOf } from './chosen-of.ts';
+import { wayToWorkOut } from './levelled-heights.ts';
 import { takenChoice } from './taken-choice.ts';
 import type { RoomOfJob } from './use-job-heights.ts';
 

@@ -5,10 +5,6 @@ import { nowUtc } from '../data/ids.ts';
 import { changeOf } from '../stages/level/change-of.ts';
 import type { Desk } from '../worker/ask.ts';
 
-/** What was chosen of the levelling of a room, as one line: heights over it change with it. */
-export const chosenOf = (answers: RoomSet['answers']): string =>
-  `${answerTo(answers, WAY_CHOSEN) ?? ''}/${answerTo(answers, PLANE_CHOSEN) ?? ''}`;
-
 /** The way that has to be worked out before the floor is known as the chosen levelling leaves it; null where the plan says all. */
 export function wayToWorkOut(plan: LevellingPlan, answers: RoomSet['answers']): WayId | null {
   const way = answerTo(answers, WAY_CHOSEN);

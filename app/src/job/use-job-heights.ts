@@ -3,7 +3,8 @@ import type { HeightsOfRoom, LevelledBy, RoomSet } from '@maquette/core';
 import { nowUtc } from '../data/ids.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
 import { openDesk, type Desk } from '../worker/ask.ts';
-import { askChange, chosenOf } from './levelled-heights.ts';
+import { chosenOf } from './chosen-of.ts';
+import { askChange } from './levelled-heights.ts';
 import { useRoomSets, type RoomToJudge } from '../worker/use-room-sets.ts';
 
 /** A room of a job with its heights; null while they are worked out. */

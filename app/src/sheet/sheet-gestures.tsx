@@ -1,5 +1,5 @@
 import { useEffect, useRef, type RefObject } from 'react';
-import { useGesture } from '@use-gesture/react';
+import { useDrag, useGesture } from '@use-gesture/react';
 import { useLatest } from '../ui/use-latest.ts';
 import type { Grip, SheetHands } from './use-sheet-view.ts';
 
@@ -80,5 +80,27 @@ export function SheetGestures({ sheet, hands, onReady }: Props) {
     },
   );
   useEffect(onReady, [onReady]);
+  return null;
+}
+
+interface PullProps {
+  of: RefObject<HTMLElement | null>;
+  onTap: (x: number, y: number) => void;
+  /** A pull that began at a place, so far across; the last one lets go. */
+  onPull: (x: number, y: number, byX: number, isLast: boolean) => void;
+}
+
+/** Taps and sideways pulls on something that is drawn, in its own px. Draws nothing. */
+export function PullGestures({ of, onTap, onPull }: PullProps) {
+  const now = useLatest({ onTap, onPull });
+  useDrag(
+    ({ initial, xy, movement: [byX], tap, last, canceled }) => {
+      const { left, top } = of.current!.getBoundingClientRect();
+      if (tap) return now.current.onTap(xy[0] - left, xy[1] - top);
+      // What the page takes for scrolling is no pull.
+      return now.current.onPull(initial[0] - left, initial[1] - top, canceled ? 0 : byX, last || canceled);
+    },
+    { target: of, filterTaps: true, tapsThreshold: TAP_PX, pointer: { keys: false }, preventScroll: 250 },
+  );
   return null;
 }

@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import '@maquette/words/figure-names';
 import type { Field } from '@maquette/core/fields';
 import { isFigure, usualOf, type FigureSpec } from '@maquette/core/figures';
+import type { UnitSystem } from '@maquette/core/units';
 import { newId } from '../data/ids.ts';
 import { bodyOf } from '@maquette/facts';
 import { OneField } from '../form/one-field.tsx';
@@ -13,10 +14,24 @@ import type { NamedFigure } from './named-figure.ts';
 
 /** Figures one under the other, each to be changed for the job. */
 export function FigureLines({ shown, figures }: { shown: ShownRoom; figures: readonly NamedFigure[] }) {
+  const { jobId, units } = shown.room!;
+  return <JobFigureLines jobId={jobId} units={units} figures={figures} />;
+}
+
+/** The same where no room is shown. */
+export function JobFigureLines({
+  jobId,
+  units,
+  figures,
+}: {
+  jobId: string;
+  units: UnitSystem;
+  figures: readonly NamedFigure[];
+}) {
   return (
     <>
       {figures.map(([name, spec]) => (
-        <FigureLine key={name} name={name} spec={spec} shown={shown} />
+        <FigureLine key={name} name={name} spec={spec} jobId={jobId} units={units} />
       ))}
     </>
   );
@@ -36,13 +51,21 @@ function statedBy(figure: FigureSpec): Field<number> {
   return field;
 }
 
-function FigureLine({ name, spec, shown }: { name: string; spec: FigureSpec; shown: ShownRoom }) {
+function FigureLine({
+  name,
+  spec,
+  jobId,
+  units,
+}: {
+  name: string;
+  spec: FigureSpec;
+  jobId: string;
+  units: UnitSystem;
+}) {
   const say = useSay();
   const book = useBook();
-  const jobId = shown.room!.jobId;
   const held = book.figures.find((f) => f.jobId === jobId && f.name === name);
   const of = statedBy(spec);
-  const units = shown.room!.units;
   const usualValue = isFigure(name) ? usualOf(name, units) : spec.value;
   const value = held?.value ?? usualValue;
   const take = (next: number) => {

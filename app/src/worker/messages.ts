@@ -17,6 +17,7 @@ import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
 import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
 import type { PlankReport } from '@maquette/core/planks';
+import type { JobCourse, JobFacts, WhatIf } from '@maquette/core/planning';
 import type { Plan } from '@maquette/core/room';
 import type { RoomLine } from './kept-lines.ts';
 import type { KnownHeight, ReadScan, ScanPlace, UpAxis } from '@maquette/core/scan';
@@ -99,6 +100,13 @@ interface OverJob<K> {
   atUtc: string;
 }
 
+/** A job with what it is planned from; `key` tells of each room whether it was sent before. */
+export interface CourseAsk {
+  rooms: { roomId: string; key: string; set: RoomSet; answers: RoomSet['answers'] }[];
+  facts: JobFacts;
+  atUtc: string;
+}
+
 /** What the screen asks of the worker. */
 export type Ask =
   | RoomAsk
@@ -110,6 +118,8 @@ export type Ask =
   | { id: number; kind: 'least'; rooms: RoomSet[]; coverings: CoveringCard[]; atUtc: string }
   | OverJob<'under'>
   | OverJob<'layBoxes'>
+  | { id: number; kind: 'course'; course: CourseAsk }
+  | { id: number; kind: 'whatIfs'; course: CourseAsk }
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
@@ -148,6 +158,9 @@ export interface Answers {
   least: LeastAnswer;
   /** Panels and rolls of all rooms of a job. */
   under: UnderPlan;
+  /** Days, bill and price of a job. */
+  course: JobCourse;
+  whatIfs: WhatIf[];
   forecast: DryingForecast;
   scan: ScanAnswer;
   text: TextAnswer;

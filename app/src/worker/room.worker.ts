@@ -24,6 +24,7 @@ import { ScanProblem } from '@maquette/core/scan';
 import '@maquette/words/rest';
 import { inWords } from '@maquette/words';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
+import { answerCourse, answerWhatIfs } from './answer-course.ts';
 import { answerScan } from './answer-scan.ts';
 import { answerText } from './answer-text.ts';
 import { lineOf } from './line-of.ts';
@@ -99,6 +100,10 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     const { id, rooms } = ask;
     const told = (share: number) => tell({ id, progress: { share } });
     return ask.kind === 'under' ? underPlanOf(rooms, told, mayPanelAt(ask.atUtc)) : boxesOfJob(rooms, told);
+  }
+  if (ask.kind === 'course' || ask.kind === 'whatIfs') {
+    const told = (share: number) => tell({ id: ask.id, progress: { share } });
+    return ask.kind === 'course' ? answerCourse(ask.course, told) : answerWhatIfs(ask.course, told);
   }
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);

@@ -1,5 +1,5 @@
 import { formatInches } from '../units/index.ts';
-import { FIGURES, figuresOf, usualOf, type FigureName } from './index.ts';
+import { FIGURES, figuresOf, JOB_FIGURES, usualOf, type FigureName } from './index.ts';
 
 const NAMES = Object.keys(FIGURES) as FigureName[];
 
@@ -28,4 +28,10 @@ test('what holds back is never looser in inches', () => {
 test('the job’s own figure stands in both', () => {
   const own = [{ name: 'screw-mm', value: 200, source: 'maker' }];
   expect([figuresOf(own)('screw-mm'), figuresOf(own, 'imperial')('screw-mm')]).toEqual([200, 200]);
+});
+
+test.each(Object.entries(JOB_FIGURES))('%s of the job: its default lies in its range', (name, { value, min, max }) => {
+  expect(value).toBeGreaterThanOrEqual(min);
+  expect(value).toBeLessThanOrEqual(max);
+  expect(name in FIGURES).toBe(false);
 });

@@ -1,7 +1,6 @@
 import { say } from '../said/index.ts';
 import { figure, PRICE, type FigureSpec } from './figure.ts';
 import { HEIGHT_FIGURES } from './height-figures.ts';
-import { JOB_FIGURES } from './job-figures.ts';
 import { LEVELLING_FIGURES } from './levelling-figures.ts';
 import { SETOUT_FIGURES } from './setout-figures.ts';
 import { UNDER_FIGURES } from './under-figures.ts';
@@ -15,7 +14,6 @@ export const FIGURES = {
   ...HEIGHT_FIGURES,
   ...UNDER_FIGURES,
   ...SETOUT_FIGURES,
-  ...JOB_FIGURES,
   'carry-kg': figure(say('figures.carryKg'), 25, 'kg', 5, 60, SAFE),
   'piece-mm': figure(say('figures.pieceMm'), 1200, 'mm', 300, 3000),
   'strip-wide-mm': figure(say('figures.stripWideMm'), 1000, 'mm', 300, 2000),

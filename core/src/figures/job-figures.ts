@@ -1,5 +1,9 @@
 import { say } from '../said/index.ts';
+import type { UnitSystem } from '../units/index.ts';
 import { figure, PRICE, type FigureSpec } from './figure.ts';
+import { FIGURES, type FigureName } from './figures.ts';
+import { usualOf } from './imperial.ts';
+import type { OwnFigure } from './own.ts';
 
 const MAKER = say('figures.makersSheet');
 const COUNTRY = say('figures.localCode');
@@ -62,3 +66,18 @@ export const JOB_FIGURES = {
   'valid-days': figure(say('figures.validDays'), 30, 'days', 1, 365),
   'box-kg-m2': figure(say('figures.boxKgM2'), 9, 'kg/m²', 1, 40),
 } as const satisfies Record<string, FigureSpec>;
+
+/** Every figure of the stages and of the job. */
+export const ALL_FIGURES: Readonly<Record<AnyFigureName, FigureSpec>> = { ...FIGURES, ...JOB_FIGURES };
+export type AnyFigureName = FigureName | keyof typeof JOB_FIGURES;
+
+/** Looks a figure up, of the stages or of the job: the job's own where there is one, else the default. */
+export type AnyFigureOf = (name: AnyFigureName) => number;
+
+const isJobFigure = (name: string): name is keyof typeof JOB_FIGURES => name in JOB_FIGURES;
+
+/** Figures of a job as its days and its bill look them up. */
+export function jobFiguresOf(own: readonly OwnFigure[], units: UnitSystem = 'metric'): AnyFigureOf {
+  const byName = new Map(own.map(({ name, value }) => [name, value]));
+  return (name) => byName.get(name) ?? (isJobFigure(name) ? JOB_FIGURES[name].value : usualOf(name, units));
+}

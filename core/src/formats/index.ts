@@ -17,3 +17,4 @@ export type { LevelSheet } from './level-sheet.ts';
 export { levelSvg } from './level-svg.ts';
 export { ledgerCsv, type NamedRow } from './ledger-csv.ts';
 export { patchCsv } from './patch-csv.ts';
+export { billCsv, type BillRow } from './bill-csv.ts';

@@ -1,6 +1,6 @@
 import { boxesOver } from '../assess/lay-boxes.ts';
 import type { UnderPlan } from '../assess/under-plan.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import { momentOf } from '../schedule/index.ts';
 import { billOf, type BillLine } from './job-bill.ts';
 import { isPlanned, type planJob } from './plan-job.ts';
@@ -22,7 +22,7 @@ export function costsOfJob(
   grounds: readonly RoomGround[],
   under: UnderPlan,
   { surprises }: Pick<JobFacts, 'surprises'>,
-  figure: FigureOf,
+  figure: AnyFigureOf,
   counted: ReadonlySet<string> = new Set(),
 ): { costs: StageCost[]; packs: PlannedPacks[] } {
   const rolled = grounds[0] ? underCosts(under, grounds[0].set.underCards, figure) : { costs: [], packs: [] };
@@ -48,7 +48,7 @@ function changeCost(one: Surprise, counted: ReadonlySet<string>): StageCost[] {
   return isIn && one.cost > 0
     ? [
         {
-          roomId: one.roomId,
+          roomId: one.ofRoomId,
           stage: 'change',
           told: null,
           parts: [part({ kind: 'material', what: say('planning.changeMaterial', { what: one.what }), cost: one.cost })],
@@ -63,7 +63,7 @@ export function billOfJob(
   grounds: readonly RoomGround[],
   under: UnderPlan,
   facts: Pick<JobFacts, 'surprises' | 'prices'>,
-  figure: FigureOf,
+  figure: AnyFigureOf,
   counted?: ReadonlySet<string>,
 ): BillLine[] {
   const { costs, packs } = costsOfJob(made, grounds, under, facts, figure, counted);

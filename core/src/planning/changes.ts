@@ -1,7 +1,7 @@
 import type { UnderPlan } from '../assess/under-plan.ts';
 import type { Cents } from '../bill/index.ts';
 import { withMargin } from '../bill/index.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import type { Sayable } from '../said/index.ts';
 import { quantile } from '../schedule/index.ts';
 import { billOfJob } from './bill-of-job.ts';
@@ -36,7 +36,7 @@ export function changesOf(
   grounds: readonly RoomGround[],
   facts: JobFacts,
   under: UnderPlan,
-  figure: FigureOf,
+  figure: AnyFigureOf,
   atUtc: string,
 ): ShownChange[] {
   return facts.surprises
@@ -63,7 +63,7 @@ function sideOf(
   grounds: readonly RoomGround[],
   facts: JobFacts,
   under: UnderPlan,
-  figure: FigureOf,
+  figure: AnyFigureOf,
   atUtc: string,
 ): { lines: BillLine[]; dates: ChangeDates } {
   const made = planJob(grounds, facts, atUtc, { tries: TRIES });

@@ -1,5 +1,5 @@
 import type { UnderPlan } from '../assess/under-plan.ts';
-import { figuresOf } from '../figures/index.ts';
+import { jobFiguresOf } from '../figures/index.ts';
 import { say } from '../said/index.ts';
 import { agendaOf, type AgendaItem } from './agenda.ts';
 import { billOfJob } from './bill-of-job.ts';
@@ -23,7 +23,7 @@ export interface JobCourse {
 
 /** A job's plan, its bill by that plan, and its price by that bill, from one and the same draws. */
 export function courseOf(grounds: readonly RoomGround[], facts: JobFacts, under: UnderPlan, atUtc: string): JobCourse {
-  const figure = figuresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
+  const figure = jobFiguresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
   const made = planJob(grounds, facts, atUtc);
   const days = shownDays(made, grounds, facts, atUtc);
   const lines = billOfJob(made, grounds, under, facts, figure);
@@ -33,7 +33,7 @@ export function courseOf(grounds: readonly RoomGround[], facts: JobFacts, under:
   const price = priceOf({
     lines,
     provisional: [
-      ...coming.map(({ id, roomId, what, trigger, sharePct }) => ({ id, roomId, what, trigger, sharePct })),
+      ...coming.map(({ id, ofRoomId, what, trigger, sharePct }) => ({ id, roomId: ofRoomId, what, trigger, sharePct })),
       ...laboratories.map(({ key, roomId }) => ({
         id: key,
         roomId: roomId ?? '',

@@ -32,8 +32,6 @@ interface Common {
   after: string[];
   /** It begins within so many hours of the end of another. */
   within: { of: string; hours: number } | null;
-  /** It begins no earlier than this moment. */
-  notBefore: string | null;
   /** When the last of it was done; null while it is not. */
   doneAt: string | null;
   /** Ticks that say so; empty where other facts do. */
@@ -106,7 +104,6 @@ export function openChain(roomId: string | null, doneAt: (tick: string) => strin
         hours,
         after: [...chain.last],
         within: null,
-        notBefore: null,
         spread: null,
         doneHours: 0,
         mostPeople: 1,
@@ -138,7 +135,6 @@ export function openChain(roomId: string | null, doneAt: (tick: string) => strin
         hours,
         after: [...chain.last],
         within: null,
-        notBefore: null,
         spread: null,
         ticks: [],
         ...options,

@@ -18,7 +18,7 @@ export const furnishings = kind(
   'Furniture of a room',
   {
     jobId: parent('jobs'),
-    roomId: refersTo('rooms'),
+    ofRoomId: refersTo('rooms'),
     /** Nothing stands there, it stands in another room of the job, or somewhere else. */
     goes: oneOf('none', 'room', 'elsewhere'),
     /** The room it stands in meanwhile, which nobody works in. */
@@ -34,7 +34,7 @@ export type Furnishing = FactOf<typeof furnishings>;
 export const waysIn = kind(
   'job',
   'Way into a room',
-  { jobId: parent('jobs'), roomId: refersTo('rooms'), isOwn: flag(), note: text(200) },
+  { jobId: parent('jobs'), ofRoomId: refersTo('rooms'), isOwn: flag(), note: text(200) },
   { newestCounts: true },
 );
 export type WayIn = FactOf<typeof waysIn>;
@@ -44,7 +44,7 @@ export const SURPRISE_STATES = ['may-come', 'found', 'approved', 'refused'] as c
 /** Work that may come, or that came: what would show it, how likely it is, and what it takes. Found, it is a change that somebody decides. */
 export const surprises = kind('job', 'Surprise', {
   jobId: parent('jobs'),
-  roomId: refersTo('rooms'),
+  ofRoomId: refersTo('rooms'),
   what: text(120),
   /** What would show it. */
   trigger: text(200),

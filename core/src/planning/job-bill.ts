@@ -1,6 +1,6 @@
 import { hireOf, isBoughtCheaper, milli, packsFor, parted, poolsOf, wholeOf, type Cents } from '../bill/index.ts';
 import type { Price } from '../bill/facts.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 import type { JobStage } from './draft.ts';
 import { centsOf, type BillProduct, type CostKind, type CostPart, type StageCost } from './stage-cost.ts';
@@ -48,7 +48,7 @@ export interface BillAsk {
   costs: readonly StageCost[];
   packs: readonly PlannedPacks[];
   prices: readonly Price[];
-  figure: FigureOf;
+  figure: AnyFigureOf;
   usedAt: UsedAt;
   /** Days of the plan on which each machine is used, the weekday of day 0 (Sunday being 0), days on site, and days a hired toilet stands. */
   days: { machines: Readonly<Record<string, readonly number[]>>; weekday: number; onSite: number; toilet: number };
@@ -63,7 +63,7 @@ const ownPrice = (prices: readonly Price[], id: string): Price | null =>
   prices.findLast(({ productId }) => productId === id) ?? null;
 
 /** A pack as one buys it: by the price book where it knows it. */
-function bought(product: BillProduct, prices: readonly Price[], figure: FigureOf) {
+function bought(product: BillProduct, prices: readonly Price[], figure: AnyFigureOf) {
   const own = ownPrice(prices, product.id);
   if (!own)
     return {

@@ -1,4 +1,4 @@
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable, type Said } from '../said/index.ts';
 import { dampTasks, membraneTasks } from './damp-tasks.ts';
 import { openChain, type Chain, type Draft } from './draft.ts';
@@ -27,15 +27,15 @@ export interface JobDraft {
   prices: Record<string, number>;
 }
 
-const newestFor = <F extends { roomId: string }>(facts: readonly F[], roomId: string): F | null =>
-  facts.findLast((one) => one.roomId === roomId) ?? null;
+const newestFor = <F extends { ofRoomId: string }>(facts: readonly F[], roomId: string): F | null =>
+  facts.findLast((one) => one.ofRoomId === roomId) ?? null;
 
 /** Whether the work of a change goes on: once it is approved, and at once where it makes something safe. */
 export const isAgreed = ({ state, isMakingSafe }: Pick<Surprise, 'state' | 'isMakingSafe'>): boolean =>
   state === 'approved' || (state === 'found' && isMakingSafe);
 
 /** What a surprise costs where it comes, cents: its hours at the job's rate, and what else it takes. */
-export const surpriseCents = ({ hours, cost }: Pick<Surprise, 'hours' | 'cost'>, figure: FigureOf): number =>
+export const surpriseCents = ({ hours, cost }: Pick<Surprise, 'hours' | 'cost'>, figure: AnyFigureOf): number =>
   Math.round((hours * figure('labour-h') + cost) * 100);
 
 /**
@@ -92,7 +92,7 @@ function roomTasks(
     kitchenKey: `${id}/end/appliances`,
     furnitureKey: `${id}/end/furniture`,
   };
-  const own = surprises.filter(({ roomId }) => roomId === id);
+  const own = surprises.filter(({ ofRoomId }) => ofRoomId === id);
   const changes = (before: Surprise['before']) =>
     changeTasks(
       own.filter((one) => one.before === before),

@@ -1,6 +1,6 @@
 import type { PackCount, Price, Quotation } from '../bill/facts.ts';
 import type { OwnFigure } from '../figures/index.ts';
-import type { KeptPlan, SiteDay, SiteWeek } from '../schedule/facts.ts';
+import type { KeptPlan, SiteDay, SiteWeek, TaskHold } from '../schedule/facts.ts';
 import type { Furnishing, Surprise, WayIn } from './facts.ts';
 
 /** Everything of a job besides its rooms that its days and its bill are made from, each list with the newest last. */
@@ -15,6 +15,7 @@ export interface JobFacts {
   siteWeeks: readonly SiteWeek[];
   siteDays: readonly SiteDay[];
   keptPlans: readonly KeptPlan[];
+  taskHolds: readonly TaskHold[];
   furnishings: readonly Furnishing[];
   waysIn: readonly WayIn[];
   surprises: readonly Surprise[];
@@ -33,6 +34,7 @@ export const noJobFacts = (jobId: string, zone: string): JobFacts => ({
   siteWeeks: [],
   siteDays: [],
   keptPlans: [],
+  taskHolds: [],
   furnishings: [],
   waysIn: [],
   surprises: [],

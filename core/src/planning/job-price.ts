@@ -1,5 +1,5 @@
 import { totalOf, withMargin, wholeOf, type Cents, type Quotation } from '../bill/index.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 import { quantile, type Chances } from '../schedule/index.ts';
 import { JOB_STAGES, type JobStage } from './draft.ts';
@@ -47,7 +47,7 @@ export interface PriceAsk {
   /** Cost of each provisional line where it comes. */
   costs: Readonly<Record<string, Cents>>;
   chances: Chances | null;
-  figure: FigureOf;
+  figure: AnyFigureOf;
   given: Quotation | null;
 }
 

@@ -36,9 +36,7 @@ export function acclimatiseTasks(g: RoomGround, chain: Chain, delivery: readonly
   });
   // Of the batch that has the longest way to go; a breach of the air began its clock anew.
   const leftH = Math.max(...held.map(({ hoursNeeded, hoursDone, isDone }) => (isDone ? 0 : hoursNeeded - hoursDone)));
-  const key = chain.wait('order', 'acclimatise', say('planning.acclimatise', { hours: set.card.acclimatiseH }), leftH, {
-    notBefore: null,
-  });
+  const key = chain.wait('order', 'acclimatise', say('planning.acclimatise', { hours: set.card.acclimatiseH }), leftH);
   if (key) chain.tasks.at(-1)!.after = [];
   return chain.last;
 }

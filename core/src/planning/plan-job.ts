@@ -1,4 +1,4 @@
-import { figuresOf } from '../figures/index.ts';
+import { jobFiguresOf } from '../figures/index.ts';
 import {
   checkPlan,
   compareReached,
@@ -60,7 +60,7 @@ export function askOf(
   atUtc: string,
   { counted, people }: PlanOptions = {},
 ): { draft: JobDraft; ask: JobToPlan; rest: ScheduleJob } {
-  const figure = figuresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
+  const figure = jobFiguresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
   const draft = draftOf(grounds, facts, counted);
   const ask = jobToPlan(draft.tasks, grounds, facts, figure, { people: people ?? figure('crew'), atUtc });
   return { draft, ask, rest: restOf(ask.job, ask.underWay) };

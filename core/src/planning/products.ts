@@ -1,5 +1,5 @@
 import type { CoveringCard } from '../coverings/index.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import type { CompoundCard } from '../levelling/index.ts';
 import { say } from '../said/index.ts';
 import type { FilmCard, MembraneCard, PanelCard, UnderlayCard } from '../under/index.ts';
@@ -32,7 +32,7 @@ export const levelProduct = ({ id, name, bagKg, bagCost, source }: CompoundCard)
   source,
 });
 
-export const primerProduct = (figure: FigureOf): BillProduct => ({
+export const primerProduct = (figure: AnyFigureOf): BillProduct => ({
   ...usual,
   id: 'primer',
   name: say('planning.primerName'),
@@ -61,7 +61,7 @@ export const membraneProduct = (card: MembraneCard): BillProduct => ({
 });
 
 /** Planks by the box; where the card does not say what a box covers they are bought by the square metre. */
-export const coveringProduct = (card: CoveringCard, figure: FigureOf): BillProduct => {
+export const coveringProduct = (card: CoveringCard, figure: AnyFigureOf): BillProduct => {
   const pack = card.packM2 ?? 1;
   const kgM2 = card.massKgM2 ?? figure('box-kg-m2');
   return {
@@ -78,7 +78,7 @@ export const coveringProduct = (card: CoveringCard, figure: FigureOf): BillProdu
   };
 };
 
-export const glueProduct = (figure: FigureOf): BillProduct => ({
+export const glueProduct = (figure: AnyFigureOf): BillProduct => ({
   ...usual,
   id: 'adhesive',
   name: say('planning.adhesive'),
@@ -123,7 +123,7 @@ export const panelProduct = (card: PanelCard): BillProduct => {
   };
 };
 
-export const fixingProduct = (figure: FigureOf): BillProduct => ({
+export const fixingProduct = (figure: AnyFigureOf): BillProduct => ({
   ...usual,
   id: 'fixings',
   name: say('planning.fixings'),
@@ -135,7 +135,7 @@ export const fixingProduct = (figure: FigureOf): BillProduct => ({
   source: say('figures.price'),
 });
 
-export const tapeProduct = (figure: FigureOf): BillProduct => ({
+export const tapeProduct = (figure: AnyFigureOf): BillProduct => ({
   ...usual,
   id: 'tape',
   name: say('planning.tape'),

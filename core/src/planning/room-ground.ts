@@ -5,7 +5,7 @@ import { levellingOf, planRoom } from '../assess/level-room.ts';
 import type { RoomSet } from '../assess/room-set.ts';
 import { forecastProbe, probeSeries, usualPlan, waitRefused, type DryingForecast } from '../damp/index.ts';
 import { answerTo, type Answer } from '../fields/index.ts';
-import { figuresOf, type FigureOf } from '../figures/index.ts';
+import { jobFiguresOf, type AnyFigureOf } from '../figures/index.ts';
 import {
   PLANE_CHOSEN,
   programmedWay,
@@ -40,7 +40,7 @@ export interface RoomGround {
   plan: Plan;
   areaM2: number;
   perimeterM: number;
-  figure: FigureOf;
+  figure: AnyFigureOf;
   assessment: RoomAssessment;
   /** Null where nothing has to be levelled; `unread` where nobody knows yet, `none` where no way keeps the rule. */
   level: ChosenLevel | 'unread' | 'none' | null;
@@ -93,7 +93,7 @@ export function groundOf(
     plan,
     areaM2: planAreaM2(plan),
     perimeterM: perimeterMm(plan.corners) / 1000,
-    figure: figuresOf(set.figures, set.room.units),
+    figure: jobFiguresOf(set.figures, set.room.units),
     assessment,
     ...memory.slow,
     atUtc,

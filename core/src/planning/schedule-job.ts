@@ -1,4 +1,4 @@
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import {
   quarterAt,
   type Placed,
@@ -42,7 +42,7 @@ export function jobToPlan(
   drafts: readonly Draft[],
   grounds: readonly RoomGround[],
   facts: JobFacts,
-  figure: FigureOf,
+  figure: AnyFigureOf,
   { people, atUtc }: PlanWith,
 ): JobToPlan {
   const today = siteDay(facts.zone, atUtc);
@@ -57,7 +57,12 @@ export function jobToPlan(
   });
   const now = Math.max(0, quarterAt(calendar, atUtc, true));
   const held = storeHolds(drafts);
-  const tasks = drafts.map((draft): Task => taskOf(draft, people, now, held));
+  const heldTo = new Map(
+    facts.taskHolds.flatMap(({ key, notBefore }) =>
+      notBefore === null ? [] : [[key, Math.max(0, quarterAt(calendar, notBefore, true))] as const],
+    ),
+  );
+  const tasks = drafts.map((draft): Task => taskOf(draft, { people, now, held, heldTo }));
   const keys = new Set(drafts.map(({ key }) => key));
   const toilets = grounds.reduce(
     (sum, { set }) => sum + set.room.fixtures.filter(({ kind }) => kind === 'toilet').length,
@@ -93,16 +98,25 @@ const peopleAt = ({ mostPeople, trade }: DraftWork, people: number): number =>
 /** A surprise is looked for in a quarter of an hour; a wait that hangs on it takes no time until it is there. */
 const isSurprise = ({ spread }: Draft): boolean => spread?.kind === 'surprise';
 
-function taskOf(draft: Draft, people: number, now: number, held: ReadonlyMap<string, Work['holds']>): Task {
-  const { key, after, notBefore } = draft;
-  const common = { key, after, ...(notBefore === null ? {} : { notBefore: now }) };
+interface TaskWith {
+  people: number;
+  now: number;
+  held: ReadonlyMap<string, Work['holds']>;
+  /** Quarters before which somebody wants tasks not to begin. */
+  heldTo: ReadonlyMap<string, number>;
+}
+
+function taskOf(draft: Draft, { people, now, held, heldTo }: TaskWith): Task {
+  const { key, after } = draft;
+  const notBefore = heldTo.get(key);
+  const common = { key, after, ...(notBefore === undefined ? {} : { notBefore }) };
   if (draft.kind === 'wait')
     return {
       ...common,
       kind: 'wait',
       quarters: isSurprise(draft) ? 0 : quartersOf(draft.hours),
       // What follows nothing is begun today.
-      ...(after.length === 0 ? { notBefore: now } : {}),
+      ...(after.length === 0 ? { notBefore: Math.max(now, notBefore ?? 0) } : {}),
     };
   const at = peopleAt(draft, people);
   const { roomId, unbroken, machines, trade, isLoud, shutUntil, holds, isLaying } = draft;

@@ -1,5 +1,5 @@
 import { shoppingRuns, type PackCount, type ShoppingRun } from '../bill/index.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 import type { JobStage } from './draft.ts';
 import { totalOfBill, type BillLine, type BillTotal } from './job-bill.ts';
@@ -54,7 +54,7 @@ export function shownBill(
   lines: readonly BillLine[],
   days: ShownDays,
   counts: readonly PackCount[],
-  figure: FigureOf,
+  figure: AnyFigureOf,
 ): ShownBill {
   const dayAt = (hours: number): string | null =>
     days.days[Math.min(days.days.length - 1, Math.floor(hours / 24))]?.day ?? null;

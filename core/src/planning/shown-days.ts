@@ -1,6 +1,7 @@
 import type { Said, Sayable } from '../said/index.ts';
 import {
   lateIn,
+  linksOf,
   momentOf,
   quantile,
   reasonChain,
@@ -41,6 +42,10 @@ export interface ShownTask {
   machines: string[];
   /** It begins later than it had to: what it was to follow soon is done. */
   isLate: boolean;
+  /** What ended last of all it waited for, and why it waited; null where nothing is before it. */
+  waitsFor: { key: string; kind: LinkKind } | null;
+  /** Somebody holds it back to this moment. */
+  heldTo: string | null;
   /** Its room is shut from its start until this moment. */
   shutTo: string | null;
 }
@@ -133,6 +138,8 @@ export function shownDays(
   const deciding = new Set(reasons.map(({ key }) => key));
   const byKey = new Map(made.draft.tasks.map((task) => [task.key, task]));
   const late = new Set(lateIn(rest, followed.plan));
+  const causes = causesOf(made);
+  const heldTo = new Map(facts.taskHolds.map(({ key, notBefore }) => [key, notBefore]));
   const tasks = made.draft.tasks.map((task): ShownTask => {
     const place = places.get(task.key)!;
     const work = task.kind === 'work' ? task : null;
@@ -155,6 +162,8 @@ export function shownDays(
       trade: work?.trade ?? null,
       machines: work?.machines ?? [],
       isLate: late.has(task.key),
+      waitsFor: causes.get(task.key) ?? null,
+      heldTo: heldTo.get(task.key) ?? null,
       shutTo: work?.shutUntil ? momentOf(calendar, places.get(work.shutUntil)?.to ?? place.to) : null,
     };
   });
@@ -198,6 +207,20 @@ export function shownDays(
     tries: made.tries,
     order: followed.order,
   };
+}
+
+/** Of every task that is left what it waits for: of all its links the one that ends last. */
+function causesOf({ prepared, followed: { plan } }: PlannedJob): Map<string, NonNullable<ShownTask['waitsFor']>> {
+  const links = linksOf(prepared, plan);
+  return new Map(
+    prepared.tasks.flatMap(({ key }, k) => {
+      const last = links[k]!.reduce<(typeof links)[number][number] | null>((most, one) => {
+        const end = (at: number) => plan.get(prepared.tasks[at]!.key)!.to;
+        return !most || end(one.from) > end(most.from) ? one : most;
+      }, null);
+      return last ? [[key, { key: prepared.tasks[last.from]!.key, kind: last.kind }] as const] : [];
+    }),
+  );
 }
 
 const calendarOf = ({ rest }: PlannedJob, { trade, isLoud }: DraftWork): Calendar =>

@@ -1,5 +1,5 @@
 import type { UnderPlan } from '../assess/under-plan.ts';
-import type { FigureOf } from '../figures/index.ts';
+import type { AnyFigureOf } from '../figures/index.ts';
 import { say } from '../said/index.ts';
 import { allUnder, cardOf, type UnderCards } from '../under/index.ts';
 import { fixingProduct, panelProduct, rollProduct, tapeProduct } from './products.ts';
@@ -17,7 +17,7 @@ export interface PlannedPacks {
 export function underCosts(
   { rolls, panels }: UnderPlan,
   underCards: UnderCards,
-  figure: FigureOf,
+  figure: AnyFigureOf,
 ): { costs: StageCost[]; packs: PlannedPacks[] } {
   const cards = allUnder(underCards);
   const costs: StageCost[] = [];

@@ -6,7 +6,7 @@ const WAYS_MOST = 12;
 
 /** Whether a room is come into by itself: as somebody said, else where it has an opening that leads into no other room of the job. */
 export function hasOwnWay(set: RoomSet, waysIn: readonly WayIn[], joined: number): boolean {
-  const said = waysIn.findLast(({ roomId }) => roomId === set.room.id);
+  const said = waysIn.findLast(({ ofRoomId }) => ofRoomId === set.room.id);
   return said ? said.isOwn : joined === 0 || set.room.openings.length > joined;
 }
 

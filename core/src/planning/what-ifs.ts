@@ -1,6 +1,6 @@
 import type { UnderPlan } from '../assess/under-plan.ts';
-import { forecastProbe } from '../damp/index.ts';
-import { figuresOf, type FigureOf } from '../figures/index.ts';
+import { forecastProbe, WAY_OUT } from '../damp/index.ts';
+import { jobFiguresOf, type AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 import { planCases, prepare, quantile, reasonChain, restOf, type Case } from '../schedule/index.ts';
 import { billOfJob } from './bill-of-job.ts';
@@ -50,7 +50,7 @@ export function whatIfs(
   atUtc: string,
   tell: (share: number) => void = () => undefined,
 ): WhatIf[] {
-  const figure = figuresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
+  const figure = jobFiguresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
   const variants = variantsOf(grounds, facts, figure);
   const asks = variants.map(({ grounds: rooms, facts: of, people }) =>
     askOf(rooms, of, atUtc, people === undefined ? {} : { people }),
@@ -98,7 +98,7 @@ export function whatIfs(
   });
 }
 
-function variantsOf(grounds: readonly RoomGround[], facts: JobFacts, figure: FigureOf): Variant[] {
+function variantsOf(grounds: readonly RoomGround[], facts: JobFacts, figure: AnyFigureOf): Variant[] {
   const week = weekOf(facts);
   const same = { grounds, facts };
   const variants: Variant[] = [
@@ -123,7 +123,7 @@ function variantsOf(grounds: readonly RoomGround[], facts: JobFacts, figure: Fig
       },
     });
   const dries = grounds.filter(({ drying, assessment }) => drying !== null || assessment.damp?.over);
-  if (dries.length > 0) variants.push(dryer(grounds, facts, figure));
+  if (dries.length > 0) variants.push(dryer(grounds, facts, figure), ...sealed(grounds, facts));
   if (facts.furnishings.some(({ goes }) => goes === 'room'))
     variants.push({
       id: 'lodging',
@@ -138,7 +138,7 @@ function variantsOf(grounds: readonly RoomGround[], facts: JobFacts, figure: Fig
 }
 
 /** A dryer in every room that dries: by the forecast in drier air where there is one, and for the days it runs. */
-function dryer(grounds: readonly RoomGround[], facts: JobFacts, figure: FigureOf): Variant {
+function dryer(grounds: readonly RoomGround[], facts: JobFacts, figure: AnyFigureOf): Variant {
   let days = 0;
   const dried = grounds.map((g): RoomGround => {
     if (!g.drying) return g;
@@ -164,8 +164,27 @@ function dryer(grounds: readonly RoomGround[], facts: JobFacts, figure: FigureOf
   };
 }
 
+/** A membrane rolled on in every room that would have to dry, where one may lie on it: the one that costs least. */
+function sealed(grounds: readonly RoomGround[], facts: JobFacts): Variant[] {
+  let isAny = false;
+  const covered = grounds.map((g): RoomGround => {
+    const { damp, under } = g.assessment;
+    const membrane = (under?.membranes ?? [])
+      .filter(({ plan }) => plan.refused === null)
+      .sort((a, b) => a.plan.cost - b.plan.cost)[0];
+    if (!damp?.over || !under || under.membrane || !membrane) return g;
+    isAny = true;
+    return {
+      ...g,
+      answers: [...g.answers, { id: 'sealed', question: WAY_OUT.question, answer: 'membrane', note: '' }],
+      assessment: { ...g.assessment, under: { ...under, membrane } },
+    };
+  });
+  return isAny ? [{ id: 'membrane', words: say('planning.membraneInstead'), grounds: covered, facts }] : [];
+}
+
 /** Every other compound that suits all rooms which are poured: bags and mixing as its card has them. */
-function compounds(grounds: readonly RoomGround[], facts: JobFacts, figure: FigureOf): Variant[] {
+function compounds(grounds: readonly RoomGround[], facts: JobFacts, figure: AnyFigureOf): Variant[] {
   const poured = grounds.flatMap((g) =>
     typeof g.level === 'object' && g.level?.need ? [{ g, level: g.level, need: g.level.need }] : [],
   );
@@ -192,7 +211,7 @@ function compounds(grounds: readonly RoomGround[], facts: JobFacts, figure: Figu
 }
 
 /** A levelling with another product: its bags, and the hours they take to mix; all else stays. */
-export function withCompound(level: ChosenLevel, id: string, figure: FigureOf): ChosenLevel {
+export function withCompound(level: ChosenLevel, id: string, figure: AnyFigureOf): ChosenLevel {
   const need = level.needs.find(({ compound }) => compound.id === id);
   if (!need || !level.need || need === level.need) return level;
   const [mixing, rate] = [(need.bags * figure('bag-min')) / 60, figure('labour-h')];

@@ -68,3 +68,12 @@ export const keptPlans = kind(
   { newestCounts: true },
 );
 export type KeptPlan = FactOf<typeof keptPlans>;
+
+/** A task held back: it begins no earlier, whatever else would let it. The newest for a task counts. */
+export const taskHolds = kind(
+  'job',
+  'Task held back',
+  { jobId: parent('jobs'), key: key(200), notBefore: orNull(moment()), note: text(200) },
+  { newestCounts: true },
+);
+export type TaskHold = FactOf<typeof taskHolds>;

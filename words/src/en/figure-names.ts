@@ -243,4 +243,9 @@ export const figureNames = {
   'figures.returnDays': 'Sealed packs go back within',
   'figures.validDays': 'A quotation holds for',
   'figures.boxKgM2': 'Planks weigh, where the card does not say',
+  'figures.askThem': 'Usual; ask them, and put in what they say.',
+  'figures.ownShare': 'A guess to begin with; your own jobs tell better.',
+  'figures.supplierSays': 'Usual; the supplier’s terms win.',
+  'figures.marginSource': 'A share of the price, not of the cost; set your own.',
+  'figures.countThem': 'Count those that stay usable while these floors are worked on.',
 };

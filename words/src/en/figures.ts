@@ -43,9 +43,4 @@ export const figures = {
   'figures.plankWidthMmSource': 'Usual; put in the planks you lay.',
   'figures.footNSource': 'A heavy person on one foot.',
   'figures.ofPlace': 'Usual in a mild climate; set it for the place',
-  'figures.askThem': 'Usual; ask them, and put in what they say.',
-  'figures.ownShare': 'A guess to begin with; your own jobs tell better.',
-  'figures.supplierSays': 'Usual; the supplier’s terms win.',
-  'figures.marginSource': 'A share of the price, not of the cost; set your own.',
-  'figures.countThem': 'Count those that stay usable while these floors are worked on.',
 };

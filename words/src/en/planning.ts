@@ -141,6 +141,7 @@ export const planning = {
   'planning.onePersonMore': 'One person more',
   'planning.saturdays': 'Saturday mornings too',
   'planning.dryer': 'A dryer in each room that dries',
+  'planning.membraneInstead': 'A membrane instead of drying',
   'planning.lodging': 'Furniture stored somewhere else',
   'planning.withCompound': 'With another compound: {what}',
 };
