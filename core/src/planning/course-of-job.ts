@@ -27,7 +27,13 @@ export function courseOf(grounds: readonly RoomGround[], facts: JobFacts, under:
   const made = planJob(grounds, facts, atUtc);
   const days = shownDays(made, grounds, facts, atUtc);
   const lines = billOfJob(made, grounds, under, facts, figure);
-  const bill = shownBill(lines, days, facts.packCounts, figure);
+  const boxesIn = (productId: string) =>
+    grounds.reduce(
+      (sum, { set }) =>
+        productId === `card/${set.card.id}` ? sum + set.plankBoxes.reduce((all, { boxes }) => all + boxes, 0) : sum,
+      0,
+    );
+  const bill = shownBill(lines, days, facts.packCounts, figure, boxesIn);
   const coming = facts.surprises.filter(({ state, sharePct }) => state === 'may-come' && sharePct > 0);
   const laboratories = made.draft.tasks.filter(({ key }) => key.endsWith('/hazard/positive'));
   const price = priceOf({

@@ -164,27 +164,27 @@ export function membraneTasks(g: RoomGround, chain: Chain): void {
     isLoud: true,
     machines: ['grinder'],
   });
-  const hardKey = `${g.set.room.id}/membrane/hard`;
+  const key = (what: string) => `${g.set.room.id}/membrane/${what}`;
   const coatH = areaM2 * figure('coat-h-m2');
   if (card.primerKgM2 > 0) {
     chain.work('membrane', 'primer', say('planning.membranePrimer'), coatH / 2, {
       ticks: tick('primer'),
       unbroken: true,
-      shutUntil: hardKey,
+      shutUntil: key('primer-dry'),
     });
     chain.wait('membrane', 'primer-dry', say('planning.primerDries'), card.primerH * slow);
   }
   let before: string | null = null;
   for (let coat = 1; coat <= card.coats; coat++) {
-    const key = chain.work('membrane', `coat-${coat}`, say('planning.membraneCoat', { coat }), coatH, {
+    const rolled = chain.work('membrane', `coat-${coat}`, say('planning.membraneCoat', { coat }), coatH, {
       ticks: tick(`coat-${coat}`),
       unbroken: true,
       within: before ? { of: before, hours: card.nextToH } : null,
-      shutUntil: hardKey,
+      shutUntil: key(coat < card.coats ? `coat-${coat}-dry` : 'hard'),
     });
     if (coat < card.coats)
       chain.wait('membrane', `coat-${coat}-dry`, say('planning.coatDries', { coat }), card.nextFromH * slow);
-    before = key;
+    before = rolled;
   }
   chain.wait('membrane', 'hard', say('planning.membraneHard'), card.hardH * slow);
 }

@@ -51,6 +51,7 @@ export interface DraftWork extends Common {
   machines: string[];
   trade: string | null;
   isLoud: boolean;
+  /** Its room stays shut until this wait has ended, which follows it and nothing else. */
   shutUntil: string | null;
   holds: { what: string; until: string }[];
   isLaying: boolean;

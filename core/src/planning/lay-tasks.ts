@@ -81,7 +81,8 @@ export function layTasks(g: RoomGround, chain: Chain, evidence: DampEvidence | n
       unbroken: true,
       isLaying: day === 1,
       within: day === 1 ? within : null,
-      shutUntil: openKey,
+      // Each day goes on from the last; the floor as a whole is shut once its last part is down.
+      shutUntil: day === days ? openKey : null,
       ticks: [],
       doneAt: laidAt(g),
     });

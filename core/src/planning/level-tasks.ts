@@ -25,11 +25,11 @@ export function levelTasks(g: RoomGround, chain: Chain): void {
   if (level.fillL > 0 && level.need) {
     const rest = Math.max(0.5, level.hours - (level.grindL > 0 ? Math.min(level.hours, grindingH) : 0));
     const { compound, lifts } = level.need;
-    const walkKey = `${id}/level/walk`;
     const primeH = Math.min(rest / 2, Math.max(0.25, level.touchedM2 * figure('touch-h-m2')));
     const prime = chain.work('level', 'prime', say('planning.prime'), primeH, {
       unbroken: true,
-      shutUntil: walkKey,
+      // Nobody treads on wet primer.
+      shutUntil: `${id}/level/primer`,
       isPriced: true,
     })!;
     chain.wait('level', 'primer', say('planning.primerDries'), figure('primer-dry-h') * slow);
@@ -46,7 +46,7 @@ export function levelTasks(g: RoomGround, chain: Chain): void {
           unbroken: true,
           mostPeople: 2,
           isPriced: true,
-          shutUntil: walkKey,
+          shutUntil: `${id}/level/${lift < lifts ? `lift-${lift}` : 'walk'}`,
           within: lift === 1 ? { of: prime, hours: figure('prime-within-h') } : null,
         },
       );

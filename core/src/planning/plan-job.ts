@@ -93,7 +93,9 @@ export function planJob(
     // Of those alike the earliest stays first.
     .sort((a, b) => a.at[0] - b.at[0] || a.at[1] - b.at[1])
     .map(({ one }) => one);
-  const chosen = byPromise.find(sound) ?? found;
+  const chosen = byPromise.find(sound);
+  // No plan that cannot be worked as it stands is shown.
+  if (!chosen) return { why: 'never', key: checkPlan(rest, found.plan)[0]?.key ?? '', draft };
   const { prepared, followed } = orderedLater(rest, first, chosen);
   return {
     draft,

@@ -2,6 +2,7 @@ import { shoppingRuns, type PackCount, type ShoppingRun } from '../bill/index.ts
 import type { AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 import type { JobStage } from './draft.ts';
+import { siteDay } from './job-calendar.ts';
 import { totalOfBill, type BillLine, type BillTotal } from './job-bill.ts';
 import type { ShownDays } from './shown-days.ts';
 
@@ -9,6 +10,8 @@ import type { ShownDays } from './shown-days.ts';
 export interface ShownLine extends BillLine {
   firstDay: string | null;
   lastDay: string | null;
+  /** Packs that are there already, as far as they were counted. */
+  atHand: number;
   /** The day on a pack is before its last use: it is ordered later, or not at all from there. */
   tooOldOn: string | null;
 }
@@ -55,31 +58,36 @@ export function shownBill(
   days: ShownDays,
   counts: readonly PackCount[],
   figure: AnyFigureOf,
+  boxesIn: (productId: string) => number = () => 0,
 ): ShownBill {
   const dayAt = (hours: number): string | null =>
     days.days[Math.min(days.days.length - 1, Math.floor(hours / 24))]?.day ?? null;
   const newest = [...new Map(counts.map((one) => [one.productId, one])).values()];
   const shown = lines.map((line): ShownLine => {
-    const [firstDay, lastDay] = line.usedH ? [dayAt(line.usedH.from), dayAt(line.usedH.to)] : [null, null];
+    const [usedDay, lastDay] = line.usedH ? [dayAt(line.usedH.from), dayAt(line.usedH.to)] : [null, null];
+    const firstDay = line.isOneBatch ? (carriedOn(line, days) ?? usedDay) : usedDay;
+    const bought = newest.find(({ productId }) => productId === line.id)?.bought ?? 0;
     const useBy = newest.find(({ productId }) => productId === line.id)?.useBy ?? '';
     const keepsTo = useBy !== '' ? useBy : line.sealedDays !== null ? addDays(days.today, line.sealedDays) : null;
     return {
       ...line,
       firstDay,
       lastDay,
+      atHand: Math.max(bought, boxesIn(line.id)),
       tooOldOn: keepsTo !== null && lastDay !== null && lastDay > keepsTo ? keepsTo : null,
     };
   });
   const bought = shown.filter(({ packs }) => packs !== null && packs.count > 0);
+  const toFetch = ({ packs, atHand }: ShownLine) => Math.max(0, packs!.count - atHand);
   const dayNumber = new Map(days.days.map(({ day }, k) => [day, k]));
   const { runs, least } = shoppingRuns(
-    bought.map(({ id, packs, kg, litres, price, firstDay }) => ({
-      id,
-      supplier: price.supplier,
-      packs: packs!.count,
-      kgEach: kg / packs!.count,
-      litresEach: litres / packs!.count,
-      neededDay: dayNumber.get(firstDay ?? '') ?? 0,
+    bought.map((line) => ({
+      id: line.id,
+      supplier: line.price.supplier,
+      packs: toFetch(line),
+      kgEach: line.kg / line.packs!.count,
+      litresEach: line.litres / line.packs!.count,
+      neededDay: dayNumber.get(line.firstDay ?? '') ?? 0,
     })),
     { kg: figure('van-kg'), litres: figure('van-l') },
   );
@@ -116,6 +124,18 @@ export function shownBill(
     counted,
     usedRatio: planned.length === 0 ? null : sum(({ count }) => count.opened) / sum(({ count }) => count.planned),
   };
+}
+
+/** The day on which boxes of a covering are first carried in, where some are not yet. */
+function carriedOn({ shares }: BillLine, { tasks, zone }: ShownDays): string | null {
+  const from = tasks
+    .filter(
+      ({ key, roomId, doneAt }) =>
+        doneAt === null && key.endsWith('/order/carry') && shares.some((share) => share.roomId === roomId),
+    )
+    .map((task) => task.from)
+    .sort()[0];
+  return from ? siteDay(zone, from) : null;
 }
 
 /** Tools of each day on which somebody works, by the stages that are worked at. */

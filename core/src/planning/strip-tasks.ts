@@ -35,9 +35,14 @@ export function stripTasks(g: RoomGround, chain: Chain, furnishing: Furnishing |
   const { steps, gates } = g.assessment.strip;
   const going = steps.filter(({ group }) => group === 'layer');
   const isWorked = steps.some(({ hours, doneAt }) => hours > 0 && doneAt === null);
+  // Nobody can decide about a layer before the laboratory has answered: it is asked for whatever becomes of the layer, unless it is to stay.
+  const staying = new Set(
+    g.assessment.strip.comparisons.flatMap(({ layerId, chosen }) => (chosen === 'keep' ? [layerId] : [])),
+  );
+  const lying = new Set(layersLeft(set).map(({ id }) => id));
   const outstanding = gates.filter(
     ({ layerId, materials }) =>
-      materials.some(({ state }) => state === 'shut') && going.some(({ layerIds }) => layerIds.includes(layerId)),
+      lying.has(layerId) && !staying.has(layerId) && materials.some(({ state }) => state === 'shut'),
   );
   // Samples are taken in one visit, and nothing that is disturbed waits for less than all answers.
   if (outstanding.length > 0) {
@@ -70,7 +75,7 @@ export function stripTasks(g: RoomGround, chain: Chain, furnishing: Furnishing |
       shutUntil: null,
       isPriced: true,
     });
-  if (!isWorked && steps.every(({ doneAt }) => doneAt === null)) return;
+  if (!isWorked && steps.every(({ doneAt }) => doneAt === null)) return toiletOut(g, chain, held);
   const byGroup = (...groups: Step['group'][]) => steps.filter(({ group }) => groups.includes(group));
   const put = (what: string, words: Parameters<Chain['work']>[2], of: readonly Step[], more = {}) => {
     if (of.length === 0 || hoursOf(of) <= 0) return null;
@@ -98,12 +103,13 @@ export function stripTasks(g: RoomGround, chain: Chain, furnishing: Furnishing |
     lifts.filter(({ key }) => !toiletIds.includes(key)),
     kitchen.length > 0 ? { holds: [{ what: 'kitchen', until: held.kitchenKey }] } : {},
   );
-  put(
+  const isLifted = put(
     'toilet',
     say('planning.toiletOut'),
     lifts.filter(({ key }) => toiletIds.includes(key)),
     { holds: [{ what: 'toilet', until: held.toiletKey }] },
   );
+  if (!isLifted) toiletOut(g, chain, held);
   put('trim', say('planning.trimOff'), byGroup('trim'));
   for (const step of byGroup('layer')) {
     const own = positive.some(({ layerId }) => step.layerIds.includes(layerId));
@@ -121,6 +127,15 @@ export function stripTasks(g: RoomGround, chain: Chain, furnishing: Furnishing |
   put('kept', say('planning.keptWork'), byGroup('kept'));
   put('clean', say('planning.clean'), byGroup('clean'));
 }
+
+/** Planks go under a toilet, whatever lay there before: it comes out where no step of the strip-out lifts it. */
+function toiletOut({ set }: RoomGround, chain: Chain, held: HeldInRoom): void {
+  const count = set.room.fixtures.filter(({ kind }) => kind === 'toilet').length;
+  chain.work('strip', 'toilet', say('planning.toiletOut'), count * TOILET_OUT_H, {
+    holds: [{ what: 'toilet', until: held.toiletKey }],
+  });
+}
+const TOILET_OUT_H = 0.4;
 
 /** Fixtures that make a kitchen: cabinets and appliances. */
 export const kitchenIds = ({ set }: RoomGround): string[] =>

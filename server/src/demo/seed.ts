@@ -20,6 +20,7 @@ import { seedDamp } from './seed-damp.ts';
 import { seedHeights } from './seed-heights.ts';
 import { seedLevelled } from './seed-levelled.ts';
 import { seedOldFloor } from './seed-old-floor.ts';
+import { seedJob } from './seed-job.ts';
 import { seedLay } from './seed-lay.ts';
 import { DEMO_CARDS, seedUnder } from './seed-under.ts';
 import { seedScan, stationsToRead } from './seed-scan.ts';
@@ -72,6 +73,7 @@ export async function seedDemo(
         await seedUnder(put, `demo-${room.slug}`, room, seededAt);
         await seedLay(put, facts, room, seededAt);
       }
+      await seedJob(put, job.slug, seededAt);
     }
   });
   return count;

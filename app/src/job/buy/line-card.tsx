@@ -53,6 +53,7 @@ export function LineCard({ line, days, jobId, book, currency }: Props) {
           {`Buying one comes to ${centsWords(hire.buyCents, currency)}, what it sells for afterwards taken off: ${moreWords(hire.buyCents - line.cents, currency)}.`}
         </Words>
       ) : null}
+      {line.atHand > 0 ? <Words size="small">{`${line.atHand} of them are there already.`}</Words> : null}
       {line.isOneBatch ? (
         <Words size="small">All of it of one batch: ask for it when you order, and note it from the box.</Words>
       ) : null}
