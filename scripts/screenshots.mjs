@@ -50,6 +50,22 @@ async function shot(name, viewport, path, act = async () => undefined) {
 
 const button = (name) => (page) => page.getByRole('button', { name }).first().click();
 await shot('site-book-phone', PHONE, '/');
+const worked = async (page) => {
+  await page.getByTestId('working').waitFor({ state: 'detached', timeout: 90_000 });
+  await page.waitForTimeout(4000);
+};
+await shot('days-phone', PHONE, '/jobs/demo-fennimore-hall/days', async (page) => {
+  await page.getByTestId('promise').waitFor({ timeout: 90_000 });
+  await worked(page);
+});
+await shot('buy-phone', PHONE, '/jobs/demo-sluice-house/buy', async (page) => {
+  await page.getByTestId('bill-total').waitFor({ timeout: 90_000 });
+  await worked(page);
+});
+await shot('price-phone', PHONE, '/jobs/demo-sluice-house/price', async (page) => {
+  await page.getByTestId('price-total').waitFor({ timeout: 90_000 });
+  await worked(page);
+});
 await shot('room-phone', PHONE, '/rooms/demo-kitchen/room');
 await shot('decide-phone', PHONE, '/rooms/demo-wash-house/strip', button('Decide'));
 await shot('strip-phone', PHONE, '/rooms/demo-wash-house/strip', button('Work'));
@@ -58,7 +74,6 @@ await shot('drying-wide', WIDE, '/rooms/demo-parlour/damp', async (page) => {
   await button('Drying')(page);
   await page.waitForTimeout(5000);
 });
-await shot('sound-wide', WIDE, '/rooms/demo-hall/sound', button('Marks (3)'));
 await shot('run-phone', PHONE, '/rooms/demo-hall/flat', async (page) => {
   await button(/Units: feet/)(page);
   await page.waitForTimeout(800);
@@ -84,13 +99,6 @@ await shot('under-phone', PHONE, '/rooms/demo-hall-wash-house/under', async (pag
 });
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat', button('Verdict'));
 await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat', button('Verdict'));
-await shot('scan-phone', PHONE, '/rooms/demo-landing/flat', async (page) => {
-  await button('Scan')(page);
-  const chooser = page.waitForEvent('filechooser');
-  await button('Bring in another scan')(page);
-  await (await chooser).setFiles(join(ROOT, 'e2e/fixtures/landing-scan.ply'));
-  await page.getByTestId('laying').waitFor();
-});
 await shot('level-phone', PHONE, '/rooms/demo-parlour/level', async (page) => {
   await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
   await button('Chalk')(page);
@@ -100,7 +108,6 @@ await shot('level-wide', WIDE, '/rooms/demo-parlour/level', async (page) => {
   await page.getByRole('radio', { name: /^Grind only, Not possible/ }).waitFor();
   await page.getByText('being worked out').waitFor({ state: 'hidden', timeout: 90_000 });
 });
-await shot('card-wide', WIDE, '/cards/shipped-glue-vinyl');
 await browser.close();
 server.kill('SIGTERM');
 server.on('exit', () => rmSync(data, { recursive: true, force: true }));

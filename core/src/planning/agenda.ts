@@ -44,7 +44,7 @@ export function agendaOf(
       key: task.key,
       roomId: task.roomId,
       kind: isDelivery ? 'order' : until ? 'deadline' : 'work',
-      words: isDelivery ? say('planning.orderNow', { what: task.words }) : task.words,
+      words: isDelivery ? say('planning.orderNow', { what: orderedBy(task.words) }) : task.words,
       at: task.from,
       until,
       isOverdue: until !== null && until < atUtc,
@@ -63,6 +63,12 @@ export function agendaOf(
         isOverdue: false,
       });
   return items.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.key < b.key ? -1 : 1));
+}
+
+/** What is ordered: the covering that the wait for it names. */
+function orderedBy(words: Sayable): Sayable {
+  const card = typeof words === 'string' ? null : words.values['card'];
+  return typeof card === 'string' ? card : words;
 }
 
 /** Readings that decide, and are too old on the day the planks come: they are taken once more before. */

@@ -31,7 +31,11 @@ export function DaySheet({ days, onTask }: { days: ShownDays; onTask: (key: stri
   const next = [...new Set(open.map(({ from }) => dayOf(from)))].sort().find((day) => day >= days.today);
   const [chosen, setChosen] = useState<string | null>(null);
   const day = chosen ?? next ?? days.today;
-  const own = lines.filter(({ from }) => dayOf(from) === day).sort((a, b) => (a.from < b.from ? -1 : 1));
+  // What was ticked today stays in sight, to be taken back where a finger slipped.
+  const isDoneToday = ({ task }: Line) => task.doneAt !== null && dayOf(task.doneAt) === days.today;
+  const own = lines
+    .filter((line) => (isDoneToday(line) ? day === next || day === days.today : dayOf(line.from) === day))
+    .sort((a, b) => (a.from < b.from ? -1 : 1));
   const orders = days.tasks.filter(
     ({ kind, key, from, doneAt }) =>
       kind === 'wait' && key.includes('/order/delivery/') && doneAt === null && dayOf(from) === day,

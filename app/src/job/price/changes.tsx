@@ -38,6 +38,7 @@ export function Changes({ course, jobId, jobName, rooms, book, currency }: Props
   const open = changes.filter(({ surprise }) => surprise.state === 'found').length;
   return (
     <Fold
+      key={String(open > 0)}
       title="Changes"
       aside={changes.length === 0 ? 'none' : open > 0 ? `${open} to decide` : String(changes.length)}
       open={open > 0}
