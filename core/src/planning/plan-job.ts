@@ -4,7 +4,7 @@ import {
   compareReached,
   drawChances,
   layingBound,
-  placeAll,
+  placeBy,
   prepare,
   quantile,
   reachedBy,
@@ -120,7 +120,7 @@ const QUARTERS_A_DAY = 96;
  */
 function orderedLater(rest: ScheduleJob, first: Prepared, chosen: Ordered): { prepared: Prepared; followed: Ordered } {
   const kept = { prepared: first, followed: chosen };
-  const { plan, order, reached } = chosen;
+  const { plan, order, reached, isApart } = chosen;
   const isOrder = (key: string) => key.includes('/order/');
   const next = new Map<string, number>();
   // What follows an order begins at the earliest then, seen from the laying back.
@@ -141,13 +141,16 @@ function orderedLater(rest: ScheduleJob, first: Prepared, chosen: Ordered): { pr
   const prepared = prepare({ ...rest, tasks });
   if ('why' in prepared) return kept;
   const rank = new Map(order.map((key, k) => [key, k]));
-  const later = placeAll(
+  const later = placeBy(
     prepared,
     prepared.tasks.map(({ key }) => rank.get(key)!),
+    isApart,
   );
   if ('why' in later || checkPlan(prepared.job, later).length > 0) return kept;
   const now = reachedBy(prepared.job, later);
-  return compareReached(now, reached) <= 0 ? { prepared, followed: { plan: later, reached: now, order } } : kept;
+  return compareReached(now, reached) <= 0
+    ? { prepared, followed: { plan: later, reached: now, order, isApart } }
+    : kept;
 }
 
 /** Whether a job could be planned. */

@@ -1,7 +1,7 @@
 import { seeded } from '../units/index.ts';
 import { compareReached, reachedBy, type Reached } from './objective.ts';
 import type { Prepared } from './prepared.ts';
-import { placeAll } from './serial.ts';
+import { placeBy } from './serial.ts';
 import { isWork, type NoPlan, type Plan } from './task.ts';
 
 /** A plan with what it reaches, and the order by which it was made: what it is planned anew from. */
@@ -9,6 +9,8 @@ export interface Ordered {
   plan: Plan;
   reached: Reached;
   order: string[];
+  /** Its tasks were placed one by one, also those that a limit ties together. */
+  isApart: boolean;
 }
 
 export interface Scheduled extends Ordered {
@@ -32,50 +34,86 @@ export interface ScheduleAsk {
 
 /** So many tries without a better plan end the search where the bound is met. */
 const PATIENCE = 60;
+/** This share of tries places tasks one by one, also those that a limit ties together. */
+const APART_SHARE = 0.7;
+/** The middle of all layings counts by so much beside the last. */
+const MEAN_SHARE = 0.15;
+/** And the end of all by so much. */
+const END_SHARE = 0.05;
+/** Now and then the search goes on from what is a little worse, quarters. */
+const WORSE_SHARE = 0.06;
+const WORSE_QUARTERS = 24;
 /** So many of the best are kept: the one with the best chances is not always the earliest. */
 const BEST_KEPT = 10;
+
+/** A plan with the order it was made by, by the places of tasks. */
+interface Tried {
+  order: readonly number[];
+  plan: Plan;
+  reached: Reached;
+  isApart: boolean;
+}
 
 /** The earliest plan that was found: from a few first orders, one task, a late one or a room being moved forward time and again. */
 export function schedule(ask: ScheduleAsk): Scheduled | NoPlan {
   const { prepared, tries, seed = 1, from, boundHalf = null, shouldStop } = ask;
   const { tasks, job } = prepared;
   const draw = seeded(seed);
-  let best: { order: number[]; plan: Plan; reached: Reached } | null = null;
-  const found: { order: readonly number[]; plan: Plan; reached: Reached }[] = [];
+  let best: Tried | null = null;
+  const found: Tried[] = [];
+  let here: { order: number[]; plan: Plan; score: number } | null = null;
+  const layings = tasks.flatMap((task) => (isWork(task) && task.isLaying ? [task.key] : []));
+  const scoreOf = (plan: Plan): number => {
+    const starts = layings.map((key) => plan.get(key)!.from);
+    const mean = starts.reduce((sum, from) => sum + from, 0) / Math.max(1, starts.length);
+    let end = 0;
+    for (const { to } of plan.values()) end = Math.max(end, to);
+    return Math.max(0, ...starts) + MEAN_SHARE * mean + END_SHARE * end;
+  };
   let failed: NoPlan | null = null;
   let made = 0;
-  const attempt = (order: readonly number[]): boolean => {
+  const isTied = job.within.length > 0;
+  const attempt = (order: readonly number[], isApart = false): boolean => {
     made++;
     const rank = new Array<number>(tasks.length);
     order.forEach((k, i) => (rank[k] = i));
-    const plan = placeAll(prepared, rank);
+    const plan = placeBy(prepared, rank, isApart);
     if (!(plan instanceof Map)) {
       failed ??= plan as NoPlan;
       return false;
     }
     const reached = reachedBy(job, plan);
-    keep(found, { order, plan, reached });
+    keep(found, { order, plan, reached, isApart });
     const isBetter = !best || compareReached(reached, best.reached) < 0;
-    if (isBetter || (best && compareReached(reached, best.reached) === 0)) best = { order: [...order], plan, reached };
+    if (isBetter || (best && compareReached(reached, best.reached) === 0))
+      best = { order: [...order], plan, reached, isApart };
+    // What is searched on from is judged finer than what is asked for: by quarters, and by every laying.
+    const score = scoreOf(plan);
+    if (!here || score <= here.score + (draw() < WORSE_SHARE ? WORSE_QUARTERS : 0))
+      here = { order: [...order], plan, score };
     return isBetter;
   };
-  for (const order of firstOrders(prepared, from)) if (made < tries) attempt(order);
+  for (const order of firstOrders(prepared, from)) {
+    if (made < tries) attempt(order);
+    if (isTied && made < tries) attempt(order, true);
+  }
   let idle = 0;
   while (best && made < tries && tasks.length > 1) {
     if (shouldStop?.()) break;
-    const isMet = boundHalf !== null && (best as { reached: Reached }).reached.layingHalf <= boundHalf;
+    const isMet = boundHalf !== null && (best as Tried).reached.layingHalf <= boundHalf;
     if (isMet && idle > PATIENCE) break;
-    idle = attempt(moved((best as { order: number[] }).order, prepared, (best as { plan: Plan }).plan, draw))
-      ? 0
-      : idle + 1;
+    const at = (draw() < 0.5 ? best : here)! as Pick<Tried, 'order' | 'plan'>;
+    const next = moved(at.order, prepared, at.plan, draw);
+    idle = attempt(next, isTied && draw() < APART_SHARE) ? 0 : idle + 1;
   }
   if (!best) return failed ?? { why: 'never', key: tasks[0]?.key ?? '' };
-  const { plan, reached, order } = best as { order: number[]; plan: Plan; reached: Reached };
+  const { plan, reached, order, isApart } = best as Tried;
   const keysOf = (all: readonly number[]) => all.map((k) => tasks[k]!.key);
   return {
     plan,
     reached,
     order: keysOf(order),
+    isApart,
     best: found.map((one) => ({ ...one, order: keysOf(one.order) })),
     tries: made,
   };

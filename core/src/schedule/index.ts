@@ -11,5 +11,5 @@ export { prepare, type Prepared } from './prepared.ts';
 export { type Reason, reasonChain } from './reasons.ts';
 export { lateIn, restOf, type UnderWay } from './replan.ts';
 export { type Case, type CaseFound, type CasePlanned, planCases } from './what-if.ts';
-export { placeAll } from './serial.ts';
+export { placeAll, placeBy } from './serial.ts';
 export type { Job as ScheduleJob, NoPlan, Placed, Plan as SchedulePlan, Task, Wait, Within, Work } from './task.ts';

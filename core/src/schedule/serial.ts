@@ -5,9 +5,56 @@ import { isWork, type NoPlan, type Placed, type Plan, type Within } from './task
 /** So often a step is begun later for the sake of what has to come soon after it. */
 const LATER_MOST = 500;
 
+/** So often everything is placed anew for the sake of a limit where tasks are placed one by one. */
+const ANEW_MOST = 8;
+
 /** Tasks placed one after another by an order, each at its first free place; what a limit of time ties together is placed in one. */
 export function placeAll(prepared: Prepared, rank: readonly number[]): Plan | NoPlan {
-  const { tasks, before, groups, groupOf, board } = prepared;
+  return placeGroups(prepared, rank, prepared.groups, prepared.groupOf, new Map());
+}
+
+/**
+ * The same with every task by itself, so that other work may come between what a limit ties together; a step that its follower comes too late for is begun later, and everything is placed
+ * anew.
+ */
+function placeApart(prepared: Prepared, rank: readonly number[]): Plan | NoPlan {
+  const { tasks, before, at, job } = prepared;
+  const groups = tasks.map((_, k) => [k]);
+  const groupOf = tasks.map((_, k) => k);
+  const least = new Map<number, number>();
+  for (let tries = 0; tries < ANEW_MOST; tries++) {
+    const plan = placeGroups(prepared, rank, groups, groupOf, least);
+    if (!(plan instanceof Map)) return plan;
+    const late = job.within.filter(({ key, of, quarters }) => plan.get(key)!.from > plan.get(of)!.to + quarters);
+    if (late.length === 0) return plan;
+    for (const { key, of, quarters } of late) {
+      const by = plan.get(key)!.from - quarters - plan.get(of)!.to;
+      for (const k of worksBefore(at.get(of)!)) {
+        const { from } = plan.get(tasks[k]!.key)!;
+        least.set(k, Math.max(least.get(k) ?? 0, from + by));
+      }
+    }
+  }
+  const first = job.within[0]!;
+  return { why: 'within', key: first.key, of: first.of };
+
+  function worksBefore(k: number): number[] {
+    return isWork(tasks[k]!) ? [k] : before[k]!.flatMap(worksBefore);
+  }
+}
+
+/** By either of the two: an order makes the same plan again by the one it was found with. */
+export const placeBy = (prepared: Prepared, rank: readonly number[], isApart: boolean): Plan | NoPlan =>
+  isApart ? placeApart(prepared, rank) : placeAll(prepared, rank);
+
+function placeGroups(
+  prepared: Prepared,
+  rank: readonly number[],
+  groups: readonly (readonly number[])[],
+  groupOf: readonly number[],
+  held: ReadonlyMap<number, number>,
+): Plan | NoPlan {
+  const { tasks, before, board } = prepared;
   board.rewind(0);
   const placed: (Placed | undefined)[] = tasks.map(() => undefined);
   const first = groups.map((group) => Math.min(...group.map((k) => rank[k]!)));
@@ -21,7 +68,7 @@ export function placeAll(prepared: Prepared, rank: readonly number[]): Plan | No
     let isPlaced = false;
     for (const group of waiting) {
       if (left[group]!.size > 0) continue;
-      const answer = placeGroup(prepared, board, groups[group]!, placed, rank);
+      const answer = placeGroup(prepared, board, groups[group]!, placed, rank, held);
       if (answer === null) {
         waiting.delete(group);
         for (const other of left) other.delete(group);
@@ -44,11 +91,12 @@ function placeGroup(
   group: readonly number[],
   placed: (Placed | undefined)[],
   rank: readonly number[],
+  held: ReadonlyMap<number, number>,
 ): NoPlan | null {
   const { tasks, before, at, job } = prepared;
   const inGroup = new Set(group);
   const limits = job.within.filter(({ key, of }) => inGroup.has(at.get(key)!) && inGroup.has(at.get(of)!));
-  const least = new Map<number, number>();
+  const least = new Map(held);
   const mark = board.mark();
   let tooLate: NoPlan | null = null;
   for (let tries = 0; tries < LATER_MOST; tries++) {

@@ -5,7 +5,7 @@ import { schedule, type Ordered } from './improve.ts';
 import { linksOf, type Link } from './links.ts';
 import { compareReached, reachedBy, type Reached } from './objective.ts';
 import { prepare, type Prepared } from './prepared.ts';
-import { placeAll } from './serial.ts';
+import { placeBy } from './serial.ts';
 import type { Job, NoPlan, Plan } from './task.ts';
 
 /** One way the job could go, side by side with others: one person more, another compound, a dryer. */
@@ -134,11 +134,12 @@ const candidateOf = (prepared: Prepared, { plan, reached }: Pick<Ordered, 'plan'
 });
 
 /** A plan by another one's order; null where it cannot be made. */
-function ordered(prepared: Prepared, { order }: Ordered): Candidate | null {
+function ordered(prepared: Prepared, { order, isApart }: Ordered): Candidate | null {
   const rank = new Map(order.map((key, k) => [key, k]));
-  const plan = placeAll(
+  const plan = placeBy(
     prepared,
     prepared.tasks.map(({ key }) => rank.get(key) ?? order.length),
+    isApart,
   );
   if ('why' in plan || checkPlan(prepared.job, plan).length > 0) return null;
   return candidateOf(prepared, { plan, reached: reachedBy(prepared.job, plan) });

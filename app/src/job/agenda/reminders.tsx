@@ -44,4 +44,6 @@ export function Reminders({
   );
 }
 
-const styles = StyleSheet.create({ box: { borderWidth: 2, padding: SPACE.gap, gap: SPACE.near } });
+const styles = StyleSheet.create({
+  box: { borderWidth: 2, padding: SPACE.gap, gap: SPACE.near, marginHorizontal: SPACE.edge },
+});

@@ -4,6 +4,7 @@ import type { AnyFigureName } from '@maquette/core/figures/job';
 import { useUnits } from '../../data/device-settings.ts';
 import { SPACE } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
+import { Reminders } from '../agenda/reminders.tsx';
 import { jobFactsOf } from '../job-facts.ts';
 import { JobFigures } from '../job-figures.tsx';
 import { JobFrame } from '../job-frame.tsx';
@@ -78,6 +79,7 @@ export function DaysScreen({ jobId }: { jobId: string }) {
     <JobFrame jobId={jobId} page="days" shown={shown}>
       {days ? (
         <View style={styles.parts}>
+          {job ? <Reminders items={course!.agenda} rooms={days.rooms} jobName={job.name} /> : null}
           <PromiseLines days={days} />
           {days.none ? null : <Bars days={days} chosen={chosen} onChoose={choose} onHold={hold} />}
           {task ? (

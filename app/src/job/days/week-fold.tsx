@@ -146,12 +146,14 @@ function HoursField({
 
 const DAY = only({ ...KINDS.siteDays.fields, day: filled(KINDS.siteDays.fields.day) }, 'day', 'note');
 const NO_DAY = { day: '', note: '' };
+const WHOSE = { site: 'Everybody’s', sampler: 'The sampler’s', licensed: 'The licensed trade’s' } as const;
 
 /** Days that are not as the week has them. */
 function OwnDays({ jobId, book }: { jobId: string; book: ShownBook }) {
   const palette = usePalette();
   const form = useDraftForm(DAY, NO_DAY, 'metric');
   const [isFree, setFree] = useState<'free' | 'part'>('free');
+  const [whose, setWhose] = useState<BodyOf<'siteDays'>['whose']>('site');
   const [hours, setHours] = useState('8:00-12:00');
   const [problem, setProblem] = useState<string | null>(null);
   const own = book.siteDays.filter((one) => one.jobId === jobId).sort((a, b) => (a.day < b.day ? -1 : 1));
@@ -164,12 +166,12 @@ function OwnDays({ jobId, book }: { jobId: string; book: ShownBook }) {
     setProblem(null);
     const [fromMin, toMin] = windows?.[0] ?? [0, 0];
     void form.record(async ({ day, note }) => {
-      const held = own.find((one) => one.day === day);
+      const held = own.find((one) => one.day === day && one.whose === whose);
       return write(`${day}: ${isFree === 'free' ? 'free' : hours}`, [
         {
           kind: 'siteDays',
           id: held?.id ?? newId(),
-          body: { jobId, day, isFree: isFree === 'free', fromMin, toMin, whose: 'site', note },
+          body: { jobId, day, isFree: isFree === 'free', fromMin, toMin, whose, note },
         },
       ]);
     });
@@ -180,7 +182,7 @@ function OwnDays({ jobId, book }: { jobId: string; book: ShownBook }) {
       {own.map((one) => (
         <View key={one.id} style={[styles.day, { borderColor: palette.rule }]}>
           <Words figure style={styles.grow}>
-            {`${dayWords(one.day)}: ${one.isFree ? 'free' : `${clock(one.fromMin)} to ${clock(one.toMin)}`}${one.note ? `, ${one.note}` : ''}`}
+            {`${dayWords(one.day)}${one.whose === 'site' ? '' : `, ${WHOSE[one.whose].toLowerCase()}`}: ${one.isFree ? 'free' : `${clock(one.fromMin)} to ${clock(one.toMin)}`}${one.note ? `, ${one.note}` : ''}`}
           </Words>
           <Button
             label="Remove"
@@ -194,6 +196,13 @@ function OwnDays({ jobId, book }: { jobId: string; book: ShownBook }) {
           />
         </View>
       ))}
+      <Choice
+        label="Whose day"
+        value={whose}
+        inline
+        options={(Object.keys(WHOSE) as (keyof typeof WHOSE)[]).map((value) => ({ value, label: WHOSE[value] }))}
+        onChange={setWhose}
+      />
       <Choice
         label="The day is"
         value={isFree}
