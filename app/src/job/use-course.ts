@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { RoomSet } from '@maquette/core';
+import type { CoveringCard } from '@maquette/core/coverings';
 import type { JobCourse, WhatIf } from '@maquette/core/planning';
 import { nowUtc } from '../data/ids.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
@@ -129,9 +130,10 @@ export function useWhatIfs(ask: CourseShown['ask'], of: JobCourse | null) {
     rows: held.of === of ? held.rows : null,
     failed: held.of === of ? held.failed : null,
     working: share,
-    work: () => {
-      const course = ask();
-      if (!course) return;
+    work: (otherCard: CoveringCard | null) => {
+      const asked = ask();
+      if (!asked) return;
+      const course = otherCard ? { ...asked, otherCard } : asked;
       setShare(0);
       courseDesk().ask(
         { kind: 'whatIfs', course },

@@ -1,6 +1,7 @@
 import { underPlanOf } from '@maquette/core';
 import type { RoomSet, UnderPlan } from '@maquette/core';
 import { courseOf, groundOf, openMemory, whatIfs, type GroundMemory, type RoomGround } from '@maquette/core/planning';
+import type { CoveringCard } from '@maquette/core/coverings';
 import type { Answers, CourseAsk } from './messages.ts';
 import { openModels } from './open-models.ts';
 
@@ -62,5 +63,27 @@ export async function answerCourse(ask: CourseAsk, tell: (share: number) => void
 /** Ways it could go otherwise, beside it. */
 export async function answerWhatIfs(ask: CourseAsk, tell: (share: number) => void): Promise<Answers['whatIfs']> {
   const grounds = await groundsOf(ask, (share) => tell(share / 4));
-  return whatIfs(grounds, ask.facts, underOf(ask, grounds), ask.atUtc, (share) => tell(0.2 + 0.8 * share));
+  const covered = ask.otherCard ? await coveredBy(ask, grounds, ask.otherCard, (share) => tell(0.2 + share / 4)) : null;
+  const told = (share: number) => tell(0.45 + 0.55 * share);
+  return whatIfs(grounds, ask.facts, underOf(ask, grounds), ask.atUtc, told, covered);
+}
+
+/** The rooms that take the covering most of the floor has, judged with another one; all others as they are. */
+async function coveredBy(
+  { atUtc }: CourseAsk,
+  grounds: readonly RoomGround[],
+  card: CoveringCard,
+  tell: (share: number) => void,
+): Promise<{ name: string; grounds: RoomGround[] }> {
+  const areas = new Map<string, number>();
+  for (const { set, areaM2 } of grounds) areas.set(set.card.id, (areas.get(set.card.id) ?? 0) + areaM2);
+  const most = [...areas].sort((a, b) => b[1] - a[1])[0]?.[0];
+  const open = await openModels();
+  const changed = grounds.map((g, k) => {
+    tell(k / grounds.length);
+    if (g.set.card.id !== most || most === card.id) return g;
+    const set = { ...g.set, room: { ...g.set.room, cardId: card.id }, card };
+    return groundOf(set, g.answers, atUtc, openMemory(), open);
+  });
+  return { name: card.name, grounds: changed };
 }

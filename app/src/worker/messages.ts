@@ -105,6 +105,8 @@ export interface CourseAsk {
   rooms: { roomId: string; key: string; set: RoomSet; answers: RoomSet['answers'] }[];
   facts: JobFacts;
   atUtc: string;
+  /** A covering that is tried in place of the one most rooms take; none where it is left out. */
+  otherCard?: CoveringCard;
 }
 
 /** What the screen asks of the worker. */

@@ -49,9 +49,17 @@ export function whatIfs(
   under: UnderPlan,
   atUtc: string,
   tell: (share: number) => void = () => undefined,
+  covered: { name: string; grounds: readonly RoomGround[] } | null = null,
 ): WhatIf[] {
   const figure = jobFiguresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
   const variants = variantsOf(grounds, facts, figure);
+  if (covered)
+    variants.push({
+      id: 'covering',
+      words: say('planning.withCovering', { what: covered.name }),
+      grounds: covered.grounds,
+      facts,
+    });
   const asks = variants.map(({ grounds: rooms, facts: of, people }) =>
     askOf(rooms, of, atUtc, people === undefined ? {} : { people }),
   );

@@ -143,5 +143,6 @@ export const planning = {
   'planning.dryer': 'A dryer in each room that dries',
   'planning.membraneInstead': 'A membrane instead of drying',
   'planning.lodging': 'Furniture stored somewhere else',
+  'planning.withCovering': 'With another covering: {what}',
   'planning.withCompound': 'With another compound: {what}',
 };

@@ -1,7 +1,12 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { SHIPPED_CARDS, type CoveringCard } from '@maquette/core/coverings';
+import { bodyOf } from '@maquette/facts';
 import type { JobCourse, WhatIf } from '@maquette/core/planning';
 import { SPACE, usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayWords, halfDaysBetween, laterWords } from '../day-words.ts';
@@ -11,6 +16,11 @@ import { useWhatIfs, type CourseShown } from '../use-course.ts';
 /** Ways the job could go otherwise, side by side: dates, money, and what then holds it up. */
 export function WhatIfs({ shown, course, currency }: { shown: CourseShown; course: JobCourse; currency: string }) {
   const { rows, failed, working, work, stop } = useWhatIfs(shown.ask, course);
+  const [cardId, setCardId] = useState('');
+  const cards: CoveringCard[] = [
+    ...shown.book.cards.map((card) => ({ ...bodyOf(card), id: card.id })),
+    ...SHIPPED_CARDS,
+  ];
   if (working !== null)
     return (
       <View style={styles.box} role="status">
@@ -41,8 +51,19 @@ export function WhatIfs({ shown, course, currency }: { shown: CourseShown; cours
           the cost.
         </Words>
       )}
+      <Fold title="With another covering" aside={cards.find(({ id }) => id === cardId)?.name ?? 'none'}>
+        <Choice
+          label="In the rooms that take the covering most of the floor has"
+          value={cardId}
+          options={[{ value: '', label: 'None' }, ...cards.map(({ id, name }) => ({ value: id, label: name }))]}
+          onChange={setCardId}
+        />
+      </Fold>
       <ButtonRow>
-        <Button label={rows ? 'Work them out again' : 'Compare the cases'} onPress={work} />
+        <Button
+          label={rows ? 'Work them out again' : 'Compare the cases'}
+          onPress={() => work(cards.find(({ id }) => id === cardId) ?? null)}
+        />
       </ButtonRow>
     </View>
   );
