@@ -1,27 +1,3 @@
-CREATE TABLE `prices` (
-	`id` text PRIMARY KEY NOT NULL,
-	`version` integer NOT NULL,
-	`write_id` text NOT NULL,
-	`updated_at` text NOT NULL,
-	`deleted_at` text,
-	`stored_order` integer DEFAULT 0 NOT NULL,
-	`made` text,
-	`first_place` text,
-	`product_id` text NOT NULL,
-	`name` text NOT NULL,
-	`unit` text NOT NULL,
-	`pack` real NOT NULL,
-	`price` real NOT NULL,
-	`has_tax` integer NOT NULL,
-	`supplier` text NOT NULL,
-	`priced_on` text NOT NULL,
-	`kg` real NOT NULL,
-	`litres` real NOT NULL,
-	`opened_h` real,
-	`sealed_days` integer,
-	`source` text NOT NULL
-);
---> statement-breakpoint
 CREATE TABLE `kept_plans` (
 	`id` text PRIMARY KEY NOT NULL,
 	`version` integer NOT NULL,
@@ -185,6 +161,33 @@ CREATE TABLE `pack_counts` (
 );
 --> statement-breakpoint
 CREATE INDEX `pack_counts_by_job` ON `pack_counts` (`job_id`);--> statement-breakpoint
+CREATE TABLE `prices` (
+	`id` text PRIMARY KEY NOT NULL,
+	`version` integer NOT NULL,
+	`write_id` text NOT NULL,
+	`updated_at` text NOT NULL,
+	`deleted_at` text,
+	`stored_order` integer DEFAULT 0 NOT NULL,
+	`made` text,
+	`first_place` text,
+	`job_id` text NOT NULL,
+	`product_id` text NOT NULL,
+	`name` text NOT NULL,
+	`unit` text NOT NULL,
+	`pack` real NOT NULL,
+	`price` real NOT NULL,
+	`has_tax` integer NOT NULL,
+	`supplier` text NOT NULL,
+	`priced_on` text NOT NULL,
+	`kg` real NOT NULL,
+	`litres` real NOT NULL,
+	`opened_h` real,
+	`sealed_days` integer,
+	`source` text NOT NULL,
+	FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `prices_by_job` ON `prices` (`job_id`);--> statement-breakpoint
 CREATE TABLE `quotations` (
 	`id` text PRIMARY KEY NOT NULL,
 	`version` integer NOT NULL,

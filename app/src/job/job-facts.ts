@@ -14,6 +14,7 @@ type OfJob =
   | 'waysIn'
   | 'surprises'
   | 'packCounts'
+  | 'prices'
   | 'quotations';
 const OF_JOB: readonly OfJob[] = [
   'figures',
@@ -25,12 +26,13 @@ const OF_JOB: readonly OfJob[] = [
   'waysIn',
   'surprises',
   'packCounts',
+  'prices',
   'quotations',
 ];
 
 /** Facts of a kind as they are on this device, the last written last. */
-function listed(book: ShownBook, kind: BookFactKind, jobId: string | null): object[] {
-  const own = (book[kind] as ShownBook['figures']).filter((fact) => jobId === null || fact.jobId === jobId);
+function listed(book: ShownBook, kind: BookFactKind, jobId: string): object[] {
+  const own = (book[kind] as ShownBook['figures']).filter((fact) => fact.jobId === jobId);
   return inOrder(own, lastPlaceOf).map((fact) => ({ ...bodyOf(fact), id: fact.id }));
 }
 
@@ -44,7 +46,6 @@ export function jobFactsOf(book: ShownBook, jobId: string): JobFacts {
     zone: job?.zone || deviceZone(),
     country: job?.country ?? null,
     ...lists,
-    prices: listed(book, 'prices', null),
     // Each list holds the facts of its kind: they passed their class when they were entered.
   } as object as JobFacts;
 }
@@ -56,5 +57,4 @@ export const jobWrites = (book: ShownBook, jobId: string): string =>
     ...OF_JOB.flatMap((kind) =>
       (book[kind] as ShownBook['figures']).filter((fact) => fact.jobId === jobId).map(({ writeId }) => writeId),
     ),
-    ...book.prices.map(({ writeId }) => writeId),
   ].join(' ');

@@ -22,8 +22,9 @@ export const PRICE_RANGES = {
   litres: { min: 0, max: 5000 },
 } as const;
 
-/** What a product costs where one buys it. */
-export const prices = kind('book', 'Price', {
+/** What a product costs where one buys it for a job. */
+export const prices = kind('job', 'Price', {
+  jobId: parent('jobs'),
   /** Name of the product in bills, such as `compound/self-levelling`. */
   productId: key(120),
   name: text(120),

@@ -80,8 +80,8 @@ export function BuyScreen({ jobId }: { jobId: string }) {
             <Fold title="Alternatives" aside="by price and date">
               <WhatIfs shown={shown} course={course} currency={currency} />
             </Fold>
-            <Fold title="Price book" aside={counted(book.prices.length, 'price')}>
-              <PriceBook prices={book.prices} />
+            <Fold title="Price book" aside={counted(book.prices.filter((one) => one.jobId === jobId).length, 'price')}>
+              <PriceBook jobId={jobId} prices={book.prices.filter((one) => one.jobId === jobId)} />
             </Fold>
             <Fold title="Rates and charges">
               <JobFigures jobId={jobId} units={units} names={CHARGES} />

@@ -67,7 +67,7 @@ export function LineCard({ line, days, jobId, book, currency }: Props) {
           ? 'Nobody has said what it costs: it stands at nothing until you put a price in.'
           : `Price: ${say(price.source)}${price.supplier ? `, ${price.supplier}` : ''}${price.on ? `, of ${dayWords(price.on, days.today)}` : ''}.`}
       </Words>
-      {packs ? <OwnPrice line={line} book={book} currency={currency} /> : null}
+      {packs ? <OwnPrice line={line} jobId={jobId} book={book} currency={currency} /> : null}
       {packs && packs.count > 0 ? <Counted line={line} jobId={jobId} book={book} today={days.today} /> : null}
     </View>
   );
@@ -75,14 +75,15 @@ export function LineCard({ line, days, jobId, book, currency }: Props) {
 
 const PRICE = only(KINDS.prices.fields, 'price', 'pack', 'supplier', 'pricedOn', 'hasTax');
 
-/** What a pack costs where one buys it: one's own price stands before the usual one, in every job. */
-function OwnPrice({ line, book, currency }: Pick<Props, 'line' | 'book' | 'currency'>) {
+/** What a pack costs where one buys it: one's own price stands before the usual one. */
+function OwnPrice({ line, jobId, book, currency }: Pick<Props, 'line' | 'jobId' | 'book' | 'currency'>) {
   const say = useSay();
-  const held = book.prices.findLast(({ productId }) => productId === line.id);
+  const held = book.prices.findLast((one) => one.jobId === jobId && one.productId === line.id);
   const packs = line.packs!;
   const body: BodyOf<'prices'> = held
     ? bodyOf(held)
     : {
+        jobId,
         productId: line.id,
         name: say(line.what).slice(0, 120),
         unit: line.unit,

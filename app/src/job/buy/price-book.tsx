@@ -21,7 +21,7 @@ interface Found {
 }
 
 /** One's own prices as a table, out to a spreadsheet and in again. */
-export function PriceBook({ prices }: { prices: ShownBook['prices'] }) {
+export function PriceBook({ jobId, prices }: { jobId: string; prices: ShownBook['prices'] }) {
   const textFile = useTextFile();
   const [found, setFound] = useState<Found | null>(null);
   const [said, setSaid] = useState<string | null>(null);
@@ -51,7 +51,8 @@ export function PriceBook({ prices }: { prices: ShownBook['prices'] }) {
       }));
       const changes = read.rows.flatMap((row): Change[] => {
         const twice = row.id !== '' && seen.has(row.id);
-        const strange = row.id !== '' && !ids.has(row.id);
+        const isElsewhere = row.body['jobId'] !== jobId;
+        const strange = row.id !== '' && !isElsewhere && !ids.has(row.id);
         seen.add(row.id);
         if (twice || strange) {
           problems.push({
@@ -63,7 +64,10 @@ export function PriceBook({ prices }: { prices: ShownBook['prices'] }) {
           });
           return [];
         }
-        return [{ kind: 'prices', id: row.id || newId(), body: row.body } as Change];
+        // A book that was saved in another job is this job's from now on.
+        return [
+          { kind: 'prices', id: isElsewhere ? newId() : row.id || newId(), body: { ...row.body, jobId } } as Change,
+        ];
       });
       setFound({ name, changes, problems });
       setSaid(null);
@@ -83,8 +87,9 @@ export function PriceBook({ prices }: { prices: ShownBook['prices'] }) {
   return (
     <View style={styles.box}>
       <Words size="small" quiet>
-        Prices of your own stand before the usual ones, in every job. A line each: product, pack, price, whether tax is
-        in it, supplier and day. Put one in at a line of the bill, or bring in a table.
+        Prices of your own stand before the usual ones in this job; saved as a table they go into the next one. A line
+        each: product, pack, price, whether tax is in it, supplier and day. Put one in at a line of the bill, or bring
+        in a table.
       </Words>
       <ButtonRow>
         <Button label="Save the price book (CSV)" onPress={() => void saveBook()} />
