@@ -55,14 +55,14 @@ export function TaskCard({ days, task, jobId, holds, held, onHold, onClose }: Pr
   const [said, setSaid] = useState<string | null>(null);
   const room = days.rooms.find(({ id }) => id === task.roomId)?.name ?? '';
   const when = (utc: string) => `${dayWords(times.dayOf(utc), days.today)}, ${times.localTime(utc).slice(11)}`;
-  const cause = task.waitsFor && days.tasks.find(({ key }) => key === task.waitsFor!.key);
+  const cause = task.waitsFor && days.tasks.find(({ key }) => key === task.waitsFor?.key);
   const where = whereTold(task.stage, task.key);
   const fact = holds.findLast((one) => one.jobId === jobId && one.key === task.key);
   const form = useFactForm(HOLD, { notBefore: held?.notBefore ?? task.heldTo }, 'metric', (part) => {
     onHold(task.key, part.notBefore ?? null);
   });
   const keep = async () => {
-    const body = { jobId, key: task.key, notBefore: held!.notBefore, note: '' };
+    const body = { jobId, key: task.key, notBefore: held?.notBefore ?? null, note: '' };
     const result = await write(`${say(task.words)} held back`, [{ kind: 'taskHolds', id: fact?.id ?? newId(), body }]);
     if (result.ok) onClose();
     else setSaid(result.problems.map(({ field, message }) => `${field} ${String(message)}`).join('; '));
@@ -79,7 +79,7 @@ export function TaskCard({ days, task, jobId, holds, held, onHold, onClose }: Pr
           : `${when(task.from)} to ${when(task.to)}${task.kind === 'work' ? `, ${task.hours < 1 ? `${Math.round(task.hours * 60)} min` : `${task.hours.toFixed(1)} h`} of work` : ''}.`}
       </Words>
       {cause ? (
-        <Words>{`${WAITED[task.waitsFor!.kind]} “${[days.rooms.find(({ id }) => id === cause.roomId)?.name, say(cause.words)].filter(Boolean).join(': ')}”, until ${when(cause.to)}.`}</Words>
+        <Words>{`${WAITED[task.waitsFor?.kind ?? 'after']} “${[days.rooms.find(({ id }) => id === cause.roomId)?.name, say(cause.words)].filter(Boolean).join(': ')}”, until ${when(cause.to)}.`}</Words>
       ) : task.doneAt ? null : (
         <Words>Nothing holds it up: it lies where it is first wanted.</Words>
       )}
