@@ -35,7 +35,6 @@ function lengthText(mm: number, units: UnitSystem): string {
 export function textOf(value: unknown, field: Field, { units, times }: Reader): string {
   if (value === null || value === undefined) return '';
   const as = writtenAs(field);
-  if (as === 'moment' && plain === '' && field.orNull) return null;
   if (as === 'moment') return isUtc(String(value)) ? times.localTime(String(value)) : String(value);
   if (as === 'temperature' && typeof value === 'number') return String(roundTo(temperatureIn(value, units), 0.1));
   return as === 'length' && typeof value === 'number' ? lengthText(value, units) : String(value);
@@ -50,9 +49,8 @@ export function readTyped(typed: unknown, field: Field, { units, times }: Reader
   const as = writtenAs(field);
   const plain = typed.trim();
   if (as === 'text') return plain;
-  if (as === 'moment' && plain === '' && field.orNull) return null;
-  if (as === 'moment') return isUtc(plain) ? plain : (times.fromLocalTime(plain) ?? plain);
   if (plain === '') return field.orNull ? null : '';
+  if (as === 'moment') return isUtc(plain) ? plain : (times.fromLocalTime(plain) ?? plain);
   if (as === 'length') {
     const parsed = parseLength(plain, units === 'metric' ? 'mm' : 'in');
     return parsed.ok ? parsed.mm : plain;
