@@ -1,26 +1,20 @@
 import { isRoomKind, parentsOf, KINDS, type FactKind } from '@maquette/facts';
 import type { readTable, Row } from '@maquette/facts/table';
 import type { Change } from '../data/history.ts';
+import { lineProblem, type LineProblem } from '../files/line-problem.ts';
 
 type Read = ReturnType<typeof readTable>;
-
-interface Problem {
-  line: number;
-  text: string;
-  reason: string;
-}
 
 /** What is on this device of the job's rooms: the ids of each kind in each. */
 export type HeldIds = (roomId: string, kind: FactKind) => readonly string[] | null;
 
 /** Changes a table asks for, line by line: facts of the job's own rooms only, new ones under ids of their own. */
-export function takeTable(read: Read, held: HeldIds, newId: () => string): { changes: Change[]; problems: Problem[] } {
-  const problems = read.problems.map(({ line, field, value, message }) => ({
-    line,
-    text: '',
-    // What checks a field says it in words of its own.
-    reason: `${field}: ${String(value)} ${String(message)}`,
-  }));
+export function takeTable(
+  read: Read,
+  held: HeldIds,
+  newId: () => string,
+): { changes: Change[]; problems: LineProblem[] } {
+  const problems = read.problems.map(lineProblem);
   const changes: Change[] = [];
   const seen = new Set<string>();
   for (const row of read.rows) {

@@ -37,10 +37,11 @@ export function JobFrame({ jobId, page, shown, above, children }: Props) {
           {wide ? <JobCourseRow jobId={jobId} page={page} shown={shown} wide /> : null}
           <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
             {above}
-            <Working shown={shown} />
+            {course ? null : <Working shown={shown} />}
             {course || shown.rooms.length > 0 ? children : <NoRooms jobId={jobId} />}
           </ScrollView>
         </View>
+        {course ? <WorkingBar shown={shown} /> : null}
         <UndoBar />
         {wide ? null : <JobCourseRow jobId={jobId} page={page} shown={shown} />}
       </View>
@@ -48,37 +49,55 @@ export function JobFrame({ jobId, page, shown, above, children }: Props) {
   );
 }
 
-/** How far it is worked out, and why not where it is not. */
-function Working({ shown: { working, failed, isNow, course, stop, again } }: { shown: CourseShown }) {
+/** How far a job that was not shown yet is worked out, and why not where it is not. */
+function Working({ shown: { working, failed, stop, again } }: { shown: CourseShown }) {
   if (working !== null)
     return (
       <View role="status" style={styles.note} testID="working">
-        <Words figure>
-          {course
-            ? `Worked out anew, ${Math.round(working * 100)} % …`
-            : `Every room is gone through, ${Math.round(working * 100)} % …`}
-        </Words>
+        <Words figure>{`Every room is gone through, ${Math.round(working * 100)} % …`}</Words>
         <ButtonRow>
           <Button label="Stop" hint="working it out" onPress={stop} />
         </ButtonRow>
       </View>
     );
-  if (failed)
-    return (
-      <View style={styles.note}>
-        <Words role="alert">{failed}</Words>
-        <ButtonRow>
-          <Button label="Work it out" onPress={again} />
-        </ButtonRow>
-      </View>
-    );
-  return course && !isNow ? (
+  return failed ? (
     <View style={styles.note}>
-      <Words size="small" quiet role="status">
-        As it stood before: the rooms are still being read.
-      </Words>
+      <Words role="alert">{failed}</Words>
+      <ButtonRow>
+        <Button label="Work it out" onPress={again} />
+      </ButtonRow>
     </View>
   ) : null;
+}
+
+/**
+ * What is shown is of before, and what is done about it. It stands below the page: above, it would come and go and push what
+ * a finger is about to touch.
+ */
+function WorkingBar({ shown: { working, failed, isNow, stop, again } }: { shown: CourseShown }) {
+  const palette = usePalette();
+  const bar = [styles.bar, { backgroundColor: palette.plank, borderColor: palette.rule }];
+  if (working !== null)
+    return (
+      <View role="status" style={bar} testID="working">
+        <Words figure style={styles.grow}>{`Worked out anew, ${Math.round(working * 100)} % …`}</Words>
+        <Button kind="quiet" label="Stop" hint="working it out" onPress={stop} style={styles.button} />
+      </View>
+    );
+  if (failed)
+    return (
+      <View style={bar}>
+        <Words role="alert" style={styles.grow}>
+          {failed}
+        </Words>
+        <Button kind="quiet" label="Work it out" onPress={again} style={styles.button} />
+      </View>
+    );
+  return isNow ? null : (
+    <View role="status" style={bar}>
+      <Words size="small">As it stood before: the rooms are still being read.</Words>
+    </View>
+  );
 }
 
 function NoRooms({ jobId }: { jobId: string }) {
@@ -98,5 +117,7 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   beside: { flex: 1, flexDirection: 'row' },
   list: { width: '100%', maxWidth: 1100, marginHorizontal: 'auto', paddingBottom: 32 },
+  bar: { flexDirection: 'row', alignItems: 'center', minHeight: 48, paddingLeft: SPACE.edge, borderTopWidth: 1 },
+  button: { flexGrow: 0, paddingHorizontal: SPACE.edge },
   note: { paddingHorizontal: SPACE.edge, paddingVertical: SPACE.gap, gap: SPACE.gap },
 });

@@ -30,8 +30,8 @@ export function FileFindings({ found, problems, missing, remarks = [], onTake, o
           {remark}
         </Words>
       ))}
-      {problems.slice(0, SHOWN).map((p) => (
-        <Words key={p.line} size="small" color={palette.verdict.work}>
+      {problems.slice(0, SHOWN).map((p, k) => (
+        <Words key={k} size="small" color={palette.verdict.work}>
           {p.line > 0 ? `Line ${p.line} is not taken: ${say(p.reason)}.` : say(p.reason)}
         </Words>
       ))}
