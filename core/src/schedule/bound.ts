@@ -34,15 +34,13 @@ export function layingBound(prepared: Prepared): number | null {
     const task = tasks[k]!;
     return isWork(task) && onward[k]!.length > 0 ? [{ work: task, from: from[k]!, tail: tails[k]! }] : [];
   });
-  // When the last laying begins no more of them are under way than there are people: all others are done, the longest being left out.
+  // When the last laying begins no more of them are under way than there are people: all others are done, whichever they are.
   const done = laying
     .filter((k) => onward[k]!.length === 0)
     .flatMap((k): Needed[] => {
       const task = tasks[k]!;
       return isWork(task) && task.trade === null && task.people > 0 ? [{ work: task, from: from[k]!, tail: 0 }] : [];
-    })
-    .sort((a, b) => b.work.quarters * b.work.people - a.work.quarters * a.work.people)
-    .slice(job.people);
+    });
   const turns = turnsBound(prepared, laying);
   if (turns === null) return null;
   const chain = Math.max(turns, ...laying.map((k) => from[k]!));
@@ -61,7 +59,15 @@ interface Lane {
   /** Open quarters up to each. */
   open: Int32Array;
   most: number;
-  takes: { from: number; tail: number; quarters: number }[];
+  takes: Take[];
+}
+
+interface Take {
+  from: number;
+  tail: number;
+  quarters: number;
+  /** A laying: it may still be under way when the last one begins. */
+  mayBeUnderWay: boolean;
 }
 
 const openUpTo = ({ isOpen, quarters }: Calendar): Int32Array => {
@@ -72,14 +78,26 @@ const openUpTo = ({ isOpen, quarters }: Calendar): Int32Array => {
 
 function lanesOf({ job }: Prepared, works: readonly Needed[], done: readonly Needed[]): Lane[] {
   const own = works.filter(({ work }) => work.trade === null);
-  const lane = (of: readonly Needed[], most: number, share: (work: Work) => number): Lane => ({
+  const lane = (
+    of: readonly Needed[],
+    most: number,
+    share: (work: Work) => number,
+    layings: readonly Needed[] = [],
+  ): Lane => ({
     open: openUpTo(job.calendar),
     most,
-    takes: of.map(({ work, from, tail }) => ({ from, tail, quarters: work.quarters * share(work) })),
+    takes: [of, layings].flatMap((all, i) =>
+      all.map(({ work, from, tail }) => ({
+        from,
+        tail,
+        quarters: work.quarters * share(work),
+        mayBeUnderWay: i === 1,
+      })),
+    ),
   });
   const rooms = [...new Set(own.flatMap(({ work }) => (work.room === null ? [] : [work.room])))];
   return [
-    lane([...own, ...done], job.people, ({ people }) => people),
+    lane(own, job.people, ({ people }) => people, done),
     ...rooms.map((room) =>
       lane(
         own.filter(({ work }) => work.room === room),
@@ -103,12 +121,19 @@ function isOverfull({ open, most, takes }: Lane, end: number): boolean {
   for (const start of starts) {
     const later = takes.filter(({ from }) => from >= start).sort((a, b) => b.tail - a.tail);
     let sum = 0;
+    // Of the layings as many as may be under way then are left out: of those between this start and this end the longest.
+    const leftOut: number[] = [];
     // The longer what follows, the sooner it has to end: each adds itself to those that have to end sooner.
-    for (const [k, { tail, quarters }] of later.entries()) {
-      sum += quarters;
+    for (const [k, { tail, quarters, mayBeUnderWay }] of later.entries()) {
+      if (mayBeUnderWay) {
+        leftOut.push(quarters);
+        leftOut.sort((a, b) => b - a);
+        sum += leftOut.length > most ? leftOut.pop()! : 0;
+      } else sum += quarters;
       if (later[k + 1]?.tail === tail) continue;
       const to = Math.min(open.length - 1, end - tail);
-      if (to < start || sum > (open[to]! - open[start]!) * most) return true;
+      // What cannot begin after its own end has no place at all.
+      if ((to < start && sum > 0) || sum > (open[to]! - open[start]!) * most) return true;
     }
   }
   return false;

@@ -1,4 +1,3 @@
-import { layingBound } from './bound.ts';
 import { calendarOf, momentOf, quarterAt } from './calendar.ts';
 import { checkPlan } from './check-plan.ts';
 import { schedule, type Scheduled } from './improve.ts';
@@ -89,18 +88,6 @@ test('eight stays eight when the clocks are set, and a wait is as long as it is'
   expect(own.quarters).toBe(73 * 4);
   expect(own.isOpen.reduce((sum, open) => sum + open, 0)).toBe(4);
 });
-
-test.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])(
-  'invented job %i: its plan can be worked, and no bound is above it',
-  (seed) => {
-    const job = inventedJob(seed, 2 + (seed % 4));
-    const prepared = ready(job);
-    const found = planned(job, 40);
-    expect(checkPlan(job, found.plan)).toEqual([]);
-    expect(layingBound(prepared)!).toBeLessThanOrEqual(found.reached.layingHalf);
-    expect(planned(job, 40)).toEqual(found);
-  },
-);
 
 test('more tries never end later, and a plan made from its own order is no worse', () => {
   for (const seed of [3, 7]) {

@@ -17,13 +17,17 @@ interface Line {
   task: ShownTask;
   from: string;
   to: string;
+  /** It is done at the end of this stretch: only there it can be ticked. */
+  ends: boolean;
 }
 
 /** What is done on one day, by the clock, each with its tick; the day before and the next with work beside it. */
 export function DaySheet({ days, onTask }: { days: ShownDays; onTask: (key: string) => void }) {
   const times = useTimes();
   const lines = days.tasks.flatMap((task): Line[] =>
-    task.kind === 'work' ? task.stretches.map(({ from, to }) => ({ task, from, to })) : [],
+    task.kind === 'work'
+      ? task.stretches.map(({ from, to }, k, all) => ({ task, from, to, ends: k === all.length - 1 }))
+      : [],
   );
   const dayOf = (utc: string) => times.dayOf(utc);
   const open = lines.filter(({ task }) => task.doneAt === null);
@@ -31,11 +35,15 @@ export function DaySheet({ days, onTask }: { days: ShownDays; onTask: (key: stri
   const next = [...new Set(open.map(({ from }) => dayOf(from)))].sort().find((day) => day >= days.today);
   const [chosen, setChosen] = useState<string | null>(null);
   const day = chosen ?? next ?? days.today;
-  // What was ticked today stays in sight, to be taken back where a finger slipped.
-  const isDoneToday = ({ task }: Line) => task.doneAt !== null && dayOf(task.doneAt) === days.today;
-  const own = lines
-    .filter((line) => (isDoneToday(line) ? day === next || day === days.today : dayOf(line.from) === day))
-    .sort((a, b) => (a.from < b.from ? -1 : 1));
+  // What was ticked today stays in sight below the rest, to be taken back where a finger slipped.
+  const isTickedToday = ({ task }: Line) =>
+    task.doneAt !== null && task.ticks.length > 0 && dayOf(task.doneAt) === days.today;
+  const own = [
+    ...lines.filter((line) => !isTickedToday(line) && dayOf(line.from) === day).sort(byClock),
+    ...(day === next || day === days.today ? lines.filter((line) => isTickedToday(line) && line.ends) : []).sort(
+      byClock,
+    ),
+  ];
   const orders = days.tasks.filter(
     ({ kind, key, from, doneAt }) =>
       kind === 'wait' && key.includes('/order/delivery/') && doneAt === null && dayOf(from) === day,
@@ -73,6 +81,8 @@ export function DaySheet({ days, onTask }: { days: ShownDays; onTask: (key: stri
   );
 }
 
+const byClock = (a: Line, b: Line): number => (a.from < b.from ? -1 : 1);
+
 function OrderLine({ task, today }: { task: ShownTask; today: string }) {
   const say = useSay();
   const times = useTimes();
@@ -85,7 +95,7 @@ function OrderLine({ task, today }: { task: ShownTask; today: string }) {
 }
 
 function TaskLine({
-  line: { task, from, to },
+  line: { task, from, to, ends },
   days,
   onTask,
 }: {
@@ -119,7 +129,15 @@ function TaskLine({
             {words}
           </Words>
           <Words size="small" quiet>
-            {[room, `until ${clock(to)}`, who, machines, shut].filter(Boolean).join(' · ')}
+            {[
+              room,
+              isTicked ? 'done' : ends ? `until ${clock(to)}` : `until ${clock(to)}, then on`,
+              who,
+              machines,
+              shut,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </Words>
           {task.stopped ? (
             <Words size="small" color={palette.verdict.stop}>
@@ -133,7 +151,9 @@ function TaskLine({
           ) : null}
         </View>
       </Touch>
-      {task.ticks.length > 0 ? (
+      {!ends ? (
+        <View style={styles.tick} />
+      ) : task.ticks.length > 0 ? (
         <Touch
           role="checkbox"
           aria-checked={isTicked}
