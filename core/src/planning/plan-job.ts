@@ -25,7 +25,8 @@ import { jobToPlan, type JobToPlan } from './schedule-job.ts';
 /** Plans that are made for one answer, and draws of each of the best and of the one that is followed. */
 const TRIES = 360;
 const DRAWS_EACH = 160;
-const DRAWS = 1000;
+/** Draws of what is shown: cases side by side are drawn as often, so that the job as it is has one date. */
+export const DRAWS = 1000;
 const PROMISED = 0.8;
 
 /** A job planned, with all it was planned from. */

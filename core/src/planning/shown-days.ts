@@ -1,4 +1,5 @@
-import type { Said, Sayable } from '../said/index.ts';
+import { jobFiguresOf } from '../figures/index.ts';
+import { decimals, say, type Said, type Sayable } from '../said/index.ts';
 import {
   lateIn,
   linksOf,
@@ -48,6 +49,8 @@ export interface ShownTask {
   heldTo: string | null;
   /** Its room is shut from its start until this moment. */
   shutTo: string | null;
+  /** What is to be read on the day before it is begun; null where nothing is. */
+  readFirst: Sayable | null;
 }
 
 /** A day with its half: laying is told by before or after noon. */
@@ -134,6 +137,7 @@ export function shownDays(
   if (!isPlanned(made)) return { ...base, none: noPlanSaid(made, made.draft.tasks) };
   const { rest, followed, earliest, chances, boundHalf, places, prepared } = made;
   const { calendar } = rest;
+  const figure = jobFiguresOf(facts.figures, grounds[0]?.set.room.units ?? 'metric');
   const reasons = followed.reached.layingHalf < 0 ? [] : reasonChain(prepared, followed.plan);
   const deciding = new Set(reasons.map(({ key }) => key));
   const byKey = new Map(made.draft.tasks.map((task) => [task.key, task]));
@@ -165,6 +169,11 @@ export function shownDays(
       waitsFor: causes.get(task.key) ?? null,
       heldTo: heldTo.get(task.key) ?? null,
       shutTo: work?.shutUntil ? momentOf(calendar, places.get(work.shutUntil)?.to ?? place.to) : null,
+      // Whatever is wet shuts its room. No plan knows that day's air: whoever pours reads it.
+      readFirst:
+        work?.shutUntil && task.doneAt === null
+          ? say('planning.dewFirst', { least: decimals(figure('dew-margin-c')) })
+          : null,
     };
   });
   const laying = rest.tasks

@@ -6,7 +6,7 @@ import { planCases, prepare, quantile, reasonChain, restOf, type Case } from '..
 import { billOfJob } from './bill-of-job.ts';
 import { weekOf } from './job-calendar.ts';
 import type { JobFacts } from './job-facts.ts';
-import { askOf, planJob } from './plan-job.ts';
+import { askOf, DRAWS, planJob } from './plan-job.ts';
 import type { ChosenLevel, RoomGround } from './room-ground.ts';
 import { halfDayAt, type HalfDay } from './shown-days.ts';
 
@@ -34,7 +34,6 @@ interface Variant {
 }
 
 const TRIES = 50;
-const DRAWS = 200;
 const SATURDAY = 6;
 /** A dryer takes the air of a room down by so much, and no lower than this, %RH. */
 const DRYER_RH = 15;

@@ -1,3 +1,4 @@
+import { WAY_CHOSEN } from '@maquette/core/levelling/facts';
 import type { Wall } from '@maquette/core/room';
 import type { DemoRoom } from './demo-room.ts';
 import { CLOAKROOM, KITCHEN, WASH_HOUSE } from './old-floors.ts';
@@ -217,6 +218,8 @@ export const SCENARIO: readonly DemoJob[] = [
         cardId: 'demo-wood-staves',
         lay: { setOut: { pattern: 'herringbone' } },
         under: { underlayId: 'shipped-composite', filmId: 'shipped-film' },
+        // Over pipes that are to be heated soon nothing is poured that would have to dry: a grinder is hired.
+        answers: [[WAY_CHOSEN, 'grind']],
         heated: [
           [25, 21.6],
           [25, 22.1],

@@ -110,10 +110,9 @@ function TaskLine({
   const words = say(task.words);
   const room = days.rooms.find(({ id }) => id === task.roomId)?.name ?? '';
   const clock = (utc: string) => times.localTime(utc).slice(11);
-  const shut =
-    task.shutTo && task.doneAt === null
-      ? `nobody in until ${dayWords(times.dayOf(task.shutTo), days.today)} ${clock(task.shutTo)}`
-      : '';
+  const until = (utc: string) =>
+    [times.dayOf(utc) === times.dayOf(from) ? '' : dayWords(times.dayOf(utc), days.today), clock(utc)].join(' ').trim();
+  const shut = task.shutTo && task.doneAt === null ? `nobody in until ${until(task.shutTo)}` : '';
   const isTicked = task.doneAt !== null;
   const where = whereTold(task.stage, task.key);
   const machines = task.machines.length > 0 ? task.machines.join(', ') : '';
@@ -144,6 +143,7 @@ function TaskLine({
               {`Not yet: ${say(task.stopped)}`}
             </Words>
           ) : null}
+          {task.readFirst ? <Words size="small">{say(task.readFirst)}</Words> : null}
           {task.isLate ? (
             <Words size="small" color={palette.verdict.stop}>
               Too late for what it had to follow. Do that once more first.

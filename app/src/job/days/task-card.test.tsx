@@ -25,6 +25,7 @@ const task = {
   trade: null,
   machines: [],
   isLate: false,
+  readFirst: null,
   waitsFor: null,
   heldTo: null,
   shutTo: null,
