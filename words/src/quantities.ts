@@ -5,6 +5,7 @@ import {
   formatMass,
   formatReach,
   formatTemperature,
+  formatTemperatureSpan,
   formatVolume,
   gapWords,
   type UnitSystem,
@@ -12,7 +13,7 @@ import {
 import { timesIn } from './times.ts';
 
 const WRITTEN: Record<
-  Exclude<QuantityKind, 'decimals' | 'celsius' | 'moment' | 'day'>,
+  Exclude<QuantityKind, 'decimals' | 'celsius' | 'celsiusApart' | 'moment' | 'day'>,
   (value: number, units: UnitSystem) => string
 > = {
   reach: formatReach,
@@ -29,5 +30,6 @@ export function writeQuantity({ quantity, value, places }: Quantity, units: Unit
   if (quantity === 'day') return timesIn(zone).dayOf(new Date(value).toISOString());
   if (quantity === 'decimals') return value.toFixed(places ?? 0);
   if (quantity === 'celsius') return formatTemperature(value, units, places ?? 0);
+  if (quantity === 'celsiusApart') return formatTemperatureSpan(value, units, places ?? 0);
   return WRITTEN[quantity](value, units);
 }

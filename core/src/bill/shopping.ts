@@ -29,11 +29,14 @@ const HAIR = 1e-9;
 /**
  * Trips by supplier, what is needed first loaded first, and no pack parted. A pack heavier or larger than the van goes by itself.
  *
+ * @param earlyDays - a later need rides with an earlier trip where it is needed so many days after it at most: what lies for
+ * months stands in the way, ages, and goes back no more
  * @returns the trips in the order of their days, and for each supplier how few there could be by weight and room alone
  */
 export function shoppingRuns(
   items: readonly ToFetch[],
   van: Van,
+  earlyDays: number,
 ): { runs: ShoppingRun[]; least: Readonly<Record<string, number>> } {
   const suppliers = [...new Set(items.map(({ supplier }) => supplier))];
   const least: Record<string, number> = {};
@@ -50,13 +53,14 @@ export function shoppingRuns(
     const trips: ShoppingRun[] = [];
     for (const { id, packs, kgEach, litresEach, neededDay } of own)
       for (let left = packs; left > 0;) {
-        // Into the first trip that has room for one more; a later need rides with an earlier one.
         const fits = ({ kg, litres }: ShoppingRun) =>
-          Math.min(
-            kgEach > 0 ? Math.floor((van.kg - kg) / kgEach + HAIR) : left,
-            litresEach > 0 ? Math.floor((van.litres - litres) / litresEach + HAIR) : left,
-          );
-        let trip = trips.find((one) => fits(one) >= 1);
+          kg > van.kg + HAIR || litres > van.litres + HAIR
+            ? 0
+            : Math.min(
+                kgEach > 0 ? Math.floor((van.kg - kg) / kgEach + HAIR) : left,
+                litresEach > 0 ? Math.floor((van.litres - litres) / litresEach + HAIR) : left,
+              );
+        let trip = trips.find((one) => neededDay - one.byDay <= earlyDays && fits(one) >= 1);
         if (!trip) trips.push((trip = { supplier, byDay: neededDay, load: [], kg: 0, litres: 0 }));
         const taken = Math.max(1, Math.min(left, fits(trip)));
         const held = trip.load.find((one) => one.id === id);

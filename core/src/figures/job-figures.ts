@@ -62,6 +62,7 @@ export const JOB_FIGURES = {
   'run-cost': figure(say('figures.runCost'), 25, '', 0, 500, PRICE),
   'van-kg': figure(say('figures.vanKg'), 800, 'kg', 50, 5000),
   'van-l': figure(say('figures.vanL'), 4500, 'l', 100, 30_000),
+  'fetch-early-days': figure(say('figures.fetchEarlyDays'), 14, 'days', 0, 365, say('figures.fetchEarlySource')),
   'return-days': figure(say('figures.returnDays'), 30, 'days', 0, 365, say('figures.supplierSays')),
   'valid-days': figure(say('figures.validDays'), 30, 'days', 1, 365),
   'box-kg-m2': figure(say('figures.boxKgM2'), 9, 'kg/m²', 1, 40),

@@ -90,6 +90,7 @@ export function shownBill(
       neededDay: dayNumber.get(line.firstDay ?? '') ?? 0,
     })),
     { kg: figure('van-kg'), litres: figure('van-l') },
+    figure('fetch-early-days'),
   );
   const whatOf = (id: string): Sayable => shown.find((line) => line.id === id)?.what ?? id;
   const heaviest = bought.reduce<ShownBill['carry']['heaviest']>((most, { what, kg, packs }) => {

@@ -1,5 +1,5 @@
 import { jobFiguresOf } from '../figures/index.ts';
-import { decimals, say, type Said, type Sayable } from '../said/index.ts';
+import { celsiusApart, say, type Said, type Sayable } from '../said/index.ts';
 import {
   lateIn,
   linksOf,
@@ -172,7 +172,7 @@ export function shownDays(
       // Whatever is wet shuts its room. No plan knows that day's air: whoever pours reads it.
       readFirst:
         work?.shutUntil && task.doneAt === null
-          ? say('planning.dewFirst', { least: decimals(figure('dew-margin-c')) })
+          ? say('planning.dewFirst', { least: celsiusApart(figure('dew-margin-c')) })
           : null,
     };
   });

@@ -1,6 +1,16 @@
 /** How a quantity is written, whichever the units: what it measures, and how finely. */
 export type QuantityKind =
-  'reach' | 'gap' | 'gapFigure' | 'area' | 'mass' | 'volume' | 'celsius' | 'decimals' | 'moment' | 'day';
+  | 'reach'
+  | 'gap'
+  | 'gapFigure'
+  | 'area'
+  | 'mass'
+  | 'volume'
+  | 'celsius'
+  | 'celsiusApart'
+  | 'decimals'
+  | 'moment'
+  | 'day';
 
 /** A quantity of a sentence, in the unit it is stored in. The reader's units are the words' business. */
 export interface Quantity {
@@ -29,6 +39,9 @@ export const volume = of('volume');
 
 /** A temperature, degrees Celsius, with so many decimals. */
 export const celsius = (value: number, places = 1): Quantity => ({ quantity: 'celsius', value, places });
+
+/** How far one temperature lies from another, degrees Celsius, with so many decimals. */
+export const celsiusApart = (value: number, places = 1): Quantity => ({ quantity: 'celsiusApart', value, places });
 
 /** A plain figure with so many decimals. */
 export const decimals = (value: number, places = 0): Quantity => ({ quantity: 'decimals', value, places });

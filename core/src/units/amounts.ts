@@ -36,3 +36,8 @@ export function formatBulk(volumeM3: number, units: UnitSystem): string {
 export function formatMassPerArea(kgPerM2: number, units: UnitSystem): string {
   return units === 'metric' ? spoken(kgPerM2, 'kg/m²') : spoken((kgPerM2 * LB_PER_KG) / FT2_PER_M2, 'lb/ft²');
 }
+
+/** What is bought by its length, with its unit: `50 m`, `164 ft`. */
+export function formatRun(lengthM: number, units: UnitSystem): string {
+  return units === 'metric' ? spoken(lengthM, 'm') : spoken(lengthM * FT2_PER_M2 ** 0.5, 'ft');
+}

@@ -1,4 +1,4 @@
-export { formatArea, formatBulk, formatMass, formatMassPerArea, formatVolume } from './amounts.ts';
+export { formatArea, formatBulk, formatMass, formatMassPerArea, formatRun, formatVolume } from './amounts.ts';
 export { normal, seeded } from './chance.ts';
 export {
   formatGap,

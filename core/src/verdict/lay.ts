@@ -1,4 +1,4 @@
-import { decimals, listed, moment, say, type Said } from '../said/index.ts';
+import { celsiusApart, listed, moment, say, type Said } from '../said/index.ts';
 import type { OwnCriterion, Verdict } from './words.ts';
 
 /** What is told of a room whose planks are about to go down. */
@@ -122,7 +122,7 @@ function glueCriterion({ zones, dewMarginK, leastDewMarginK }: LayTold): OwnCrit
     return {
       ...base,
       verdict: 'wait',
-      margin: say('verdict.layDew', { margin: decimals(dewMarginK, 1), least: decimals(leastDewMarginK, 1) }),
+      margin: say('verdict.layDew', { margin: celsiusApart(dewMarginK), least: celsiusApart(leastDewMarginK) }),
       next: say('verdict.layDewWarm'),
     };
   if (failed > 0)

@@ -24,7 +24,7 @@ export const planning = {
   'planning.testSet': '{name} was set',
   'planning.testStands': '{name} stands for its hours',
   'planning.readTest': 'Read {name}',
-  'planning.dewFirst': 'Read floor and air first: the base is to be {least} K over the dew point.',
+  'planning.dewFirst': 'Read floor and air first: the base is to be {least} over the dew point.',
   'planning.weigh': 'Weigh {name}',
   'planning.hoodAgainWait': '{name} stands for another day',
   'planning.hoodAgain': 'Read {name} once more',

@@ -50,6 +50,6 @@ export const setout = {
   'verdict.layBaysScrape': 'Scrape it off and spread it anew.',
   'verdict.layBaysUnrolled': '{count, plural, one {Bay {bays} was} other {Bays {bays} were}} not rolled in time.',
   'verdict.layBaysRoll': 'Roll both ways now, and look for planks that do not hold.',
-  'verdict.layDew': 'The base is only {margin} K over the dew point of the room; {least} K are asked.',
+  'verdict.layDew': 'The base is only {margin} over the dew point of the room; {least} are asked.',
   'verdict.layDewWarm': 'Warm the base or dry the air before adhesive is spread.',
 };

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { AnyFigureName } from '@maquette/core/figures/job';
 import type { JobCourse } from '@maquette/core/planning';
-import { formatMass, type UnitSystem } from '@maquette/core/units';
+import { formatArea, formatBulk, formatMass, type UnitSystem } from '@maquette/core/units';
 import { useUnits } from '../../data/device-settings.ts';
 import { newId } from '../../data/ids.ts';
 import { write } from '../../data/write.ts';
@@ -50,6 +50,7 @@ const CHARGES: readonly AnyFigureName[] = [
   'disposal-kg',
   'waste-pct',
   'spare-pct',
+  'fetch-early-days',
   'return-days',
 ];
 
@@ -186,17 +187,17 @@ function Runs({ course: { bill, days }, units }: { course: JobCourse; units: Uni
             bold
           >{`Trip ${k + 1}, before ${dayWords(run.byDay, days.today)}: ${run.supplier || 'any merchant'}`}</Words>
           <Words size="small" figure>
-            {`${formatMass(run.kg, units)}, ${Math.round(run.litres)} l in the van: ${run.load.map(({ what, packs }) => `${packs} × ${say(what)}`).join(', ')}`}
+            {`${formatMass(run.kg, units)}, ${formatBulk(run.litres / 1000, units)} in the van: ${run.load.map(({ what, packs }) => `${packs} × ${say(what)}`).join(', ')}`}
           </Words>
         </View>
       ))}
       {bill.least.map(({ supplier, trips, isMet }) => (
         <Words key={supplier} size="small" quiet>
-          {`${supplier || 'Any merchant'}: ${isMet ? `by weight and room in the van it cannot be fewer than ${counted(trips, 'trip')}.` : `by weight and room alone ${counted(trips, 'trip')} would do; whole packs did not fit so.`}`}
+          {`${supplier || 'Any merchant'}: ${isMet ? `by weight and room in the van it cannot be fewer than ${counted(trips, 'trip')}.` : `by weight and room alone ${counted(trips, 'trip')} would do; packs are not parted, and nothing is fetched long before it is needed.`}`}
         </Words>
       ))}
       <Words>
-        {`To carry: ${formatMass(bill.carry.kg, units)} in all${bill.carry.heaviest ? `, the heaviest piece ${formatMass(bill.carry.heaviest.kg, units)} (${say(bill.carry.heaviest.what)})` : ''}. Spread over ${bill.carry.stackM2.toFixed(1)} m² at least, so that no floor bears more than its stacks may weigh.`}
+        {`To carry: ${formatMass(bill.carry.kg, units)} in all${bill.carry.heaviest ? `, the heaviest piece ${formatMass(bill.carry.heaviest.kg, units)} (${say(bill.carry.heaviest.what)})` : ''}. Spread over ${formatArea(bill.carry.stackM2, units)} at least, so that no floor bears more than its stacks may weigh.`}
       </Words>
       {bill.carry.heaviest && bill.carry.heaviest.kg > CARRIED_KG ? (
         <Words>

@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { only } from '@maquette/core/fields';
 import { stageWords, type JobCourse, type ShownLine } from '@maquette/core/planning';
 import { bodyOf, KINDS, type BodyOf } from '@maquette/facts';
+import { useUnits } from '../../data/device-settings.ts';
 import { newId } from '../../data/ids.ts';
 import type { ShownBook } from '../../data/use-facts.ts';
 import { write } from '../../data/write.ts';
@@ -27,18 +28,19 @@ interface Props {
 /** Where a line of the bill comes from: which room and stage takes how much, how packs were counted, and its price. */
 export function LineCard({ line, days, jobId, book, currency }: Props) {
   const say = useSay();
+  const units = useUnits()[0];
   const room = (id: string) => days.rooms.find((one) => one.id === id)?.name ?? '';
   const { packs, price, shares, hire } = line;
   return (
     <View style={styles.box}>
       {shares.map((share) => (
         <Words key={`${share.roomId}/${share.stage}`} size="small" figure>
-          {`${room(share.roomId)}, ${say(stageWords(share.stage)).toLowerCase()}: ${quantityWords(share.quantity, line.unit)}, ${centsWords(share.cents, currency)}${share.cents === share.asStageCents ? '' : ` (the stage by itself ${centsWords(share.asStageCents, currency)})`}`}
+          {`${room(share.roomId)}, ${say(stageWords(share.stage)).toLowerCase()}: ${quantityWords(share.quantity, line.unit, units)}, ${centsWords(share.cents, currency)}${share.cents === share.asStageCents ? '' : ` (the stage by itself ${centsWords(share.asStageCents, currency)})`}`}
         </Words>
       ))}
       {packs ? (
         <Words size="small">
-          {`${quantityWords(line.gross, line.unit)} in packs of ${quantityWords(packs.holds, line.unit)}: ${packs.count} at ${centsWords(packs.eachCents, currency)}.${packs.apart > packs.count ? ` Room by room it would be ${packs.apart}.` : ''}${line.gross > line.net + 1e-6 ? ` ${quantityWords(line.net, line.unit)} without waste.` : ''}`}
+          {`${quantityWords(line.gross, line.unit, units)} in packs of ${quantityWords(packs.holds, line.unit, units)}: ${packs.count} at ${centsWords(packs.eachCents, currency)}.${packs.apart > packs.count ? ` Room by room it would be ${packs.apart}.` : ''}${line.gross > line.net + 1e-6 ? ` ${quantityWords(line.net, line.unit, units)} without waste.` : ''}`}
         </Words>
       ) : null}
       {hire

@@ -15,7 +15,7 @@ import { Words } from '../../ui/text.tsx';
 import { dayWords } from '../day-words.ts';
 import { JobFigures } from '../job-figures.tsx';
 import { JobFrame } from '../job-frame.tsx';
-import { centsWords, moreWords } from '../money.ts';
+import { centsWords } from '../money.ts';
 import { useCourse } from '../use-course.ts';
 import { Changes } from './changes.tsx';
 import { MayCome } from './may-come.tsx';
@@ -208,7 +208,7 @@ function Give({ course, job, currency, figures, quotations }: GiveProps) {
     <View style={styles.give} testID="give">
       {last ? (
         <Words>
-          {`Quotation ${last.number} of ${dayWords(times.dayOf(last.givenAt), days.today)}: ${centsWords(last.grossCents, currency)} with tax${last.grossCents === price.gross ? ', as it stands now.' : `; now it comes to ${moreWords(price.gross - last.grossCents, currency)}.`}`}
+          {`Quotation ${last.number} of ${dayWords(times.dayOf(last.givenAt), days.today)}: ${centsWords(last.grossCents, currency)} with tax${last.grossCents === price.gross ? ', as it stands now.' : `; as the job stands now it is ${centsWords(Math.abs(price.gross - last.grossCents), currency)} ${price.gross > last.grossCents ? 'more' : 'less'}.`}`}
         </Words>
       ) : null}
       <ButtonRow>

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { GlueZone, LayPlan, LayState } from '@maquette/core';
 import { FIGURES, figuresOf, SETOUT_FIGURES, type FigureName } from '@maquette/core/figures';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatArea, formatMass } from '@maquette/core/units';
+import { formatArea, formatMass, formatTemperatureSpan, gapWords } from '@maquette/core/units';
 import { bodyOf } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import type { ShownRoom } from '../../data/use-facts.ts';
@@ -43,7 +43,7 @@ export function GlueTab({
       ))}
       {state && state.dewMarginK !== null ? (
         <Words>
-          {`The base is ${state.dewMarginK.toFixed(1)} K over the dew point; ${figure('dew-margin-k')} K are asked.`}
+          {`The base is ${formatTemperatureSpan(state.dewMarginK, units)} over the dew point; ${formatTemperatureSpan(figure('dew-margin-k'), units)} are asked.`}
         </Words>
       ) : (
         <Words>
@@ -70,7 +70,7 @@ export function GlueTab({
       ) : null}
       {glue ? (
         <Words>
-          {`${formatMass(glue.kg, units)} of adhesive for ${formatArea(plan!.areaM2, units)}, with a notch of ${figure('glue-notch-mm')} mm. Hold the trowel at 60 degrees and change it when its teeth are worn. Roll with ${figure('roller-kg')} kg, along and across, within ${figure('roller-within-min')} min.`}
+          {`${formatMass(glue.kg, units)} of adhesive for ${formatArea(plan!.areaM2, units)}, with a notch of ${gapWords(figure('glue-notch-mm'), units)}. Hold the trowel at 60 degrees and change it when its teeth are worn. Roll with ${formatMass(figure('roller-kg'), units)}, along and across, within ${figure('roller-within-min')} min.`}
         </Words>
       ) : null}
       <Words size="small">
