@@ -82,6 +82,26 @@ test('a task ticked among the days is ticked in its stage; held back, what moves
   await expect.poll(async () => (await jobFacts('taskHolds')).length).toBe(0);
 });
 
+test('a bar pulled along asks what would move, and nothing is held until it is kept', async ({ page }) => {
+  await open(page, 'days');
+  await page.getByRole('button', { name: 'Days', exact: true, pressed: false }).click();
+  const label = page.getByTestId('bars').getByText('Lay 63 planks');
+  await label.scrollIntoViewIfNeeded();
+  const at = (await label.boundingBox())!;
+  // The bar lies under its words.
+  await page.mouse.move(at.x + 6, at.y + at.height + 8);
+  await page.mouse.down();
+  await page.mouse.move(at.x + 60, at.y + at.height + 8, { steps: 6 });
+  await page.mouse.move(at.x + 150, at.y + at.height + 8, { steps: 6 });
+  await page.mouse.up();
+  const card = page.getByTestId('task-card');
+  await expect(card).toBeVisible();
+  await expect(page.getByTestId('moved')).toContainText(/Planks in the last room/, LONG);
+  expect(await jobFacts('taskHolds')).toEqual([]);
+  await card.getByRole('button', { name: 'Close' }).click();
+  await expect(card).toHaveCount(0);
+});
+
 test('hours that are none are asked back beside their day, and the others stay; a day off moves the work', async ({
   page,
 }) => {
@@ -154,6 +174,24 @@ test('an own price changes the bill and its line; the bill and the price book go
   await button(page, /^Price book/).click();
   const book = await saved(page, () => button(page, /^Save the price book/).click());
   expect(book).toContain('card/demo-wood-staves');
+  // The same book with one good price changed and one that is none: the bad line is named, the good one is taken.
+  const [header, line] = book.trim().split('\r\n') as [string, string];
+  const [good, bad] = [line.replace(',80,', ',72.5,'), line.replace(/^[^,]*/, '').replace(',80,', ',-4,')];
+  const bring = async (name: string, text: string) => {
+    const chooser = page.waitForEvent('filechooser');
+    await button(page, /^Bring in prices/).click();
+    await (await chooser).setFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+  };
+  await bring('prices.csv', [header, good, bad].join('\r\n'));
+  await expect(page.getByText(/Line 3 is not taken: price: -4 /)).toBeVisible();
+  await button(page, 'Take it').click();
+  await expect(page.getByText(/1 price taken from prices.csv/)).toBeVisible();
+  await expect
+    .poll(async () => (await jobFacts('prices')).map((one) => (one as unknown as { price: number }).price))
+    .toEqual([72.5]);
+  await bring('notes.csv', 'What,ever\r\n1,2');
+  await expect(page.getByText(/^notes.csv was not taken\. The first column is called “What”/)).toBeVisible();
+  await expect(page.getByTestId('working')).toHaveCount(0, LONG);
   await accessible(page);
 });
 

@@ -4,7 +4,7 @@ import type { Draft } from './draft.ts';
 
 /** Why a job cannot be planned, by what its tasks are called. */
 export function noPlanSaid(why: NoPlan, drafts: readonly Draft[]): Said {
-  const named = (key: string): Sayable => drafts.find((one) => one.key === key)?.words ?? key;
+  const named = (key: string): Sayable => drafts.find((one) => one.key === key)?.words ?? say('planning.someWork');
   switch (why.why) {
     case 'circle':
       return say('planning.circle', { one: named(why.keys[0] ?? ''), other: named(why.keys[1] ?? '') });

@@ -62,7 +62,8 @@ export function stripTasks(g: RoomGround, chain: Chain, furnishing: Furnishing |
     chain.work('strip', 'furniture', say('planning.furnitureOut'), furnishing.hours, {
       mostPeople: 2,
       holds:
-        furnishing.goes === 'room' && furnishing.toRoomId
+        // What is moved about within its own room shuts no other.
+        furnishing.goes === 'room' && furnishing.toRoomId && furnishing.toRoomId !== set.room.id
           ? [
               { what: `room/${furnishing.toRoomId}`, until: held.furnitureKey },
               { what: `room/${set.room.id}`, until: held.furnitureKey },

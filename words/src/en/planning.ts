@@ -77,6 +77,7 @@ export const planning = {
   'planning.noLevelTitle': 'Levelling',
   'planning.noLevelNext': 'No way to level keeps the rule yet. Choose another on Level; its days are not in this plan.',
   'planning.circle': '{one} waits for {other}, and that waits for it in turn. One of the two has to go first.',
+  'planning.someWork': 'Some of the work',
   'planning.unknownTask': '{one} waits for something that is not in the plan any more.',
   'planning.neverFits':
     '{one} finds no place within eleven months: look at the working hours, at days off, and at how many people it takes.',

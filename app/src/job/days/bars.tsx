@@ -149,7 +149,7 @@ export function Bars({ days, chosen, onChoose, onHold }: Props) {
       </ScrollView>
       <Words size="small" quiet style={styles.key}>
         Box: work, thick where it decides the date, filled where planks go down. Dashed: waiting. Hatched: nobody in.
-        Blue line: now. Tap a bar to see why it lies there; pull it to begin later.
+        Blue line: now. Tap a bar to see why it lies there; hold and pull it to begin later.
       </Words>
     </View>
   );
