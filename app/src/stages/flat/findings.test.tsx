@@ -3,7 +3,7 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { assessRoom, pictureOf, roomSet } from '@maquette/core';
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { underEachSchool, type EdgeWalk } from '@maquette/core/flat';
+import { type EdgeWalk } from '@maquette/core/flat';
 import { Actions } from '../../room/actions.tsx';
 import { Findings } from './findings.tsx';
 import { nextActions } from './next-actions.ts';
@@ -21,17 +21,17 @@ function judged(depthMm: number, units: 'metric' | 'imperial' = 'metric', edgeWa
       parts: ['strip', 'flat'],
     },
   );
-  return { own, picture: pictureOf(assessment, own), schools: underEachSchool(assessment.flat!, card.rules, false) };
+  return { own, picture: pictureOf(assessment, own) };
 }
 
 function show(depthMm: number, units: 'metric' | 'imperial' = 'metric', edgeWalks: EdgeWalk[] = []) {
-  const { own, picture, schools } = judged(depthMm, units, edgeWalks);
+  const { own, picture } = judged(depthMm, units, edgeWalks);
   const onShow = jest.fn();
   const onSet = jest.fn();
   const onPlan = jest.fn();
   render(
     <>
-      <Findings room={own} card={card} picture={picture} schools={schools} shown={0} onShow={onShow} onSet={onSet} />
+      <Findings room={own} card={card} picture={picture} schools={[]} shown={0} onShow={onShow} onSet={onSet} />
       <Actions
         actions={nextActions(
           picture,

@@ -8,6 +8,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import { formatArea, formatGap, formatReach, formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { LegendSwatch } from '../../sheet/level-layer.tsx';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
+import { fetched } from '../../ui/fetched.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { CriterionLine } from '../criteria-list.tsx';
 import { Mark, VERDICT_WORDS } from '../../ui/mark.tsx';
@@ -15,10 +16,11 @@ import { Words } from '../../ui/text.tsx';
 import { ProfileChart } from './profile-chart.tsx';
 import { LevelFold } from './level-fold.tsx';
 import { NextReading } from './next-reading.tsx';
-import { Schools } from './schools.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
+
+const Schools = fetched(() => import('./schools.tsx').then((part) => part.Schools));
 
 interface Props {
   room: RoomFacts;
