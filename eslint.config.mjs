@@ -26,6 +26,7 @@ const CORE_PARTS = {
   heights: ['units', 'room', 'coverings', 'flat'],
   schedule: ['units'],
   bill: ['units'],
+  seal: [],
   under: ['units', 'room', 'coverings', 'heights'],
   setout: ['units', 'room', 'coverings', 'air', 'levelling'],
   verdict: [
