@@ -7,7 +7,7 @@ import { quantile } from '../schedule/index.ts';
 import { billOfJob } from './bill-of-job.ts';
 import type { Surprise } from './facts.ts';
 import type { JobFacts } from './job-facts.ts';
-import type { BillLine } from './job-bill.ts';
+import type { BillLine } from './bill-line.ts';
 import { isPlanned, planJob } from './plan-job.ts';
 import type { RoomGround } from './room-ground.ts';
 import { halfDayAt, type HalfDay } from './shown-days.ts';

@@ -3,7 +3,7 @@ import type { AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 import { quantile, type Chances } from '../schedule/index.ts';
 import { JOB_STAGES, type JobStage } from './draft.ts';
-import type { BillLine } from './job-bill.ts';
+import type { BillLine } from './bill-line.ts';
 
 /** A firm line of a quotation: what one stage of one room costs, and its price. */
 export interface FirmLine {

@@ -3,7 +3,7 @@ import type { AnyFigureOf } from '../figures/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 import type { JobStage } from './draft.ts';
 import { siteDay } from './job-calendar.ts';
-import { totalOfBill, type BillLine, type BillTotal } from './job-bill.ts';
+import { totalOfBill, type BillLine, type BillTotal } from './bill-line.ts';
 import type { ShownDays } from './shown-days.ts';
 
 /** A line with the days on which it is used first and last; null where no day is planned for it. */
