@@ -1,0 +1,91 @@
+import { createHash } from 'node:crypto';
+import { chainText, readChain } from '@maquette/core/seal';
+import type { FiledFact, JobFile } from '@maquette/facts/job-file';
+import { chainOfJob } from './chain-of-job.ts';
+
+const AT = '2026-05-04T08:00:00.000Z';
+const salt = (kind: string, id: string, version: number) =>
+  createHash('sha256').update(`${kind}/${id}/${version}`).digest('hex');
+
+function fact(part: Partial<FiledFact> & Pick<FiledFact, 'kind' | 'id' | 'order' | 'body'>): FiledFact {
+  return {
+    roomId: null,
+    version: 1,
+    writeId: `w-${part.id}`,
+    updatedAt: AT,
+    deletedAt: null,
+    made: null,
+    replaced: [],
+    ...part,
+  };
+}
+const file = (facts: FiledFact[]): JobFile =>
+  ({ format: 'maquette-job', version: 13, writtenAt: AT, facts }) as JobFile;
+
+const READING = fact({
+  kind: 'readings',
+  id: 'r-1',
+  roomId: 'room-1',
+  order: 7,
+  version: 2,
+  body: { rodMm: 1312, note: '' },
+  replaced: [
+    {
+      version: 1,
+      writeId: 'w-0',
+      updatedAt: AT,
+      deletedAt: null,
+      order: 3,
+      made: null,
+      body: { rodMm: 1213, note: '' },
+    },
+  ],
+});
+const JOB = fact({ kind: 'jobs', id: 'j', order: 1, body: { name: 'Sluice House' } });
+const PRICE = fact({ kind: 'prices', id: 'p', order: 5, body: { price: 24.5, note: '' } });
+const NOTED = fact({
+  kind: 'marks',
+  id: 'm',
+  roomId: 'room-1',
+  order: 6,
+  body: { kind: 'crack', note: 'Client’s key is under the pot' },
+});
+const facts = (all: FiledFact[]) =>
+  chainOfJob(file(all), salt).map((line) => JSON.parse(line.fact) as Record<string, unknown>);
+
+test('every version stands in the order it was received, whatever the order of the file; a correction comes after what it corrects', () => {
+  const ids = facts([PRICE, READING, NOTED, JOB]).map(({ id, version }) => [id, version]);
+  expect(ids).toEqual([
+    ['j', 1],
+    ['r-1', 1],
+    ['p', undefined],
+    ['m', 1],
+    ['m', undefined],
+    ['r-1', 2],
+  ]);
+  expect(chainOfJob(file([JOB, NOTED, READING, PRICE]), salt)).toEqual(
+    chainOfJob(file([PRICE, READING, NOTED, JOB]), salt),
+  );
+  expect(readChain(chainText(chainOfJob(file([JOB, READING]), salt)))).toHaveLength(3);
+});
+
+test('what a job costs and what was noted stand in it by their digests alone, each with a salt of its own', () => {
+  const text = chainText(chainOfJob(file([PRICE, NOTED]), salt));
+  expect(text).not.toMatch(/24\.5|under the pot/);
+  expect(text).toContain('"kind":"crack"');
+  const [price] = facts([PRICE]);
+  expect(price).toEqual({ kind: 'prices', id: 'p', private: expect.stringMatching(/^[0-9a-f]{64}$/) });
+  // Whoever has the fact and its salt shows that it was this one.
+  const whole = `{"body":{"note":"","price":24.5},"id":"p","kind":"prices","receivedAt":"${AT}","version":1,"writeId":"w-p"}`;
+  expect(price!['private']).toBe(
+    createHash('sha256')
+      .update(`${salt('prices', 'p', 1)}\n${whole}`)
+      .digest('hex'),
+  );
+});
+
+test('what comes later leaves all that stood before byte for byte', () => {
+  const early = chainText(chainOfJob(file([JOB, { ...READING, ...READING.replaced[0]!, replaced: [] }]), salt));
+  const late = chainText(chainOfJob(file([READING, JOB, PRICE]), salt));
+  expect(late.startsWith(early)).toBe(true);
+});
