@@ -27,6 +27,7 @@ const CORE_PARTS = {
   schedule: ['units'],
   bill: ['units'],
   seal: [],
+  search: [],
   under: ['units', 'room', 'coverings', 'heights'],
   setout: ['units', 'room', 'coverings', 'air', 'levelling'],
   verdict: [

@@ -68,7 +68,10 @@ export function SiteBook() {
         {book.loading ? <Words style={styles.empty}>Opening the book …</Words> : null}
         {book.rooms.length > 0 ? (
           <View style={styles.due}>
-            <Button label="What is due" hint="Today and next, over all jobs" onPress={() => router.push('/agenda')} />
+            <ButtonRow>
+              <Button label="What is due" hint="Today and next, over all jobs" onPress={() => router.push('/agenda')} />
+              <Button label="Find" hint="A batch, a covering, a reading" onPress={() => router.push('/search')} />
+            </ButtonRow>
           </View>
         ) : null}
         <View style={styles.removed}>

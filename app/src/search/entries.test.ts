@@ -1,0 +1,48 @@
+import { findFacts } from '@maquette/core/search';
+import { FACT_KINDS, KINDS, ROOM_FACT_KINDS } from '@maquette/facts';
+import { STAGES } from '../stages/stages.ts';
+import type { ShownRoomLists } from '../data/fact-store.ts';
+import type { ShownBook } from '../data/use-facts.ts';
+import { INVENTED_ROOM } from '../data/invented-room.ts';
+import { entriesOf } from './entries.ts';
+import { addressOf } from './where-kept.ts';
+
+const stored = { version: 1, updatedAt: '2026-05-04T08:00:00.000Z', made: null };
+const empty = Object.fromEntries(FACT_KINDS.map((kind) => [kind, []]));
+const book = {
+  ...empty,
+  loading: false,
+  jobs: [{ ...stored, id: 'job', name: 'Sluice House', about: 'lock-keeper’s cottage', rank: 0 }],
+  rooms: [{ ...stored, ...INVENTED_ROOM, name: 'Landing' }],
+  quotations: [{ ...stored, id: 'q', jobId: 'job', number: 4, note: 'Without the stair' }],
+} as unknown as ShownBook;
+const lists = {
+  ...Object.fromEntries(ROOM_FACT_KINDS.map((kind) => [kind, []])),
+  works: [{ ...stored, id: 'w', batch: 'L 2207', bags: 3, note: '' }],
+  readings: [{ ...stored, id: 'r', rodMm: 2207, note: 'L 2207', xMm: 100 }],
+} as unknown as ShownRoomLists;
+const entries = entriesOf(book, [{ id: INVENTED_ROOM.id, lists }], (words) =>
+  typeof words === 'string' ? words : words.code,
+);
+const found = (text: string) => findFacts(entries, text).map(({ of }) => [of.kind, addressOf(of)]);
+
+test('where did we use batch L 2207: the levelling, at its stage; staff readings are not looked through', () => {
+  expect(found('where did we use batch L 2207')).toEqual([['works', '/rooms/room/level']]);
+});
+
+test('a job by its address, a room by its covering, a quotation by its note, each with where it is', () => {
+  expect(found('cottage')).toEqual([['jobs', '/jobs/job']]);
+  expect(found('landing vinyl')).toEqual([['rooms', '/rooms/room/room']]);
+  expect(found('stair')).toEqual([['quotations', '/jobs/job/price']]);
+  expect(entries.find(({ kind }) => kind === 'works')!.about).toEqual(['Sluice House', 'Landing', KINDS.works.words]);
+});
+
+test('whatever is found leads to a stage or page there is', () => {
+  const stages = new Set(STAGES.map(({ id }) => id as string));
+  for (const kind of FACT_KINDS) {
+    const address = addressOf({ kind, jobId: 'j', roomId: 'r' });
+    const [, stage] = /^\/rooms\/r\/(.*)$/.exec(address) ?? [];
+    if (stage !== undefined) expect([kind, stages.has(stage)]).toEqual([kind, true]);
+    else expect(address).toMatch(/^(\/cards|\/jobs\/j(\/(days|buy|price))?)$/);
+  }
+});

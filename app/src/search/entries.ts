@@ -1,0 +1,83 @@
+import type { Sayable } from '@maquette/core/said';
+import type { FoundValue, Searchable } from '@maquette/core/search';
+import { findCard } from '@maquette/core/coverings';
+import { BOOK_FACT_KINDS, KINDS, ROOM_FACT_KINDS, type FactKind } from '@maquette/facts';
+import type { ShownRoomLists } from '../data/fact-store.ts';
+import type { ShownBook } from '../data/use-facts.ts';
+import { named } from '../room/differing.ts';
+
+/** A fact of the book as it can be found, with where it is. */
+export interface Entry extends Searchable {
+  kind: FactKind;
+  jobId: string | null;
+  roomId: string | null;
+}
+
+type Body = Readonly<Record<string, unknown>>;
+const bodyIn = (fact: object): Body => Object.fromEntries(Object.entries(fact));
+
+/** Names, notes and choices as they are read, figures as they stand; places, lists and what only the program reads are not looked in. */
+function valuesOf(kind: FactKind, body: Body): FoundValue[] {
+  return Object.entries(KINDS[kind].fields).flatMap(([name, { spec }]): FoundValue[] => {
+    const value = body[name];
+    if (spec.type === 'text' && typeof value === 'string' && value !== '') return [{ field: named(name), text: value }];
+    if (spec.type === 'choice' && typeof value === 'string')
+      return [{ field: named(name), text: value.replaceAll('-', ' ') }];
+    if (spec.type === 'figure' && typeof value === 'number' && name !== 'rank' && !/[xyXY]Mm$/.test(name))
+      return [{ field: named(name), text: `${value}${spec.unit ? ` ${spec.unit}` : ''}` }];
+    return [];
+  });
+}
+
+/** What is read by the hundred, or only ticked: nobody looks for one of them by its figure. */
+const NOT_LOOKED_IN: ReadonlySet<FactKind> = new Set([
+  'readings',
+  'stations',
+  'airReadings',
+  'scans',
+  'ticks',
+  'poses',
+]);
+
+/** Every fact of the book and of its rooms that has something to be found in. */
+export function entriesOf(
+  book: ShownBook,
+  rooms: readonly { id: string; lists: ShownRoomLists }[],
+  say: (words: Sayable) => string,
+): Entry[] {
+  const jobName = new Map(book.jobs.map(({ id, name }) => [id, name]));
+  const roomOf = new Map(book.rooms.map((room) => [room.id, room]));
+  const entry = (kind: FactKind, body: Body, at: Pick<Entry, 'jobId' | 'roomId'>, more: FoundValue[] = []): Entry[] => {
+    const values = [...valuesOf(kind, body), ...more];
+    if (values.length === 0) return [];
+    const about = [jobName.get(at.jobId ?? ''), roomOf.get(at.roomId ?? '')?.name, KINDS[kind].words];
+    return [
+      {
+        ...{ kind, id: String(body['id']), ...at, values },
+        about: about.flatMap((one) => (one ? [one] : [])),
+        at: String(body['updatedAt'] ?? ''),
+      },
+    ];
+  };
+  const ofBook = BOOK_FACT_KINDS.flatMap((kind) =>
+    book[kind].map(bodyIn).flatMap((body) => {
+      const id = String(body['id']);
+      if (kind === 'rooms') {
+        const card = findCard(book.cards, String(body['cardId']));
+        const covering = card ? [{ field: 'Covering', text: say(card.name) }] : [];
+        return entry(kind, body, { jobId: String(body['jobId']), roomId: id }, covering);
+      }
+      const jobId = kind === 'jobs' ? id : typeof body['jobId'] === 'string' ? body['jobId'] : null;
+      const roomId = typeof body['ofRoomId'] === 'string' ? body['ofRoomId'] : null;
+      return entry(kind, body, { jobId, roomId });
+    }),
+  );
+  const ofRooms = rooms.flatMap(({ id, lists }) =>
+    ROOM_FACT_KINDS.filter((kind) => !NOT_LOOKED_IN.has(kind)).flatMap((kind) =>
+      lists[kind]
+        .map(bodyIn)
+        .flatMap((body) => entry(kind, body, { jobId: roomOf.get(id)?.jobId ?? null, roomId: id })),
+    ),
+  );
+  return [...ofBook, ...ofRooms];
+}

@@ -1,0 +1,1 @@
+export { findFacts, questionOf, type FoundValue, type Hit, type Searchable } from './find.ts';
