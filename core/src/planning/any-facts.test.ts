@@ -51,7 +51,7 @@ test.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])(
     const draw = seeded(seed * 31);
     const facts = invented(draw);
     const rooms = ROOMS.filter(() => draw() < 0.8);
-    const { days, bill, price } = courseOf(rooms, facts, NOTHING_UNDER, AT);
+    const { days, bill, price, changes } = courseOf(rooms, facts, NOTHING_UNDER, AT);
     const sum = (cents: readonly number[]) => cents.reduce((all, one) => all + one, 0);
     const cost = sum(bill.lines.map(({ cents }) => cents));
     expect([bill.total.cost, price.cost]).toEqual([cost, cost]);
@@ -65,5 +65,9 @@ test.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])(
     expect(days.tasks.every(({ from, to }) => from <= to)).toBe(true);
     const ends = [days.chances.p50, days.chances.p80, days.chances.p95].map(({ handOver }) => handOver ?? '9');
     expect([...ends].sort()).toEqual(ends);
+    // More work is never promised sooner.
+    const half = (laying: { day: string; isAfternoon: boolean } | null) =>
+      laying === null ? '9' : `${laying.day}${laying.isAfternoon ? 'b' : 'a'}`;
+    for (const { before, after } of changes) expect(half(after.laying) >= half(before.laying)).toBe(true);
   },
 );

@@ -3,12 +3,12 @@ import type { Cents } from '../bill/index.ts';
 import { withMargin } from '../bill/index.ts';
 import type { AnyFigureOf } from '../figures/index.ts';
 import type { Sayable } from '../said/index.ts';
-import { quantile } from '../schedule/index.ts';
+import { planCases, quantile, type Case } from '../schedule/index.ts';
 import { billOfJob } from './bill-of-job.ts';
 import type { Surprise } from './facts.ts';
 import type { JobFacts } from './job-facts.ts';
 import type { BillLine } from './bill-line.ts';
-import { isPlanned, planJob } from './plan-job.ts';
+import { askOf, DRAWS, planJob } from './plan-job.ts';
 import type { RoomGround } from './room-ground.ts';
 import { halfDayAt, type HalfDay } from './shown-days.ts';
 
@@ -43,40 +43,40 @@ export function changesOf(
     .filter(({ state }) => state !== 'may-come')
     .map((surprise): ShownChange => {
       const others = facts.surprises.filter(({ id }) => id !== surprise.id);
-      const without = sideOf(grounds, { ...facts, surprises: others }, under, figure, atUtc);
       const agreed: Surprise = { ...surprise, state: 'approved' };
-      const withIt = sideOf(grounds, { ...facts, surprises: [...others, agreed] }, under, figure, atUtc);
+      const sides = [others, [...others, agreed]].map((surprises): JobFacts => ({ ...facts, surprises }));
+      const [without, withIt] = sides.map((of) =>
+        billOfJob(planJob(grounds, of, atUtc, { tries: TRIES }), grounds, under, of, figure),
+      );
+      const [before, after] = datesOf(sides, grounds, atUtc);
       const margin = Math.round(figure('margin-pct') * 10);
       const sum = (lines: readonly BillLine[]) => lines.reduce((all, { cents }) => all + cents, 0);
       return {
         surprise,
-        lines: differing(without.lines, withIt.lines),
-        netCents: withMargin(sum(withIt.lines), margin) - withMargin(sum(without.lines), margin),
+        lines: differing(without!, withIt!),
+        netCents: withMargin(sum(withIt!), margin) - withMargin(sum(without!), margin),
         hours: surprise.hours,
-        before: without.dates,
-        after: withIt.dates,
+        before: before!,
+        after: after!,
       };
     });
 }
 
-function sideOf(
-  grounds: readonly RoomGround[],
-  facts: JobFacts,
-  under: UnderPlan,
-  figure: AnyFigureOf,
-  atUtc: string,
-): { lines: BillLine[]; dates: ChangeDates } {
-  const made = planJob(grounds, facts, atUtc, { tries: TRIES });
-  const lines = billOfJob(made, grounds, under, facts, figure);
-  if (!isPlanned(made)) return { lines, dates: { laying: null, handOver: null } };
-  const { calendar } = made.rest;
-  return {
-    lines,
-    dates: {
-      laying: halfDayAt(calendar, quantile(made.chances.layingHalf, PROMISED)),
-      handOver: calendar.dates[quantile(made.chances.endDay, PROMISED)] ?? null,
-    },
-  };
+/** The dates that are promised without a change and with it, side by side: more work is never promised sooner because somebody looked less well. */
+function datesOf(sides: readonly JobFacts[], grounds: readonly RoomGround[], atUtc: string): ChangeDates[] {
+  const cases = sides.map((facts, k): Case => {
+    const { rest, ask } = askOf(grounds, facts, atUtc);
+    return { id: String(k), job: rest, spreads: ask.spreads };
+  });
+  return planCases(cases, TRIES, DRAWS).map(({ found }, k): ChangeDates => {
+    if ('why' in found) return { laying: null, handOver: null };
+    const { calendar } = cases[k]!.job;
+    const { layingHalf, endDay } = found.promised.chances;
+    return {
+      laying: halfDayAt(calendar, quantile(layingHalf, PROMISED)),
+      handOver: calendar.dates[quantile(endDay, PROMISED)] ?? null,
+    };
+  });
 }
 
 /** Lines that are not the same on both sides. */
