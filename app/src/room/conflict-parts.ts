@@ -1,7 +1,8 @@
 import type { Field, Spec } from '@maquette/core/fields';
 import type { UnitSystem } from '@maquette/core/units';
 import { KINDS, type FactKind } from '@maquette/facts';
-import { between, named, same, type Body, type Differing } from './differing.ts';
+import { named } from '../ui/field-name.ts';
+import { between, same, type Body, type Differing } from './differing.ts';
 
 /** A part of a fact that differs between two states of it, and can be taken from either. */
 export interface ConflictPart {

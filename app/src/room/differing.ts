@@ -1,7 +1,7 @@
 import type { Field, Fields } from '@maquette/core/fields';
 import { formatArea, formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { KINDS, type FactKind } from '@maquette/facts';
-import { capital } from '../ui/capital.ts';
+import { named } from '../ui/field-name.ts';
 import { timesIn } from '@maquette/words';
 
 /** One field in which two states of a fact differ, with both values as a person reads them. */
@@ -12,15 +12,6 @@ export interface Differing {
 }
 
 export type Body = Readonly<Record<string, unknown>>;
-
-/** `openRodMm` as it is said: `Open rod`. The unit stands beside the value. */
-export const named = (field: string): string =>
-  capital(
-    field
-      .replace(/(Mm|M2|Utc|Percent|Rh|Mc|Deg|G|C|H|M)$/, '')
-      .replace(/([a-z])([A-Z])/g, '$1 $2')
-      .toLowerCase(),
-  );
 
 export const same = (a: unknown, b: unknown): boolean => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
 

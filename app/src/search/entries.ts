@@ -4,7 +4,7 @@ import { findCard } from '@maquette/core/coverings';
 import { BOOK_FACT_KINDS, KINDS, ROOM_FACT_KINDS, type FactKind } from '@maquette/facts';
 import type { ShownRoomLists } from '../data/fact-store.ts';
 import type { ShownBook } from '../data/use-facts.ts';
-import { named } from '../room/differing.ts';
+import { named } from '../ui/field-name.ts';
 
 /** A fact of the book as it can be found, with where it is. */
 export interface Entry extends Searchable {
