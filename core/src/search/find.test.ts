@@ -19,6 +19,8 @@ test('where did we use batch L 2207: the one batch, and before it is typed out t
   expect(questionOf('Where did we use batch L 2207?')).toEqual(['batch', 'l', '2207']);
   expect(found('Where did we use batch L 2207?')).toEqual(['pour', 'later']);
   expect(found('2207')).toEqual(['boxes', 'pour', 'later']);
+  // What a field is called finds whatever stands in it.
+  expect(found('batch')).toEqual(['boxes', 'later', 'pour']);
   expect(findFacts(FACTS, 'batch L 2207')[0]!.in).toEqual([{ field: 'Batch', text: 'L 2207' }]);
 });
 

@@ -65,8 +65,8 @@ function fitOf(asked: string, words: readonly string[]): number {
 }
 
 /**
- * Facts in which every word of a question is found: in a value, in what its field is called, or in where it is; at least one of
- * them in a value. The best fit comes first, of those alike the newest.
+ * Facts in which every word of a question is found: in a value, in what its field is called, or in where it is; where it is alone
+ * makes no hit. The best fit comes first, of those alike the newest.
  *
  * @param most - hits that are told at most
  */
@@ -82,9 +82,9 @@ export function findFacts<T extends Searchable>(facts: readonly T[], text: strin
     const isAll = question.every((asked) => {
       let best = 0;
       for (const { value, words, field } of values) {
-        const fit = fitOf(asked, words);
+        const fit = fitOf(asked, words) || (fitOf(asked, field) > 0 ? ABOUT : 0);
         if (fit > 0) found.add(value);
-        best = Math.max(best, fit, fitOf(asked, field) > 0 ? ABOUT : 0);
+        best = Math.max(best, fit);
       }
       if (best === 0 && fitOf(asked, about) > 0) best = ABOUT;
       score += best;
