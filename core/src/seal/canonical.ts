@@ -1,6 +1,3 @@
-/** What a fact can hold. */
-export type Json = null | boolean | number | string | readonly Json[] | { readonly [name: string]: Json | undefined };
-
 /** A value that has no one way to be written. */
 export class NotCanonical extends Error {}
 
@@ -10,19 +7,15 @@ export class NotCanonical extends Error {}
  *
  * @throws NotCanonical where a number is none, or something is neither JSON nor absent
  */
-export function canonicalJson(value: Json): string {
+export function canonicalJson(value: unknown): string {
   if (typeof value === 'number' && !Number.isFinite(value)) throw new NotCanonical(String(value));
   if (value === null || typeof value === 'boolean' || typeof value === 'number' || typeof value === 'string')
     return JSON.stringify(value);
-  if (isList(value)) return `[${value.map(canonicalJson).join(',')}]`;
+  if (Array.isArray(value)) return `[${value.map(canonicalJson).join(',')}]`;
   if (typeof value !== 'object') throw new NotCanonical(typeof value);
-  const parts = Object.keys(value)
-    .sort()
-    .flatMap((name) => {
-      const held = value[name];
-      return held === undefined ? [] : [`${JSON.stringify(name)}:${canonicalJson(held)}`];
-    });
+  const parts = Object.entries(value)
+    .filter(([, held]) => held !== undefined)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([name, held]) => `${JSON.stringify(name)}:${canonicalJson(held)}`);
   return `{${parts.join(',')}}`;
 }
-
-const isList = (value: object): value is readonly Json[] => Array.isArray(value);

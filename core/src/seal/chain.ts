@@ -1,4 +1,4 @@
-import { canonicalJson, type Json } from './canonical.ts';
+import { canonicalJson } from './canonical.ts';
 import { sha256Hex } from './digest.ts';
 
 /** What the first fact of a chain follows. */
@@ -58,7 +58,7 @@ export function readChain(text: string): ChainLine[] | ChainFault {
 
 function isCanonical(fact: string): boolean {
   try {
-    return canonicalJson(JSON.parse(fact) as Json) === fact;
+    return canonicalJson(JSON.parse(fact)) === fact;
   } catch {
     return false;
   }

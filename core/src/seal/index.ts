@@ -1,4 +1,4 @@
-export { canonicalJson, NotCanonical, type Json } from './canonical.ts';
+export { canonicalJson, NotCanonical } from './canonical.ts';
 export {
   beginsWith,
   chainDigest,

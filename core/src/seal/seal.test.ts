@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import fc from 'fast-check';
-import { canonicalJson, NotCanonical, type Json } from './canonical.ts';
+import { canonicalJson, NotCanonical } from './canonical.ts';
 import { beginsWith, chained, CHAIN_START, chainText, lastDigest, privateFact, readChain } from './chain.ts';
 import { sha256Hex } from './digest.ts';
 import { bundleFaults, manifestText, readManifest, sealOf, type BundleEntry } from './manifest.ts';
@@ -44,20 +44,20 @@ test('names in the order of UTF-16 units, numbers as ECMAScript has them: the ex
 });
 
 test('property: whatever the order in which its names come, a fact has one text, and it reads back as the fact', () => {
-  const turned = (value: Json): Json =>
+  const turned = (value: unknown): unknown =>
     Array.isArray(value)
-      ? (value as Json[]).map(turned)
+      ? value.map(turned)
       : value !== null && typeof value === 'object'
         ? Object.fromEntries(
             Object.entries(value)
               .reverse()
-              .map(([name, held]) => [name, turned(held as Json)]),
+              .map(([name, held]) => [name, turned(held)]),
           )
         : value;
   fc.assert(
     fc.property(fc.jsonValue(), (fact) => {
-      const text = canonicalJson(fact as Json);
-      expect(canonicalJson(turned(fact as Json))).toBe(text);
+      const text = canonicalJson(fact);
+      expect(canonicalJson(turned(fact))).toBe(text);
       expect(JSON.parse(text)).toEqual(JSON.parse(JSON.stringify(fact)));
     }),
   );
@@ -111,7 +111,7 @@ test('a private fact is told from its digest by nobody without its salt, and the
     kind: 'quotations',
     private: createHash('sha256').update(`${salt}\n${fact}`).digest('hex'),
   });
-  const lines = chained([...FACTS, canonicalJson({ ...shown })]);
+  const lines = chained([...FACTS, canonicalJson(shown)]);
   expect(chainText(lines)).not.toContain('214500');
   expect(readChain(chainText(lines))).toEqual(lines);
 });

@@ -21,11 +21,48 @@ export interface Hit<T extends Searchable> {
 }
 
 /** Words of a question that are looked for nowhere: where did we use batch L 2207. */
-const FILLING = new Set(
-  'a an and any are at did do does for from had has have how i in is it of on or our that the there this to use used was we were what when where which who with you'.split(
-    ' ',
-  ),
-);
+const FILLING: ReadonlySet<string> = new Set([
+  'a',
+  'an',
+  'and',
+  'any',
+  'are',
+  'at',
+  'did',
+  'do',
+  'does',
+  'for',
+  'from',
+  'had',
+  'has',
+  'have',
+  'how',
+  'i',
+  'in',
+  'is',
+  'it',
+  'of',
+  'on',
+  'or',
+  'our',
+  'that',
+  'the',
+  'there',
+  'this',
+  'to',
+  'use',
+  'used',
+  'was',
+  'we',
+  'were',
+  'what',
+  'when',
+  'where',
+  'which',
+  'who',
+  'with',
+  'you',
+]);
 
 /** A text as it is compared: small letters without their accents, a decimal comma as a point. */
 const plain = (text: string): string =>

@@ -1,4 +1,4 @@
-import { canonicalJson, chained, privateFact, type ChainLine, type Json } from '@maquette/core/seal';
+import { canonicalJson, chained, privateFact, type ChainLine } from '@maquette/core/seal';
 import type { FactKind } from '@maquette/facts';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
 
@@ -32,8 +32,7 @@ function inOrder(file: JobFile): Received[] {
 
 function textOf({ fact: { kind, id, roomId }, version }: Received, body: object): string {
   const { version: count, writeId, updatedAt, deletedAt, made } = version;
-  // What came from a store or a file is JSON, and so is what is left of it.
-  const parts = {
+  return canonicalJson({
     kind,
     id,
     roomId: roomId ?? undefined,
@@ -43,8 +42,7 @@ function textOf({ fact: { kind, id, roomId }, version }: Received, body: object)
     deletedAt: deletedAt ?? undefined,
     made: made ? { ...made } : undefined,
     body,
-  } as unknown as Json;
-  return canonicalJson(parts);
+  });
 }
 
 /**
@@ -58,8 +56,7 @@ export function chainOfJob(file: JobFile, saltOf: SaltOf): ChainLine[] {
         fact: { kind, id },
         version: { version, body },
       } = received;
-      const hidden = () =>
-        canonicalJson({ ...privateFact(kind, id, saltOf(kind, id, version), textOf(received, body)) });
+      const hidden = () => canonicalJson(privateFact(kind, id, saltOf(kind, id, version), textOf(received, body)));
       if (PRIVATE_KINDS.has(kind)) return [hidden()];
       const { note, ...shown } = body;
       return typeof note === 'string' && note !== '' ? [textOf(received, shown), hidden()] : [textOf(received, body)];
