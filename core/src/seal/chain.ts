@@ -35,7 +35,8 @@ export const lastDigest = (lines: readonly ChainLine[]): string => lines.at(-1)?
 export const chainText = (lines: readonly ChainLine[]): string =>
   lines.map(({ digest, fact }) => `${digest} ${fact}\n`).join('');
 
-const LINE = /^([0-9a-f]{64}) (\{.*\})$/u;
+/** Lines end with a line feed alone: whatever else parts lines elsewhere may stand within a text. */
+const LINE = /^([0-9a-f]{64}) (\{.*\})$/su;
 
 /** A chain as it stands in its file, every digest worked out anew; or the first line on which it is none. */
 export function readChain(text: string): ChainLine[] | ChainFault {

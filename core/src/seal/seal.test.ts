@@ -103,6 +103,11 @@ test.each<[string, (text: string) => string, number, string]>([
   expect(readChain(alter(chainText(chained(FACTS))))).toEqual({ line, fault });
 });
 
+test('a text that parts lines in its own way is one line of the chain', () => {
+  const lines = chained([canonicalJson({ note: 'one\u2028two\u2029three\u0085four\nfive' })]);
+  expect(readChain(chainText(lines))).toEqual(lines);
+});
+
 test('a private fact is told from its digest by nobody without its salt, and the chain is whole without its text', () => {
   const [fact, salt] = ['{"cents":214500}', 'ab'.repeat(32)];
   const shown = privateFact('quotations', 'q-1', salt, fact);
