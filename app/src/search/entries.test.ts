@@ -19,11 +19,17 @@ const book = {
 const lists = {
   ...Object.fromEntries(ROOM_FACT_KINDS.map((kind) => [kind, []])),
   works: [{ ...stored, id: 'w', batch: 'L 2207', bags: 3, note: '' }],
+  laidRows: [{ ...stored, id: 'l', row: 7, firstMm: 95, endMm: 412, isLaid: false }],
   readings: [{ ...stored, id: 'r', rodMm: 2207, note: 'L 2207', xMm: 100 }],
 } as unknown as ShownRoomLists;
-const entries = entriesOf(book, [{ id: INVENTED_ROOM.id, lists }], (words) =>
-  typeof words === 'string' ? words : words.code,
-);
+const inUnits = (units: 'metric' | 'imperial') =>
+  entriesOf(
+    book,
+    [{ id: INVENTED_ROOM.id, lists }],
+    (words) => (typeof words === 'string' ? words : words.code),
+    units,
+  );
+const entries = inUnits('metric');
 const found = (text: string) => findFacts(entries, text).map(({ of }) => [of.kind, addressOf(of)]);
 
 test('where did we use batch L 2207: the levelling, at its stage; staff readings are not looked through', () => {
@@ -45,4 +51,15 @@ test('whatever is found leads to a stage or page there is', () => {
     if (stage !== undefined) expect([kind, stages.has(stage)]).toEqual([kind, true]);
     else expect(address).toMatch(/^(\/cards|\/jobs\/j(\/(days|buy|price))?)$/);
   }
+});
+
+test('lengths are told and found in the units of whoever reads', () => {
+  const row = (units: 'metric' | 'imperial') =>
+    inUnits(units)
+      .find(({ kind }) => kind === 'laidRows')!
+      .values.map(({ text }) => text)
+      .join(' ');
+  expect(row('metric')).toMatch(/95 mm/);
+  expect(row('imperial')).toMatch(/3 3\/4/);
+  expect(row('imperial')).not.toMatch(/mm/);
 });

@@ -1,5 +1,6 @@
 import type { Sayable } from '@maquette/core/said';
 import type { FoundValue, Searchable } from '@maquette/core/search';
+import { formatArea, formatMass, formatRod, formatTemperature, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { findCard } from '@maquette/core/coverings';
 import { BOOK_FACT_KINDS, KINDS, ROOM_FACT_KINDS, type FactKind } from '@maquette/facts';
 import type { ShownRoomLists } from '../data/fact-store.ts';
@@ -16,15 +17,26 @@ export interface Entry extends Searchable {
 type Body = Readonly<Record<string, unknown>>;
 const bodyIn = (fact: object): Body => Object.fromEntries(Object.entries(fact));
 
+/** A figure as whoever looks for it reads it. */
+function figureWords(value: number, unit: string, units: UnitSystem): string {
+  if (units === 'imperial') {
+    if (unit === 'mm') return `${formatRod(value, units)} ${unitLabel(units)}`;
+    if (unit === 'm²') return formatArea(value, units);
+    if (unit === 'kg') return formatMass(value, units);
+    if (unit === '°C') return formatTemperature(value, units);
+  }
+  return unit ? `${value} ${unit}` : String(value);
+}
+
 /** Names, notes and choices as they are read, figures as they stand; places, lists and what only the program reads are not looked in. */
-function valuesOf(kind: FactKind, body: Body): FoundValue[] {
+function valuesOf(kind: FactKind, body: Body, units: UnitSystem): FoundValue[] {
   return Object.entries(KINDS[kind].fields).flatMap(([name, { spec }]): FoundValue[] => {
     const value = body[name];
     if (spec.type === 'text' && typeof value === 'string' && value !== '') return [{ field: named(name), text: value }];
     if (spec.type === 'choice' && typeof value === 'string')
       return [{ field: named(name), text: value.replaceAll('-', ' ') }];
     if (spec.type === 'figure' && typeof value === 'number' && name !== 'rank' && !/[xyXY]Mm$/.test(name))
-      return [{ field: named(name), text: `${value}${spec.unit ? ` ${spec.unit}` : ''}` }];
+      return [{ field: named(name), text: figureWords(value, spec.unit, units) }];
     return [];
   });
 }
@@ -44,11 +56,12 @@ export function entriesOf(
   book: ShownBook,
   rooms: readonly { id: string; lists: ShownRoomLists }[],
   say: (words: Sayable) => string,
+  units: UnitSystem,
 ): Entry[] {
   const jobName = new Map(book.jobs.map(({ id, name }) => [id, name]));
   const roomOf = new Map(book.rooms.map((room) => [room.id, room]));
   const entry = (kind: FactKind, body: Body, at: Pick<Entry, 'jobId' | 'roomId'>, more: FoundValue[] = []): Entry[] => {
-    const values = [...valuesOf(kind, body), ...more];
+    const values = [...valuesOf(kind, body, units), ...more];
     if (values.length === 0) return [];
     const about = [jobName.get(at.jobId ?? ''), roomOf.get(at.roomId ?? '')?.name, KINDS[kind].words];
     return [

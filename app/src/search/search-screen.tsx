@@ -39,6 +39,7 @@ export function SearchScreen() {
 
 function Search() {
   const say = useSay();
+  const units = useUnits()[0];
   const book = useBook();
   const [text, setText] = useState('');
   // Typing goes first; what is found follows.
@@ -61,8 +62,9 @@ function Search() {
         book,
         ids.map((id, k) => ({ id, lists: lists[k]! })),
         say,
+        units,
       ),
-    [book, ids, lists, say],
+    [book, ids, lists, say, units],
   );
   const hits = useMemo(() => findFacts(entries, asked, MOST), [entries, asked]);
   const missing = ids.filter((id, k) => !read[k] && !store.isUnsent(id)).length;
