@@ -1,5 +1,5 @@
-import { nearWrites, type Near } from './joined-rooms.ts';
-import type { LikeShown } from './plain-facts.ts';
+import { nearWrites, type Near } from '@maquette/facts/joined-rooms';
+import type { LikeShown } from '@maquette/facts/plain-facts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
 

@@ -1,5 +1,5 @@
 import { firstPlaceOf } from '@maquette/facts';
-import { inOrder } from './in-order.ts';
+import { inOrder } from '@maquette/facts/in-order';
 import type { Shown } from './lay.ts';
 
 type Reading = Shown<'readings'>;

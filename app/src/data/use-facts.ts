@@ -5,13 +5,13 @@ import { findCard, type CoveringCard } from '@maquette/core/coverings';
 import type { RoomFacts } from '@maquette/core/room';
 import type { RoomLists } from '@maquette/facts';
 import { bookKey, nextRead, roomKey } from './client.ts';
-import { joinedRooms, type Near } from './joined-rooms.ts';
+import { joinedRooms, type Near } from '@maquette/facts/joined-rooms';
 import { outbox, queries, store } from './device.ts';
 import { writesOf } from './judged-from.ts';
 import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
 import type { Shown } from './lay.ts';
 import type { OutboxState } from './outbox.ts';
-import { createPlainFacts, type PlainFacts } from './plain-facts.ts';
+import { createPlainFacts, type PlainFacts } from '@maquette/facts/plain-facts';
 
 export function useOutbox(): OutboxState {
   return useSyncExternalStore(outbox.subscribe, outbox.get, outbox.get);

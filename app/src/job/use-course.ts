@@ -2,13 +2,14 @@ import { useEffect, useMemo, useState } from 'react';
 import type { RoomSet } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { JobCourse, WhatIf } from '@maquette/core/planning';
+import { jobFactsOf, jobWrites } from '@maquette/facts/job-facts';
+import { deviceZone } from '@maquette/words';
 import { nowUtc } from '../data/ids.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
 import { openDesk, type Desk } from '../worker/ask.ts';
 import type { CourseAsk } from '../worker/messages.ts';
 import { useRoomSets } from '../worker/use-room-sets.ts';
 import { useLatest } from '../ui/use-latest.ts';
-import { jobFactsOf, jobWrites } from './job-facts.ts';
 import { keptCourses } from './kept-courses.ts';
 import { chosenOf } from './chosen-of.ts';
 
@@ -72,7 +73,7 @@ export function useCourse(jobId: string, wanted = true): CourseShown {
             const answers: RoomSet['answers'] = one.answers();
             return { roomId: one.roomId, key: `${one.writes} ${chosenOf(answers)}`, set: one.set(), answers };
           }),
-          facts: jobFactsOf(book, jobId),
+          facts: jobFactsOf(book, jobId, deviceZone()),
           atUtc: nowUtc(),
         }
       : null;

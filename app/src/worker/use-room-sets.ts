@@ -2,11 +2,11 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useQueries } from '@tanstack/react-query';
 import type { RoomSet } from '@maquette/core';
 import { findCard } from '@maquette/core/coverings';
+import { joinedRooms } from '@maquette/facts/joined-rooms';
+import { createPlainFacts } from '@maquette/facts/plain-facts';
 import { nextRead, roomKey } from '../data/client.ts';
 import { store } from '../data/device.ts';
-import { joinedRooms } from '../data/joined-rooms.ts';
 import { writesOf } from '../data/judged-from.ts';
-import { createPlainFacts } from '../data/plain-facts.ts';
 import { testsOf, type ShownBook } from '../data/use-facts.ts';
 import { whenIdle } from '../data/when-idle.ts';
 

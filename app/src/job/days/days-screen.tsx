@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { AnyFigureName } from '@maquette/core/figures/job';
+import { jobFactsOf } from '@maquette/facts/job-facts';
+import { deviceZone } from '@maquette/words';
 import { useUnits } from '../../data/device-settings.ts';
 import { SPACE } from '../../theme/theme.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Reminders } from '../agenda/reminders.tsx';
-import { jobFactsOf } from '../job-facts.ts';
 import { JobFigures } from '../job-figures.tsx';
 import { JobFrame } from '../job-frame.tsx';
 import { askHeld, useCourse } from '../use-course.ts';
@@ -62,7 +63,7 @@ export function DaysScreen({ jobId }: { jobId: string }) {
   const units = useUnits()[0];
   const [chosen, setChosen] = useState<string | null>(null);
   const [held, setHeld] = useState<HeldBack | null>(null);
-  const facts = useMemo(() => jobFactsOf(book, jobId), [book, jobId]);
+  const facts = useMemo(() => jobFactsOf(book, jobId, deviceZone()), [book, jobId]);
   const days = course?.days ?? null;
   const task = days?.tasks.find(({ key }) => key === chosen) ?? null;
   const choose = (key: string | null) => {

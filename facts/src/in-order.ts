@@ -1,4 +1,4 @@
-import type { Place } from '@maquette/facts';
+import type { Place } from './made.ts';
 
 /**
  * Facts in the order in which their writes were made, as far as that is known without any clock: by the server's count, and where

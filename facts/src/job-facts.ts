@@ -1,8 +1,7 @@
 import type { JobFacts } from '@maquette/core/planning';
-import { bodyOf, lastPlaceOf, type BookFactKind } from '@maquette/facts';
-import { deviceZone } from '@maquette/words';
-import { inOrder } from '../data/in-order.ts';
-import type { ShownBook } from '../data/use-facts.ts';
+import { inOrder } from './in-order.ts';
+import { bodyOf, lastPlaceOf, type BookFactKind } from './kinds.ts';
+import type { BookFacts } from './plain-facts.ts';
 
 type OfJob =
   | 'figures'
@@ -30,20 +29,24 @@ const OF_JOB: readonly OfJob[] = [
   'quotations',
 ];
 
-/** Facts of a kind as they are on this device, the last written last. */
-function listed(book: ShownBook, kind: BookFactKind, jobId: string): object[] {
-  const own = (book[kind] as ShownBook['figures']).filter((fact) => fact.jobId === jobId);
+/** Facts of a kind in the order of their writes, the last written last. */
+function listed(book: BookFacts, kind: BookFactKind, jobId: string): object[] {
+  const own = (book[kind] as BookFacts['figures']).filter((fact) => fact.jobId === jobId);
   return inOrder(own, lastPlaceOf).map((fact) => ({ ...bodyOf(fact), id: fact.id }));
 }
 
-/** Everything of a job besides its rooms that its days and its bill are made from. */
-export function jobFactsOf(book: ShownBook, jobId: string): JobFacts {
+/**
+ * Everything of a job besides its rooms that its days and its bill are made from.
+ *
+ * @param zone - IANA zone taken where the job says none
+ */
+export function jobFactsOf(book: BookFacts, jobId: string, zone: string): JobFacts {
   const job = book.jobs.find(({ id }) => id === jobId);
   const lists = Object.fromEntries(OF_JOB.map((kind) => [kind, listed(book, kind, jobId)]));
   return {
     jobId,
     name: job?.name ?? '',
-    zone: job?.zone || deviceZone(),
+    zone: job?.zone || zone,
     country: job?.country ?? null,
     ...lists,
     // Each list holds the facts of its kind: they passed their class when they were entered.
@@ -51,10 +54,10 @@ export function jobFactsOf(book: ShownBook, jobId: string): JobFacts {
 }
 
 /** Every write that bears on them, in one line. */
-export const jobWrites = (book: ShownBook, jobId: string): string =>
+export const jobWrites = (book: BookFacts, jobId: string): string =>
   [
     book.jobs.find(({ id }) => id === jobId)?.writeId ?? '',
     ...OF_JOB.flatMap((kind) =>
-      (book[kind] as ShownBook['figures']).filter((fact) => fact.jobId === jobId).map(({ writeId }) => writeId),
+      (book[kind] as BookFacts['figures']).filter((fact) => fact.jobId === jobId).map(({ writeId }) => writeId),
     ),
   ].join(' ');

@@ -1,8 +1,8 @@
 import type { Opening } from '@maquette/core/room';
-import type { ShownRoomLists } from './fact-store.ts';
-import type { Shown } from './lay.ts';
+import type { FactOf } from './kinds.ts';
+import type { RoomFactsOf } from './plain-facts.ts';
 
-type Joined = Pick<Shown<'rooms'>, 'id' | 'jobId' | 'openings'>;
+type Joined = Pick<FactOf<'rooms'>, 'id' | 'jobId' | 'openings'>;
 
 const names = ({ openings }: Joined) =>
   (openings as Opening[]).flatMap(({ sharedId, id }) => (sharedId === null ? [] : [sharedId, id]));
@@ -26,8 +26,8 @@ export function joinedRooms<R extends Joined>(room: Joined, rooms: readonly R[])
 
 /** A joined room with its facts as they are on this device. */
 export interface Near {
-  room: Shown<'rooms'>;
-  lists: ShownRoomLists;
+  room: FactOf<'rooms'>;
+  lists: RoomFactsOf;
 }
 
 /** Kinds of fact that a floor and its heights are known by: of joined rooms nothing else bears on a room. */

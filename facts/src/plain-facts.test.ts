@@ -1,13 +1,11 @@
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
-import { emptyBook, listsOf, ROOM_FACT_KINDS, type FactOf } from '@maquette/facts';
-import { INVENTED_ROOM } from './invented-room.ts';
-import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
-import type { Shown } from './lay.ts';
-import { createPlainFacts } from './plain-facts.ts';
+import { BLANK_SHAPE, rectangleWalls } from '@maquette/core/room';
+import { emptyBook, listsOf, ROOM_FACT_KINDS, type FactOf } from './kinds.ts';
+import { createPlainFacts, type BookFacts, type RoomFactsOf } from './plain-facts.ts';
 
 const own = { version: 1, updatedAt: '1', deletedAt: null, waiting: true, order: 1, made: null, first: null };
 const tick = (id: string, part: object = {}) =>
-  ({ ...own, id, roomId: 'r', key: 'layer/a', doneAt: 't', note: '', writeId: `w-${id}`, ...part }) as Shown<'ticks'>;
+  ({ ...own, id, roomId: 'r', key: 'layer/a', doneAt: 't', note: '', writeId: `w-${id}`, ...part }) as FactOf<'ticks'>;
 const choice = (id: string, order: number) =>
   ({
     ...own,
@@ -18,12 +16,24 @@ const choice = (id: string, order: number) =>
     note: '',
     writeId: `w-${id}`,
     order,
-  }) as Shown<'layerChoices'>;
-const noRoomLists = (): ShownRoomLists => listsOf(ROOM_FACT_KINDS, () => []);
-const room = { id: 'r', jobId: 'j' } as Shown<'rooms'>;
-const ROOM = { ...INVENTED_ROOM, id: 'r' };
+  }) as FactOf<'layerChoices'>;
+const noRoomLists = (): RoomFactsOf => listsOf(ROOM_FACT_KINDS, () => []);
+const room = { id: 'r', jobId: 'j' } as FactOf<'rooms'>;
+const ROOM = {
+  id: 'r',
+  jobId: 'j',
+  name: 'Room',
+  rank: 0,
+  walls: rectangleWalls(3000, 2400),
+  ...BLANK_SHAPE,
+  baseKind: 'slab-on-ground' as const,
+  cardId: 'shipped-click-vinyl',
+  units: 'metric' as const,
+  spacingMm: null,
+  contactsOnly: false,
+};
 const CARD = SHIPPED_CARDS[0]!;
-const book = { ...emptyBook(), jobs: [] as FactOf<'jobs'>[] } as ShownBookLists;
+const book = { ...emptyBook(), jobs: [] as FactOf<'jobs'>[] } as BookFacts;
 const open = () => {
   const maker = createPlainFacts();
   return (lists: Partial<ReturnType<typeof noRoomLists>>) =>
@@ -53,7 +63,7 @@ test('one list changed leaves the others as they are, and within it every fact b
 
 test('chalk and the way chosen are memory: they are kept, and what is judged stays the very same', () => {
   const maker = createPlainFacts();
-  const setOf = (ticks: Shown<'ticks'>[]) => {
+  const setOf = (ticks: FactOf<'ticks'>[]) => {
     const plain = maker.factsOf(room, { ...noRoomLists(), ticks }, book, () => undefined);
     return { plain, set: maker.setOf(plain, ROOM, CARD) };
   };

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Place } from '@maquette/facts';
+import type { Place } from './made.ts';
 import { inOrder } from './in-order.ts';
 
 interface Fact {

@@ -1,5 +1,5 @@
 import { joinedRooms, nearWrites, type Near } from './joined-rooms.ts';
-import { listsOf, ROOM_FACT_KINDS } from '@maquette/facts';
+import { listsOf, ROOM_FACT_KINDS } from './kinds.ts';
 
 const room = (id: string, shared: (string | null)[], jobId = 'j') =>
   ({ id, jobId, openings: shared.map((sharedId, k) => ({ id: `${id}-${k}`, sharedId })) }) as never as Parameters<

@@ -13,14 +13,18 @@ import {
   lastPlaceOf,
   listsOf,
   ROOM_FACT_KINDS,
+  type Book,
   type FactKind,
+  type FactOf,
   type RoomFactKind,
   type RoomLists,
-} from '@maquette/facts';
-import type { ShownBookLists, ShownRoomLists } from './fact-store.ts';
+} from './kinds.ts';
 import { inOrder } from './in-order.ts';
 import { HEIGHTS_BY, type Near } from './joined-rooms.ts';
-import type { Shown } from './lay.ts';
+
+/** Facts as they stand now, a list of each kind: nothing that was removed is among them. */
+export type BookFacts = { readonly [K in keyof Book]: readonly FactOf<K>[] };
+export type RoomFactsOf = { readonly [K in keyof RoomLists]: readonly FactOf<K>[] };
 
 /** The facts of a room and what of its job bears on it, without what only storing is about. */
 export type PlainFacts = Omit<RoomSet, 'room' | 'card' | 'like'> & { like: LikeShown };
@@ -41,12 +45,12 @@ export function createPlainFacts() {
   const facts = new Map<string, { writeId: string; plain: object }>();
   const lists = new Map<string, readonly object[]>();
   /** Lists as they were last put in order, each with what it was made from. */
-  const ordered = new Map<string, { shown: readonly Shown<RoomFactKind>[]; list: readonly object[] }>();
+  const ordered = new Map<string, { shown: readonly FactOf<RoomFactKind>[]; list: readonly object[] }>();
   const values = new Map<string, object>();
   const areas = new Map<string, { writeId: string; areaM2: number }>();
 
   /** Floor area of a room as last written: asked for by every other room of its job. */
-  function areaOf(room: Shown<'rooms'>): number {
+  function areaOf(room: FactOf<'rooms'>): number {
     const before = areas.get(room.id);
     if (before?.writeId === room.writeId) return before.areaM2;
     const areaM2 = floorAreaM2(room);
@@ -54,7 +58,7 @@ export function createPlainFacts() {
     return areaM2;
   }
 
-  function plain<K extends FactKind>(kind: K, fact: Shown<K>): object {
+  function plain<K extends FactKind>(kind: K, fact: FactOf<K>): object {
     const name = `${kind}/${fact.id}`;
     const before = facts.get(name);
     if (before?.writeId === fact.writeId) return before.plain;
@@ -77,7 +81,7 @@ export function createPlainFacts() {
     return value;
   }
 
-  function listOf(scope: string, kind: RoomFactKind, shown: readonly Shown<RoomFactKind>[]): readonly object[] {
+  function listOf(scope: string, kind: RoomFactKind, shown: readonly FactOf<RoomFactKind>[]): readonly object[] {
     const name = `${scope}/${kind}`;
     const before = ordered.get(name);
     if (before?.shown === shown) return before.list;
@@ -92,7 +96,7 @@ export function createPlainFacts() {
   }
 
   /** Cards of one's own of what lies under planks, each list the same while none of its cards changes. */
-  const underCardsOf = (book: ShownBookLists): UnderCards =>
+  const underCardsOf = (book: BookFacts): UnderCards =>
     // Each list holds the facts of its kind: they passed their class when they were entered.
     listsOf(UNDER_KINDS, (kind) =>
       kept(
@@ -102,7 +106,7 @@ export function createPlainFacts() {
     ) as object as UnderCards;
 
   /** Joined rooms as their floors are judged from: the same objects while nothing of them changes. */
-  function neighboursOf(scope: string, near: readonly Near[], book: ShownBookLists, ofJob: OfJob): RoomSet[] {
+  function neighboursOf(scope: string, near: readonly Near[], book: BookFacts, ofJob: OfJob): RoomSet[] {
     const sets = near.flatMap(({ room, lists: shown }): RoomSet[] => {
       const own = book.cards.map((card) => plain('cards', card) as CoveringCard);
       const card = findCard(own, room.cardId);
@@ -124,7 +128,7 @@ export function createPlainFacts() {
     return kept(`${scope}/neighbours`, sets);
   }
 
-  const likeOf = (room: Shown<'rooms'>, book: ShownBookLists, testsOf: TestsOf): LikeShown =>
+  const likeOf = (room: FactOf<'rooms'>, book: BookFacts, testsOf: TestsOf): LikeShown =>
     keptValue(
       `${room.id}/like`,
       likeBasesOf(room, book, testsOf, areaOf, (other) => plain('rooms', other) as RoomFacts),
@@ -134,8 +138,8 @@ export function createPlainFacts() {
   return {
     /** How much of a like base the job's other rooms have, and how many tests were made there. */
     like: likeOf,
-    room: (room: Shown<'rooms'>) => plain('rooms', room) as RoomFacts,
-    card: (card: Shown<'cards'>) => plain('cards', card) as CoveringCard,
+    room: (room: FactOf<'rooms'>) => plain('rooms', room) as RoomFacts,
+    card: (card: FactOf<'cards'>) => plain('cards', card) as CoveringCard,
     /** All that a room is judged from: without chalk on the floor and the way that was chosen, which are memory. */
     setOf(plain: PlainFacts, room: RoomFacts, card: CoveringCard): RoomSet {
       const ticks = plain.ticks.filter(({ key }) => !key.startsWith(CHALKED));
@@ -151,9 +155,9 @@ export function createPlainFacts() {
     },
     /** What a room of a job is judged from, but for the room and its card. */
     factsOf(
-      room: Shown<'rooms'>,
-      shown: ShownRoomLists,
-      book: ShownBookLists,
+      room: FactOf<'rooms'>,
+      shown: RoomFactsOf,
+      book: BookFacts,
       testsOf: TestsOf,
       near: readonly Near[] = [],
     ): PlainFacts {
@@ -210,11 +214,11 @@ const sameLike = (a: LikeShown, b: LikeShown) => a.otherAreaM2 === b.otherAreaM2
 
 /** How much of a like base the job's other rooms have, and what was tested there. */
 function likeBasesOf(
-  room: Shown<'rooms'>,
-  book: ShownBookLists,
+  room: FactOf<'rooms'>,
+  book: BookFacts,
   testsOf: TestsOf,
-  areaOf: (room: Shown<'rooms'>) => number,
-  plain: (room: Shown<'rooms'>) => RoomFacts,
+  areaOf: (room: FactOf<'rooms'>) => number,
+  plain: (room: FactOf<'rooms'>) => RoomFacts,
 ): LikeShown {
   const own = membraneIn(testsOf(room.id));
   const like = book.rooms.filter(
