@@ -1,4 +1,4 @@
 // What the migration generator reads: every table under a name of its own.
-import { pictures, revisions, TABLES } from './src/store/tables.ts';
+import { chainLines, pictures, revisions, TABLES } from './src/store/tables.ts';
 
-module.exports = { ...TABLES, pictures, revisions };
+module.exports = { ...TABLES, chainLines, pictures, revisions };

@@ -1,4 +1,5 @@
 import type { JobFacts } from '@maquette/core/planning';
+import type { Approval, Contact, CoverUp, HandOver, Seal } from '@maquette/core/record';
 import { inOrder } from './in-order.ts';
 import { bodyOf, lastPlaceOf, type BookFactKind } from './kinds.ts';
 import type { BookFacts } from './plain-facts.ts';
@@ -51,6 +52,22 @@ export function jobFactsOf(book: BookFacts, jobId: string, zone: string): JobFac
     ...lists,
     // Each list holds the facts of its kind: they passed their class when they were entered.
   } as object as JobFacts;
+}
+
+/** What a job’s record adds to its rooms: what was covered up, sealed, approved and handed over, and who is told. */
+export interface RecordFacts {
+  coverUps: readonly CoverUp[];
+  seals: readonly Seal[];
+  contacts: readonly Contact[];
+  approvals: readonly Approval[];
+  handOvers: readonly HandOver[];
+}
+
+/** The record of a job, each list with the newest last. */
+export function recordFactsOf(book: BookFacts, jobId: string): RecordFacts {
+  const kinds = ['coverUps', 'seals', 'contacts', 'approvals', 'handOvers'] as const;
+  // Each list holds the facts of its kind: they passed their class when they were entered.
+  return Object.fromEntries(kinds.map((kind) => [kind, listed(book, kind, jobId)])) as object as RecordFacts;
 }
 
 /** Every write that bears on them, in one line. */

@@ -49,6 +49,7 @@ const LATEST: Partial<Record<FactKind, readonly string[]>> = {
   marks: ['finding'],
   edgeWalks: ['asked'],
   skirtings: ['fit'],
+  photos: ['originalSha256'],
 };
 
 /**
@@ -61,7 +62,7 @@ export function withLatest(kind: FactKind, body: Body): Body {
   return lacking.length === 0 ? body : { ...body, ...Object.fromEntries(lacking.map((name) => [name, since[name]])) };
 }
 
-const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
+const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 

@@ -1,3 +1,4 @@
+import type { Photograph } from '@maquette/core/record';
 import { createStore, del, entries, get, keys, set } from 'idb-keyval';
 import { ask, checkReceipt } from './api.ts';
 import { newId, nowUtc } from './ids.ts';
@@ -15,7 +16,7 @@ interface KeptPicture {
 
 /** What a photograph is of. */
 export interface PhotoAbout {
-  about: 'room' | 'layer' | 'step' | 'mark' | 'sample' | 'damp' | 'air' | 'box';
+  about: Photograph['about'];
   aboutId: string;
   at: { xMm: number; yMm: number } | null;
 }
@@ -69,15 +70,16 @@ export async function keepPhotos(
   note = '',
 ): Promise<string[]> {
   const wrong: string[] = [];
-  const keep = async (file: ChosenFile): Promise<string[]> => {
+  const keep = async (file: ChosenFile): Promise<{ id: string; originalSha256: string }[]> => {
     const id = newId();
     try {
+      const originalSha256 = (await sha256Of(file.bytes as BufferSource)) ?? '';
       const blob = await redrawn(new Blob([file.bytes as BlobPart]));
       await set(id, { roomId, blob } satisfies KeptPicture, store()).catch(() => {
         throw new DeviceFull();
       });
       await countPictures();
-      return [id];
+      return [{ id, originalSha256 }];
     } catch (error) {
       wrong.push(`${file.name}: ${error instanceof Error ? error.message : String(error)}`);
       return [];
@@ -89,7 +91,12 @@ export async function keepPhotos(
     const body = { about, aboutId, xMm: at?.xMm ?? null, yMm: at?.yMm ?? null, takenAt: nowUtc(), note };
     const result = await write(
       kept.length === 1 ? 'Photograph taken' : `${kept.length} photographs taken`,
-      kept.map((id) => ({ kind: 'photos' as const, id, roomId, body })),
+      kept.map(({ id, originalSha256 }) => ({
+        kind: 'photos' as const,
+        id,
+        roomId,
+        body: { ...body, originalSha256 },
+      })),
     );
     if (!result.ok) wrong.push(...result.problems.map((p) => `${p.field} ${p.message}`));
   }
@@ -108,15 +115,20 @@ export async function pictureUrl(roomId: string, id: string): Promise<string> {
   return url;
 }
 
+/** SHA-256 of what a file holds; null where the page did not come over a secure connection, which cannot work it out. */
+async function sha256Of(bytes: BufferSource): Promise<string | null> {
+  if (!globalThis.crypto?.subtle) return null;
+  const digest = await crypto.subtle.digest('SHA-256', bytes);
+  return Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
 /**
  * What the server has to say it has received: the picture's SHA-256 and its length. A page that did not come over a secure
  * connection cannot work the digest out, and has the length to go by.
  */
 async function receiptOf(blob: Blob): Promise<RegExp> {
-  if (!globalThis.crypto?.subtle) return new RegExp(`^[0-9a-f]{64} ${blob.size}$`);
-  const digest = await crypto.subtle.digest('SHA-256', await blob.arrayBuffer());
-  const hex = Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('');
-  return new RegExp(`^${hex} ${blob.size}$`);
+  const hex = await sha256Of(await blob.arrayBuffer());
+  return new RegExp(`^${hex ?? '[0-9a-f]{64}'} ${blob.size}$`);
 }
 
 let sending = false;

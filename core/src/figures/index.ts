@@ -1,4 +1,4 @@
-export type { FigureSpec } from './figure.ts';
+export { type FigureSpec, PRICE } from './figure.ts';
 export { type FigureName, FIGURES, isFigure } from './figures.ts';
 export { usualOf } from './imperial.ts';
 export { type FigureOf, figuresOf, type OwnFigure } from './own.ts';

@@ -1,1 +1,17 @@
-export { photos, type Photograph } from './facts.ts';
+export {
+  type Approval,
+  approvals,
+  type Contact,
+  contacts,
+  type Cover,
+  COVERS,
+  coverUps,
+  type CoverUp,
+  type HandOver,
+  handOvers,
+  PHOTO_SUBJECTS,
+  type Photograph,
+  photos,
+  type Seal,
+  seals,
+} from './facts.ts';

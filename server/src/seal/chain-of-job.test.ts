@@ -1,11 +1,15 @@
 import { createHash } from 'node:crypto';
 import { chainText, readChain } from '@maquette/core/seal';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
-import { chainOfJob } from './chain-of-job.ts';
+import { linesAfter, type KeptLine } from './chain-of-job.ts';
 
 const AT = '2026-05-04T08:00:00.000Z';
-const salt = (kind: string, id: string, version: number) =>
-  createHash('sha256').update(`${kind}/${id}/${version}`).digest('hex');
+/** Salts as they come one after another. */
+function salts() {
+  let count = 0;
+  return () => createHash('sha256').update(String(count++)).digest('hex');
+}
+const chainOf = (file: JobFile, held: readonly KeptLine[] = []) => linesAfter(held, file, salts());
 
 function fact(part: Partial<FiledFact> & Pick<FiledFact, 'kind' | 'id' | 'order' | 'body'>): FiledFact {
   return {
@@ -20,7 +24,7 @@ function fact(part: Partial<FiledFact> & Pick<FiledFact, 'kind' | 'id' | 'order'
   };
 }
 const file = (facts: FiledFact[]): JobFile =>
-  ({ format: 'maquette-job', version: 13, writtenAt: AT, facts }) as JobFile;
+  ({ format: 'maquette-job', version: 14, writtenAt: AT, facts }) as JobFile;
 
 const READING = fact({
   kind: 'readings',
@@ -50,8 +54,7 @@ const NOTED = fact({
   order: 6,
   body: { kind: 'crack', note: 'Client’s key is under the pot' },
 });
-const facts = (all: FiledFact[]) =>
-  chainOfJob(file(all), salt).map((line) => JSON.parse(line.fact) as Record<string, unknown>);
+const facts = (all: FiledFact[]) => chainOf(file(all)).map((line) => JSON.parse(line.fact) as Record<string, unknown>);
 
 test('every version stands in the order it was received, whatever the order of the file; a correction comes after what it corrects', () => {
   const ids = facts([PRICE, READING, NOTED, JOB]).map(({ id, version }) => [id, version]);
@@ -63,29 +66,46 @@ test('every version stands in the order it was received, whatever the order of t
     ['m', undefined],
     ['r-1', 2],
   ]);
-  expect(chainOfJob(file([JOB, NOTED, READING, PRICE]), salt)).toEqual(
-    chainOfJob(file([PRICE, READING, NOTED, JOB]), salt),
-  );
-  expect(readChain(chainText(chainOfJob(file([JOB, READING]), salt)))).toHaveLength(3);
+  expect(chainOf(file([JOB, NOTED, READING, PRICE]))).toEqual(chainOf(file([PRICE, READING, NOTED, JOB])));
+  expect(readChain(chainText(chainOf(file([JOB, READING]))))).toHaveLength(3);
 });
 
 test('what a job costs and what was noted stand in it by their digests alone, each with a salt of its own', () => {
-  const text = chainText(chainOfJob(file([PRICE, NOTED]), salt));
+  const text = chainText(chainOf(file([PRICE, NOTED])));
   expect(text).not.toMatch(/24\.5|under the pot/);
   expect(text).toContain('"kind":"crack"');
   const [price] = facts([PRICE]);
   expect(price).toEqual({ kind: 'prices', id: 'p', private: expect.stringMatching(/^[0-9a-f]{64}$/) });
   // Whoever has the fact and its salt shows that it was this one.
   const whole = `{"body":{"note":"","price":24.5},"id":"p","kind":"prices","receivedAt":"${AT}","version":1,"writeId":"w-p"}`;
-  expect(price!['private']).toBe(
-    createHash('sha256')
-      .update(`${salt('prices', 'p', 1)}\n${whole}`)
-      .digest('hex'),
-  );
+  expect(price!['private']).toBe(createHash('sha256').update(`${salts()()}\n${whole}`).digest('hex'));
 });
 
-test('what comes later leaves all that stood before byte for byte', () => {
-  const early = chainText(chainOfJob(file([JOB, { ...READING, ...READING.replaced[0]!, replaced: [] }]), salt));
-  const late = chainText(chainOfJob(file([READING, JOB, PRICE]), salt));
-  expect(late.startsWith(early)).toBe(true);
+test('what comes later leaves all that stood before byte for byte, wherever by its count it would belong', () => {
+  const early = chainOf(file([JOB, { ...READING, ...READING.replaced[0]!, replaced: [] }]));
+  // A card of the book was written before the job, and is taken for one of its rooms only now.
+  const card = fact({ kind: 'cards', id: 'c', order: 0, body: { name: 'Oak', costM2: 31 } });
+  const late = [...early, ...chainOf(file([READING, JOB, PRICE, card]), early)];
+  expect(chainText(late).startsWith(chainText(early))).toBe(true);
+  expect(late.slice(early.length).map(({ kind, isHidden }) => [kind, isHidden])).toEqual([
+    ['cards', false],
+    ['cards', true],
+    ['prices', true],
+    ['readings', false],
+  ]);
+  expect(readChain(chainText(late))).toHaveLength(late.length);
+  expect(chainText(late)).not.toContain('costM2');
+  expect(chainOf(file([READING, JOB, PRICE, card]), late)).toEqual([]);
+});
+
+test('of figures those alone are private that say what something costs or how a price is made', () => {
+  const of = (name: string) =>
+    chainOf(file([fact({ kind: 'figures', id: name, order: 1, body: { name, value: 4, note: '' } })]))[0]!.isHidden;
+  expect(['labour-h', 'margin-pct', 'damp-age-days', 'hood-rh', 'unheard-of'].map(of)).toEqual([
+    true,
+    true,
+    false,
+    false,
+    true,
+  ]);
 });

@@ -1,15 +1,25 @@
-import { canonicalJson, chained, privateFact, type ChainLine } from '@maquette/core/seal';
+import { canonicalJson, chainDigest, CHAIN_START, privateFact } from '@maquette/core/seal';
 import type { FactKind } from '@maquette/facts';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
-
-/** What a job costs its installer, earns and asks of others is nobody else's: kinds of which a chain shows their digest alone. */
-const PRIVATE_KINDS: ReadonlySet<FactKind> = new Set(['prices', 'packCounts', 'quotations', 'surprises', 'figures']);
+import { hasPrivate, isPrivate, shownBody } from './private.ts';
 
 /** One version of a fact, as it was received. */
 type Version = Pick<FiledFact, 'version' | 'writeId' | 'updatedAt' | 'deletedAt' | 'order' | 'made' | 'body'>;
 
-/** Salt of a version: 32 random bytes as 64 hex characters, kept with it and never in a bundle. */
-export type SaltOf = (kind: FactKind, id: string, version: number) => string;
+/** A line of a chain as it is kept: which version of which fact it holds, and whether by its digest alone. */
+export interface KeptLine {
+  kind: string;
+  factId: string;
+  version: number;
+  isHidden: boolean;
+  /** What a hidden line was made with: 32 random bytes as 64 hex characters; null once it was let go of. */
+  salt: string | null;
+  digest: string;
+  fact: string;
+}
+
+/** A line that is to come: its text is made with a salt where it is hidden. */
+type Coming = Pick<KeptLine, 'kind' | 'factId' | 'version' | 'isHidden'> & { text: (salt: string) => string };
 
 interface Received {
   fact: FiledFact;
@@ -17,7 +27,7 @@ interface Received {
 }
 
 /** Every version of every fact in the order in which they were received; what was stored without a count comes by its time. */
-function inOrder(file: JobFile): Received[] {
+function inOrder(file: Pick<JobFile, 'facts'>): Received[] {
   const all = file.facts.flatMap((fact): Received[] => [...fact.replaced, fact].map((version) => ({ fact, version })));
   const rank = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
   return all.sort(
@@ -30,7 +40,7 @@ function inOrder(file: JobFile): Received[] {
   );
 }
 
-function textOf({ fact: { kind, id, roomId }, version }: Received, body: object): string {
+function textOf(kind: FactKind, id: string, roomId: string | null, version: Version, body: object): string {
   const { version: count, writeId, updatedAt, deletedAt, made } = version;
   return canonicalJson({
     kind,
@@ -45,21 +55,35 @@ function textOf({ fact: { kind, id, roomId }, version }: Received, body: object)
   });
 }
 
+/** What one version puts into a chain: itself, its digest, or itself without what is private in it and the digest of all of it. */
+function linesOf({ fact: { kind, id, roomId }, version }: Received): Coming[] {
+  const { body } = version;
+  const of = { kind, factId: id, version: version.version };
+  const whole = textOf(kind, id, roomId, version, body);
+  const hidden: Coming = { ...of, isHidden: true, text: (salt) => canonicalJson(privateFact(kind, id, salt, whole)) };
+  if (isPrivate(kind, body)) return [hidden];
+  if (!hasPrivate(kind, body)) return [{ ...of, isHidden: false, text: () => whole }];
+  const shown = textOf(kind, id, roomId, version, shownBody(body));
+  return [{ ...of, isHidden: false, text: () => shown }, hidden];
+}
+
+const nameOf = ({ kind, factId, version, isHidden }: Pick<KeptLine, 'kind' | 'factId' | 'version' | 'isHidden'>) =>
+  `${kind}/${factId}/${version}/${isHidden}`;
+
 /**
- * A job's facts as the chain its evidence is made of: every version in the order it was received. Costs stand in it by their
- * digest; a fact with a note stands in it without, and once more by the digest of all of it.
+ * The lines that a job’s facts add to a chain that stands: every version it does not hold yet, in the order in which they were
+ * received. What stands is never touched, whatever came in since and wherever by its count it would belong.
  */
-export function chainOfJob(file: JobFile, saltOf: SaltOf): ChainLine[] {
-  return chained(
-    inOrder(file).flatMap((received): string[] => {
-      const {
-        fact: { kind, id },
-        version: { version, body },
-      } = received;
-      const hidden = () => canonicalJson(privateFact(kind, id, saltOf(kind, id, version), textOf(received, body)));
-      if (PRIVATE_KINDS.has(kind)) return [hidden()];
-      const { note, ...shown } = body;
-      return typeof note === 'string' && note !== '' ? [textOf(received, shown), hidden()] : [textOf(received, body)];
-    }),
-  );
+export function linesAfter(held: readonly KeptLine[], file: Pick<JobFile, 'facts'>, newSalt: () => string): KeptLine[] {
+  const there = new Set(held.map(nameOf));
+  let digest = held.at(-1)?.digest ?? CHAIN_START;
+  return inOrder(file)
+    .flatMap(linesOf)
+    .filter((line) => !there.has(nameOf(line)))
+    .map(({ text, ...of }): KeptLine => {
+      const salt = of.isHidden ? newSalt() : null;
+      const fact = text(salt ?? '');
+      digest = chainDigest(digest, fact);
+      return { ...of, salt, digest, fact };
+    });
 }

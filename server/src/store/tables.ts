@@ -23,6 +23,26 @@ export const pictures = sqliteTable('pictures', {
   storedAt: text('stored_at').notNull(),
 });
 
+/**
+ * Chains of facts as they were sealed: what once stood in one stays there byte for byte, whatever is written or brought in later.
+ * A line that shows its fact by a digest alone keeps the random bytes here that the digest was made with.
+ */
+export const chainLines = sqliteTable(
+  'chain_lines',
+  {
+    jobId: text('job_id').notNull(),
+    line: integer('line').notNull(),
+    kind: text('kind').notNull(),
+    factId: text('fact_id').notNull(),
+    version: integer('version').notNull(),
+    isHidden: integer('is_hidden', { mode: 'boolean' }).notNull(),
+    salt: text('salt'),
+    digest: text('digest').notNull(),
+    fact: text('fact').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.line] })],
+);
+
 /** Every version a write replaced, kept for ever. */
 export const revisions = sqliteTable(
   'revisions',

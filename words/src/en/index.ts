@@ -2,7 +2,9 @@ import { figureNames } from './figure-names.ts';
 import { first } from './first.ts';
 import { membranes } from './membranes.ts';
 import { planning } from './planning.ts';
+import { report } from './report.ts';
+import { reportHeads } from './report-heads.ts';
 import { rest } from './rest.ts';
 
 /** Every sentence in English, by its code. */
-export const english = { ...first, ...rest, ...figureNames, ...membranes, ...planning };
+export const english = { ...first, ...rest, ...figureNames, ...membranes, ...planning, ...report, ...reportHeads };
