@@ -97,6 +97,7 @@ export const SERVER_BUILD = {
     ...Object.fromEntries(['main', 'backup', 'restore'].map((name) => [name, join(ROOT, `server/src/${name}.ts`)])),
     // Runs in a thread of its own.
     'import-tasks': join(ROOT, 'server/src/import/tasks.ts'),
+    'record-tasks': join(ROOT, 'server/src/seal/tasks.ts'),
   },
   outExtension: { '.js': '.mjs' },
   bundle: true,
@@ -105,9 +106,33 @@ export const SERVER_BUILD = {
   format: 'esm',
   sourcemap: true,
   logLevel: 'error',
-  external: ['@libsql/*', 'libsql', 'sharp', 'piscina'],
-  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+  // pdfkit reads the metrics and colours it ships with from beside itself.
+  external: ['@libsql/*', 'libsql', 'sharp', 'piscina', 'pdfkit'],
+  banner: {
+    js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+  },
 };
+
+/** The page that checks a bundle without any server: one file with its script in it. */
+export async function buildVerifyPage(to) {
+  const esbuild = await import('esbuild');
+  const { outputFiles } = await esbuild.build({
+    entryPoints: [join(ROOT, 'server/src/seal/page/verify-page.ts')],
+    bundle: true,
+    minify: true,
+    write: false,
+    format: 'iife',
+    target: 'es2022',
+    charset: 'utf8',
+    logLevel: 'error',
+  });
+  const page = readFileSync(join(ROOT, 'server/src/seal/page/verify-page.html'), 'utf8');
+  // A function keeps what looks like a pattern in the script as it is.
+  writeFileSync(
+    to,
+    page.replace('/* script */', () => outputFiles[0].text.replaceAll('</script', '<\\/script')),
+  );
+}
 
 export async function buildServer() {
   await unlessCurrent(
@@ -118,6 +143,7 @@ export async function buildServer() {
     async () => {
       const esbuild = await import('esbuild');
       await esbuild.build({ ...SERVER_BUILD, outdir: join(ROOT, 'dist/server') });
+      await buildVerifyPage(join(ROOT, 'dist/server/verify.html'));
       return { code: 0, output: '' };
     },
   );

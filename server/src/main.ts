@@ -5,6 +5,7 @@ import { count } from 'drizzle-orm';
 import { createApp } from './http/app.ts';
 import { LOOPBACK } from './http/guard.ts';
 import { seedDemo } from './demo/seed.ts';
+import { recordsHere, recordsInThread } from './seal/pool.ts';
 import { here, inThread } from './import/pool.ts';
 import { isLogLevel, LOG_LEVELS, openLog } from './log.ts';
 import { keepDaily } from './store/backup.ts';
@@ -78,8 +79,10 @@ if (values.demo) {
 /** The steps of an import as they were built beside this file; run from its sources there is none. */
 const built = fileURLToPath(new URL('./import-tasks.mjs', import.meta.url));
 const tasks = existsSync(built) ? inThread(built) : here;
+const recordsBuilt = fileURLToPath(new URL('./record-tasks.mjs', import.meta.url));
+const records = existsSync(recordsBuilt) ? recordsInThread(recordsBuilt) : recordsHere;
 const disk = watchDisk(values.data, diskLow);
-const server = createApp({ store, dist: values.dist, tasks, disk, log, hosts, requestsAMinute }).listen(
+const server = createApp({ store, dist: values.dist, tasks, records, disk, log, hosts, requestsAMinute }).listen(
   port,
   values.host,
   (error?: Error) => {

@@ -13,7 +13,16 @@ test('the evidence is in order of time, says what does not count and why, and ho
   const good = readingOf(probe, 0.5, 74.2, { note: '=1+1' });
   const damp = dampOf({ dampTests: [probe], dampReadings: [good, soon] });
   const photos = [
-    { id: 'p', about: 'damp' as const, aboutId: probe.id, takenAt: daysAgo(0.4), note: '', xMm: 1000, yMm: 1000, originalSha256: '' },
+    {
+      id: 'p',
+      about: 'damp' as const,
+      aboutId: probe.id,
+      takenAt: daysAgo(0.4),
+      note: '',
+      xMm: 1000,
+      yMm: 1000,
+      originalSha256: '',
+    },
   ];
   const lines = evidenceOf({
     facts: {

@@ -1,12 +1,13 @@
 export { cutCsv, type CutRow } from './cut-csv.ts';
 export { decodeText } from './decode.ts';
 export { COLUMN_ROLES, type ColumnRole, type ColumnUse } from './rod-columns.ts';
-export { rodCsv } from './rod-export.ts';
+export { rodCsv, roomsRodCsv } from './rod-export.ts';
 export { readServiceFile, serviceCsv } from './service-file.ts';
 export { factsFromRodFile, readRodFile } from './rod-file.ts';
 export { type ClimateFile, readClimateFile } from './climate-file.ts';
 export { type ProbeFile, readProbeFile } from './probe-file.ts';
-export { evidenceCsv } from './evidence-csv.ts';
+export { evidenceCsv, roomsEvidenceCsv } from './evidence-csv.ts';
+export { givenCsv, type GivenRow } from './given-csv.ts';
 export { type EvidenceLine, evidenceOf } from './evidence.ts';
 export { esriGrid } from './level-grid.ts';
 export { levelJson } from './level-json.ts';

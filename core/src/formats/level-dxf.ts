@@ -7,33 +7,52 @@ type Ring = readonly (readonly [number, number])[];
 /** Height of lettering on the drawing, mm on the floor. */
 const LETTER_MM = 100;
 
+const LAYERS = {
+  WALLS: Colors.White,
+  CONTOURS: Colors.Cyan,
+  FILL: Colors.Blue,
+  GRIND: Colors.Red,
+  BAYS: Colors.Green,
+  CHALK: Colors.Yellow,
+  NOTES: Colors.White,
+};
+
+/** Free space between rooms that stand beside one another on a drawing, mm. */
+const BESIDE_MM = 1000;
+
 /**
  * The level map and the work on it as DXF in real millimetres: WALLS, CONTOURS (with their height as elevation), FILL, GRIND,
  * BAYS, CHALK and NOTES on layers of their own.
  */
-export function levelDxf(sheet: LevelSheet, written: Written): string {
+export const levelDxf = (sheet: LevelSheet, written: Written): string => levelsDxf([sheet], written);
+
+/** Several rooms as one drawing, each in its own frame, one beside another along x. */
+export function levelsDxf(sheets: readonly LevelSheet[], written: Written): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
-  const layers = {
-    WALLS: Colors.White,
-    CONTOURS: Colors.Cyan,
-    FILL: Colors.Blue,
-    GRIND: Colors.Red,
-    BAYS: Colors.Green,
-    CHALK: Colors.Yellow,
-    NOTES: Colors.White,
-  };
-  for (const [name, color] of Object.entries(layers)) dxf.addLayer(name, color, 'Continuous');
-  const ring = (layer: keyof typeof layers, points: Ring, elevation = 0) => {
+  for (const [name, color] of Object.entries(LAYERS)) dxf.addLayer(name, color, 'Continuous');
+  let fromX = 0;
+  sheets.forEach((sheet, k) => {
+    const { minX, maxX } = boundsMm(sheet.plan.corners);
+    // The first room keeps its own places.
+    const moveX = k === 0 ? 0 : fromX - minX;
+    addSheet(dxf, sheet, written, moveX);
+    fromX = maxX + moveX + BESIDE_MM;
+  });
+  return dxf.stringify();
+}
+
+function addSheet(dxf: DxfWriter, sheet: LevelSheet, written: Written, moveX: number): void {
+  const ring = (layer: keyof typeof LAYERS, points: Ring, elevation = 0) => {
     const open = closed(points) ? points.slice(0, -1) : points;
     if (open.length < 2) return;
     dxf.addLWPolyline(
-      open.map(([x, y]) => ({ point: point2d(round(x), round(y)) })),
+      open.map(([x, y]) => ({ point: point2d(round(x + moveX), round(y)) })),
       { layerName: layer, flags: 1, elevation },
     );
   };
-  const text = (layer: keyof typeof layers, x: number, y: number, words: string, height = LETTER_MM) =>
-    void dxf.addText(point3d(round(x), round(y)), height, words, { layerName: layer });
+  const text = (layer: keyof typeof LAYERS, x: number, y: number, words: string, height = LETTER_MM) =>
+    void dxf.addText(point3d(round(x + moveX), round(y)), height, words, { layerName: layer });
   for (const outline of [sheet.plan.corners, ...sheet.plan.islands]) ring('WALLS', ringOf(outline));
   for (const band of [...(sheet.map?.highs ?? []), ...(sheet.map?.lows ?? [])])
     for (const line of band.rings) ring('CONTOURS', line, band.levelMm);
@@ -52,14 +71,13 @@ export function levelDxf(sheet: LevelSheet, written: Written): string {
     if (first) text('BAYS', first[0] + LETTER_MM, first[1] + LETTER_MM, `bay ${bay.number}: ${bay.bags} bags`);
   }
   for (const point of sheet.chalk) {
-    dxf.addPoint(point.at.xMm, point.at.yMm, 0, { layerName: 'CHALK' });
+    dxf.addPoint(point.at.xMm + moveX, point.at.yMm, 0, { layerName: 'CHALK' });
     text('CHALK', point.at.xMm, point.at.yMm, `${point.label}${point.number}`, LETTER_MM / 2);
   }
   const { minX, minY } = boundsMm(sheet.plan.corners);
   [sheet.title, ...sheet.certificates.map((one) => written(certificateLine(one)))].forEach((words, i) =>
     text('NOTES', minX, minY - (i + 2) * LETTER_MM * 1.6, plain(words)),
   );
-  return dxf.stringify();
 }
 
 const round = (mm: number) => Math.round(mm * 10) / 10;

@@ -15,6 +15,22 @@ export const FROM_CORNER = 'frame=first-corner';
  * plan places are along the first wall from the first corner and across it, as a tape finds them and as a file is read back.
  */
 export function rodCsv(facts: FlatFacts, stations: readonly Station[], plan: Plan | null = null): string {
+  const told = plan ? `# ${FROM_CORNER}\r\n` : '';
+  const rows = rodRows(facts, stations, plan);
+  return `${Papa.unparse([[...ROD_COLUMNS], ...rows], { newline: '\r\n' })}\r\n${told}`;
+}
+
+/** Readings of several rooms in one table: the room in a column before those of a room by itself, and no notes. */
+export function roomsRodCsv(
+  rooms: readonly { room: string; facts: FlatFacts; stations: readonly Station[]; plan: Plan }[],
+): string {
+  const rows = rooms.flatMap(({ room, facts, stations, plan }) =>
+    rodRows(facts, stations, plan).map((cells) => [safeText(room), ...cells.slice(0, -1)]),
+  );
+  return `${Papa.unparse([['room', ...ROD_COLUMNS.slice(0, -1)], ...rows], { newline: '\r\n' })}\r\n# ${FROM_CORNER}\r\n`;
+}
+
+function rodRows(facts: FlatFacts, stations: readonly Station[], plan: Plan | null): (string | number)[][] {
   const { heights, setups } = heightsOf(facts);
   const height = new Map(heights.map((h) => [h.readingId, h.heightMm]));
   const number = new Map(stations.map((station) => [station.key, station.number]));
@@ -40,6 +56,5 @@ export function rodCsv(facts: FlatFacts, stations: readonly Station[], plan: Pla
     if (setup.closeRodMm !== null)
       rows.push([safeText(setup.name), 'BM', '', '', roundTo(setup.closeRodMm, 0.01), '', '', 'close']);
   }
-  const told = plan ? `# ${FROM_CORNER}\r\n` : '';
-  return `${Papa.unparse([[...ROD_COLUMNS], ...rows], { newline: '\r\n' })}\r\n${told}`;
+  return rows;
 }

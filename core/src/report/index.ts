@@ -1,3 +1,4 @@
+export { EDITION } from './edition.ts';
 export { careOf } from './page-left.ts';
 export { claimRows, type ClaimRow } from './claim-rows.ts';
 export { coverWords } from './page-choices.ts';

@@ -15,6 +15,8 @@ import { factRoutes } from './facts.ts';
 import { jobFileRoutes } from './job-files.ts';
 import { limited, LOOPBACK, onlyFor } from './guard.ts';
 import { instrumentRoutes } from './instruments.ts';
+import { RECORD_FILES, recordRoutes, type RecordFiles } from './record.ts';
+import { recordsHere, type RecordTasks } from '../seal/pool.ts';
 import { photoRoutes } from './photos.ts';
 import { onError, problem } from './problem.ts';
 
@@ -24,6 +26,10 @@ interface AppOptions {
   dist?: string;
   /** The steps of an import; in a thread of their own where the server was built. */
   tasks?: Tasks;
+  /** What takes long of a record; in a thread of its own where the server was built. */
+  records?: RecordTasks;
+  /** What checks a bundle, as it goes into one. */
+  recordFiles?: RecordFiles;
   /** How the disk is, told with every answer. */
   disk?: Disk;
   log?: Logger;
@@ -46,6 +52,8 @@ export function createApp({
   store: opened,
   dist,
   tasks = here,
+  records = recordsHere,
+  recordFiles = RECORD_FILES,
   disk = UNWATCHED,
   log = NO_LOG,
   now = () => new Date().toISOString(),
@@ -91,6 +99,7 @@ export function createApp({
   api.use(compression());
   api.use(jobFileRoutes(store, tasks, now));
   api.use(photoRoutes(store, now));
+  api.use(recordRoutes(store, records, recordFiles, now));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   api.use(bookRoutes(store));
   api.use(factRoutes(store, now));

@@ -1,6 +1,6 @@
 import { sign, type KeyObject } from 'node:crypto';
-import { zipSync, type Zippable } from 'fflate';
 import { MANIFEST, manifestText, sealOf, sha256Hex, type BundleEntry } from '@maquette/core/seal';
+import { packed } from './packed.ts';
 
 /** A bundle as it is handed over, and the seal that is sent apart from it. */
 export interface SealedBundle {
@@ -8,11 +8,6 @@ export interface SealedBundle {
   entries: BundleEntry[];
   zip: Uint8Array;
 }
-
-/** Files of a ZIP bear the least time it has, so that the same bundle has the same bytes. */
-const NO_TIME = new Date(1980, 0, 1);
-/** Pictures are packed already. */
-const PACKED = /\.(jpg|zip|pdf)$/;
 
 /**
  * Files sealed: their manifest, its Ed25519 signature with the key that made it, and all of it as a ZIP.
@@ -31,11 +26,5 @@ export function sealedBundle(
     { path: 'SEAL.sig', content: new Uint8Array(sign(null, manifest, privateKey)) },
     { path: 'SEAL.pub', content: new TextEncoder().encode(String(publicKey.export({ type: 'spki', format: 'pem' }))) },
   ];
-  const zippable: Zippable = Object.fromEntries(
-    entries.map(({ path, content }) => [
-      path,
-      [content, { level: PACKED.test(path) ? 0 : 6, mtime: NO_TIME }] as const,
-    ]),
-  );
-  return { seal: sealOf(manifest), entries, zip: zipSync(zippable) };
+  return { seal: sealOf(manifest), entries, zip: packed(entries) };
 }

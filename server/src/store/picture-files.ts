@@ -10,10 +10,10 @@ const PART = '.part-';
 export const picturesIn = (folder: string): string => join(folder, 'photos');
 
 /** Puts content on disk, synced, under a name that a start sweeps away. Returns where. */
-export async function keepPart(folder: string, data: Buffer): Promise<string> {
+export async function keepPart(folder: string, data: Buffer, mode = 0o666): Promise<string> {
   mkdirSync(folder, { recursive: true });
   const part = join(folder, `${PART}${randomUUID()}`);
-  const file = await open(part, 'w');
+  const file = await open(part, 'w', mode);
   try {
     await file.writeFile(data);
     await file.sync();
@@ -35,8 +35,8 @@ export async function namePart(folder: string, part: string, name: string): Prom
 }
 
 /** Writes a file so that it is either whole on disk or not there: synced under a name of its own, renamed, its folder synced. */
-export async function keepFile(folder: string, name: string, data: Buffer): Promise<void> {
-  await namePart(folder, await keepPart(folder, data), name);
+export async function keepFile(folder: string, name: string, data: Buffer, mode?: number): Promise<void> {
+  await namePart(folder, await keepPart(folder, data, mode), name);
 }
 
 /** Begins the name of the copy of the database that a backup is made from. */
