@@ -6,6 +6,7 @@ import { outbox } from './device.ts';
 import { DeviceFull } from './outbox.ts';
 import { createPictureCount } from './picture-count.ts';
 import type { ChosenFile } from './save-text.ts';
+import { sha256Of } from './sha256.ts';
 import { write } from './write.ts';
 
 /** A picture on this device, until the server has it. */
@@ -113,13 +114,6 @@ export async function pictureUrl(roomId: string, id: string): Promise<string> {
   const url = URL.createObjectURL(kept.blob);
   urls.set(id, url);
   return url;
-}
-
-/** SHA-256 of what a file holds; null where the page did not come over a secure connection, which cannot work it out. */
-async function sha256Of(bytes: BufferSource): Promise<string | null> {
-  if (!globalThis.crypto?.subtle) return null;
-  const digest = await crypto.subtle.digest('SHA-256', bytes);
-  return Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
 /**

@@ -1,6 +1,10 @@
 /** Hands a text file to the browser's own download. */
-export function saveText(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+export const saveText = (name: string, type: string, text: string): void =>
+  saveBlob(name, new Blob([text], { type: `${type};charset=utf-8` }));
+
+/** Hands any file to the browser's own download. */
+export function saveBlob(name: string, content: Blob): void {
+  const url = URL.createObjectURL(content);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -7,6 +7,7 @@ export const JOB_PAGES = [
   { page: 'days', label: 'Days' },
   { page: 'buy', label: 'Buy' },
   { page: 'price', label: 'Price' },
+  { page: 'record', label: 'Record' },
 ] as const;
 export type JobPage = (typeof JOB_PAGES)[number]['page'];
 
@@ -25,6 +26,8 @@ export function pageMark(page: JobPage, course: JobCourse | null): Verdict {
       return days.none ? 'stop' : isStopped ? 'wait' : days.since && days.since.moved.length > 0 ? 'work' : 'lay';
     case 'buy':
       return bill.lines.some((line) => line.price.isUnknown) ? 'measure' : bill.runs.length > 0 ? 'work' : 'lay';
+    case 'record':
+      return days.tasks.every(({ doneAt }) => doneAt !== null) ? 'lay' : 'wait';
     case 'price':
       return changes.some(({ surprise }) => surprise.state === 'found')
         ? 'wait'

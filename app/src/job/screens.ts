@@ -6,3 +6,4 @@ export { BuyScreen } from './buy/buy-screen.tsx';
 export { DaysScreen } from './days/days-screen.tsx';
 export { JobPagesRow } from './job-pages-row.tsx';
 export { PriceScreen } from './price/price-screen.tsx';
+export { RecordScreen } from './record/record-screen.tsx';

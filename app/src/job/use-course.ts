@@ -26,6 +26,8 @@ export interface CourseShown {
   failed: string | null;
   stop: () => void;
   again: () => void;
+  /** Every write it is made from, in one line: it changes with any of them. */
+  writes: string;
   /** Everything it is asked with; null while rooms are still read. */
   ask: () => CourseAsk | null;
 }
@@ -115,6 +117,7 @@ export function useCourse(jobId: string, wanted = true): CourseShown {
       setHeld((before) => ({ ...before, of, failed: 'Stopped. Press “Work it out” to go on.' }));
     },
     again: () => setRound(round + 1),
+    writes,
     ask,
   };
 }

@@ -18,7 +18,9 @@ import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
 import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
 import type { PlankReport } from '@maquette/core/planks';
 import type { JobCourse, JobFacts, WhatIf } from '@maquette/core/planning';
+import type { HoldPoint, ReportJob } from '@maquette/core/report';
 import type { Plan } from '@maquette/core/room';
+import type { PaperAsk } from './paper-ask.ts';
 import type { RoomLine } from './kept-lines.ts';
 import type { KnownHeight, ReadScan, ScanPlace, UpAxis } from '@maquette/core/scan';
 
@@ -122,6 +124,8 @@ export type Ask =
   | OverJob<'layBoxes'>
   | { id: number; kind: 'course'; course: CourseAsk }
   | { id: number; kind: 'whatIfs'; course: CourseAsk }
+  | { id: number; kind: 'holds'; rooms: RoomSet[]; facts: Pick<ReportJob, 'coverUps' | 'seals'>; atUtc: string }
+  | { id: number; kind: 'paper'; paper: PaperAsk }
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
@@ -163,6 +167,10 @@ export interface Answers {
   /** Days, bill and price of a job. */
   course: JobCourse;
   whatIfs: WhatIf[];
+  /** Hold points of every room of a job. */
+  holds: HoldPoint[];
+  /** A paper as one HTML file. */
+  paper: string;
   forecast: DryingForecast;
   scan: ScanAnswer;
   text: TextAnswer;

@@ -25,6 +25,7 @@ import '@maquette/words/rest';
 import { inWords } from '@maquette/words';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerCourse, answerWhatIfs } from './answer-course.ts';
+import { answerHolds, answerPaper } from './answer-record.ts';
 import { answerScan } from './answer-scan.ts';
 import { answerText } from './answer-text.ts';
 import { lineOf } from './line-of.ts';
@@ -105,6 +106,9 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     const told = (share: number) => tell({ id: ask.id, progress: { share } });
     return ask.kind === 'course' ? answerCourse(ask.course, told) : answerWhatIfs(ask.course, told);
   }
+  if (ask.kind === 'holds')
+    return answerHolds(ask.rooms, ask.facts, ask.atUtc, (share) => tell({ id: ask.id, progress: { share } }));
+  if (ask.kind === 'paper') return answerPaper(ask.paper, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'least') {

@@ -9,4 +9,6 @@ export {
   SHEET_PT,
   type VerdictRow,
 } from './paper.ts';
-export { recordCode, squareCode } from './square-code.ts';
+export { recordCode, shortId, squareCode } from './square-code.ts';
+export { sheetWords, verdictWords } from './paper-words.ts';
+export { VERDICT_MARKS } from './verdict-marks.ts';

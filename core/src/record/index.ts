@@ -1,3 +1,4 @@
+export { approvalStanding, type ApprovalStanding } from './approval.ts';
 export {
   type Approval,
   approvals,

@@ -1,9 +1,8 @@
-import type { Block, PaperFigure } from '@maquette/core/paper';
+import { VERDICT_MARKS, verdictWords, type Block, type PaperFigure } from '@maquette/core/paper';
 import { drawIn, heightIn } from './draw-figure.ts';
 import { MARGIN, type SheetFlow, type TextStyle } from './sheet-flow.ts';
 import { drawTable } from './draw-table.ts';
 import { INK, SIZE } from './typeface.ts';
-import { VERDICT_MARKS } from './verdict-mark.ts';
 
 type Of<K extends Block['is']> = Extract<Block, { is: K }>;
 
@@ -32,6 +31,7 @@ function verdicts(flow: SheetFlow, { rows }: Of<'verdicts'>): void {
     const height = Math.max(
       flow.heightOf(first, textWidth, bold) + flow.heightOf(second, textWidth, quiet) + 2,
       flow.heightOf(flow.words(name), 92, called),
+      26,
     );
     flow.need(height + 11);
     flow.y += 5.5;
@@ -47,25 +47,15 @@ function verdicts(flow: SheetFlow, { rows }: Of<'verdicts'>): void {
         else line.stroke(mark.color);
         if (mark.more) flow.doc.path(mark.more).lineWidth(1.2).stroke(mark.color);
         flow.doc.restore();
+        flow.put(flow.words(verdictWords(verdict)), MARGIN, y + 15, 52, { size: SIZE.small, ink: 'quiet' });
         flow.put(flow.words(name), nameX, y, 92, called);
       },
       row,
-      { alt: verdict },
     );
-    flow.tag(
-      'TD',
-      () => {
-        flow.put(first, textX, y, textWidth, bold);
-        flow.put(second, textX, y + flow.heightOf(first, textWidth, bold) + 2, textWidth, quiet);
-      },
-      row,
-    );
-    flow.tag(
-      'TD',
-      () => flow.put(flow.sheetOf(page), MARGIN, y, flow.width, { face: 'figure', ink: 'low', align: 'right' }),
-      row,
-    );
-    row.end();
+    const cell = flow.tag('TD', null, row);
+    flow.tag('P', () => flow.put(first, textX, y, textWidth, bold), cell);
+    flow.tag('P', () => flow.put(second, textX, y + flow.heightOf(first, textWidth, bold) + 2, textWidth, quiet), cell);
+    flow.reference(page, MARGIN + flow.width - pageWidth, y, pageWidth, flow.tag('TD', null, row));
     flow.y += height + 5.5;
     flow.artifact(() =>
       flow.doc
@@ -76,7 +66,6 @@ function verdicts(flow: SheetFlow, { rows }: Of<'verdicts'>): void {
         .stroke(),
     );
   }
-  table.end();
 }
 
 function pairs(flow: SheetFlow, { rows }: Of<'pairs'>): void {

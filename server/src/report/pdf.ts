@@ -32,7 +32,7 @@ function aheadOf(flow: SheetFlow, blocks: readonly Block[]): number {
   return height;
 }
 
-/** Lays a paper out once; what it finds of where pages begin lets the next one lead to them. */
+/** Lays a paper out, page by page. */
 function laidOut(paper: Paper, options: SheetOptions, pictureOf: PictureOf, tell: (share: number) => void): SheetFlow {
   const flow = new SheetFlow(paper, options);
   paper.pages.forEach((page, k) => {
@@ -73,18 +73,6 @@ export async function paperPdf(
   paper: Paper,
   { size, units, zone, atUtc, pictureOf = () => null, tell = () => undefined }: PdfOptions,
 ): Promise<Buffer> {
-  const options: SheetOptions = {
-    size,
-    say: (what) => inWords(what, units, zone),
-    places: new Map(),
-    sheets: 0,
-    madeAt: new Date(atUtc),
-  };
-  const first = laidOut(paper, options, pictureOf, (share) => tell(share / 2));
-  const sheets = first.sheet;
-  await first.end();
-  const second = laidOut(paper, { ...options, places: first.found, sheets }, pictureOf, (share) =>
-    tell(0.5 + share / 2),
-  );
-  return second.end();
+  const options: SheetOptions = { size, say: (what) => inWords(what, units, zone), madeAt: new Date(atUtc) };
+  return laidOut(paper, options, pictureOf, tell).end();
 }

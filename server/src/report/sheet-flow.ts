@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
 import type { Paper, PaperSize } from '@maquette/core/paper';
-import { SHEET_PT } from '@maquette/core/paper';
+import { SHEET_PT, sheetWords } from '@maquette/core/paper';
 import type { Sayable } from '@maquette/core/said';
 import { FACES, faceOf, INK, SIZE, type Face } from './typeface.ts';
 
@@ -25,21 +25,20 @@ export interface TextStyle {
 export interface SheetOptions {
   size: PaperSize;
   say: (what: Sayable) => string;
-  /** Sheet on which each page and heading begins, as far as it is known: a first laying-out finds it. */
-  places: ReadonlyMap<string, number>;
-  sheets: number;
   madeAt: Date;
 }
 
 /** Text where it may be put: NUL and other signs without a shape are left out, as every reader would. */
-// eslint-disable-next-line no-control-regex
 const shaped = (text: string) => text.replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '');
 
 /** Sheets of a tagged PDF/A being filled from the top: what does not fit goes to the next one. */
 export class SheetFlow {
   readonly doc: Doc;
   readonly width: number;
-  readonly found = new Map<string, number>();
+  /** Sheet on which each page and heading begins. */
+  private readonly found = new Map<string, number>();
+  /** What can be written only once every sheet is known: of each the sheet it stands on. */
+  private readonly after: { sheet: number; write: () => void }[] = [];
   y = 0;
   sheet = 0;
   private readonly root: Element;
@@ -53,6 +52,8 @@ export class SheetFlow {
       size: [width, height],
       margins: { top: 0, bottom: 0, left: MARGIN, right: MARGIN },
       autoFirstPage: false,
+      // Sheets are gone back to when it is known how many there are.
+      bufferPages: true,
       tagged: true,
       displayTitle: true,
       lang: 'en-GB',
@@ -99,12 +100,31 @@ export class SheetFlow {
 
   /** Remembers where something begins, so that others can lead to it. */
   mark(id: string): void {
-    if (!this.found.has(id)) this.found.set(id, this.sheet);
+    if (this.found.has(id)) return;
+    this.found.set(id, this.sheet);
+    this.doc.addNamedDestination(id, 'XYZ', null as never, Math.max(0, this.y - 20), null as never);
   }
 
-  /** The sheet something begins on, in words; empty while it is not known. */
-  sheetOf(id: string): string {
-    return String(this.options.places.get(id) ?? '');
+  /** Writes a sheet’s number that leads there, once it is known: empty where nothing begins by that id. */
+  reference(id: string, x: number, y: number, width: number, parent: Element): void {
+    this.later(() => {
+      const sheet = this.found.get(id);
+      if (sheet === undefined) return;
+      const link: Element = this.doc.struct('Link');
+      parent.add(link);
+      link.add(() =>
+        this.style({ face: 'figure', ink: 'low' }).text(String(sheet), x, y, {
+          width,
+          align: 'right',
+          goTo: id,
+          structParent: link,
+        } as never),
+      );
+    });
+  }
+
+  private later(write: () => void): void {
+    this.after.push({ sheet: this.sheet, write });
   }
 
   style({ face = 'text', size = SIZE.text, ink = 'ink' }: TextStyle = {}): Doc {
@@ -137,6 +157,10 @@ export class SheetFlow {
 
   end(): Promise<Buffer> {
     const parts: Buffer[] = [];
+    for (const { sheet, write } of this.after) {
+      this.doc.switchToPage(sheet - 1);
+      write();
+    }
     this.root.end();
     return new Promise((resolve, reject) => {
       this.doc.on('data', (part: Buffer) => parts.push(part));
@@ -147,12 +171,11 @@ export class SheetFlow {
   }
 
   private furniture(): void {
-    const { doc, paper, options } = this;
-    const right = options.sheets > 0 ? `page ${this.sheet} of ${options.sheets}` : `page ${this.sheet}`;
+    const { doc, paper } = this;
+    const own = this.sheet;
     this.artifact(() => {
       const style: TextStyle = { face: 'figure', size: SIZE.small, ink: 'quiet' };
       this.put(this.words(paper.about), MARGIN, 28, this.width * 0.7, style);
-      this.put(right, MARGIN, 28, this.width, { ...style, align: 'right' });
       const mark = this.words(paper.mark);
       if (mark !== '') this.put(mark, MARGIN, 39, this.width, { ...style, align: 'right' });
       doc
@@ -166,5 +189,17 @@ export class SheetFlow {
         ink: 'quiet',
       });
     }, 'Pagination');
+    this.later(() =>
+      this.artifact(
+        () =>
+          this.put(this.words(sheetWords(own, this.sheet)), MARGIN, 28, this.width, {
+            face: 'figure',
+            size: SIZE.small,
+            ink: 'quiet',
+            align: 'right',
+          }),
+        'Pagination',
+      ),
+    );
   }
 }

@@ -1,9 +1,15 @@
-import type { Verdict } from '@maquette/core/verdict/words';
+import type { Verdict } from '../verdict/words.ts';
 
-/** A verdict as the side view of a plank, 40 by 12 units: whole, half outlined, notched, ticked, broken. */
-export const VERDICT_MARKS: Readonly<
-  Record<Verdict, { path: string; isFilled: boolean; color: string; more?: string }>
-> = {
+/** A verdict as the side view of a plank, in a box of 40 by 12: whole, half outlined, notched, ticked, broken. */
+interface VerdictMark {
+  path: string;
+  isFilled: boolean;
+  color: string;
+  /** What is outlined beside it. */
+  more?: string;
+}
+
+export const VERDICT_MARKS: Readonly<Record<Verdict, VerdictMark>> = {
   lay: { path: 'M0 0L40 0L40 12L0 12Z', isFilled: true, color: '#44662B' },
   wait: {
     path: 'M0 0L20 0L20 12L0 12Z',
