@@ -35,7 +35,7 @@ p{margin:.5rem 0}
 .lead{font-size:1.3rem}
 .quiet,figcaption,footer{color:#59636A;font-size:.92rem}
 table{width:100%;margin:.75rem 0;border-collapse:collapse;font-size:.92rem}
-th,td{padding:.4rem .5rem .4rem 0;border-bottom:1px solid #CFC8BA;text-align:left;vertical-align:top}
+th,td{padding:.4rem .5rem;border-bottom:1px solid #CFC8BA;text-align:left;vertical-align:top}
 .figure{text-align:right;font-variant-numeric:tabular-nums}
 .wide{overflow-x:auto}
 dl{display:grid;grid-template-columns:5rem 1fr;gap:.25rem 1rem}
@@ -48,7 +48,7 @@ svg{display:block;width:100%;height:auto;max-height:24rem}
 .mark{width:3rem}
 .code svg{width:8rem}
 .line{height:2.6rem;border-bottom:1px solid #59636A}
-@media print{body{max-width:none;padding:0;font-size:10.5pt}h1{break-before:page;margin-top:0}h1:first-of-type,.flows{break-before:auto}table,figure,dl,li{break-inside:avoid}h2{break-after:avoid}}
+@media print{body{max-width:none;padding:0;font-size:11.5pt}h1{break-before:page;margin-top:0}h1:first-of-type,.flows{break-before:auto}table,figure,dl,li{break-inside:avoid}h2{break-after:avoid}}
 `;
 
 /** A drawing as SVG, with its words where a reader of screens finds them. */

@@ -68,7 +68,7 @@ function problemWords(error: unknown): string[] {
  * another state comes in beside it only where that is asked for.
  */
 export async function bringJobIn(tell: (state: BringIn | null) => void): Promise<void> {
-  const [file] = await pickFiles('.json,application/json', false);
+  const [file] = await pickFiles('.json,application/json,.zip,application/zip', false);
   if (file) await send(file, false, tell);
 }
 

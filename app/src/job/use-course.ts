@@ -109,7 +109,8 @@ export function useCourse(jobId: string, wanted = true): CourseShown {
     job: book.jobs.find(({ id }) => id === jobId) ?? null,
     rooms: own.rooms,
     course: held.course,
-    isNow: held.of === of,
+    // Where nothing is to be worked out, what is held is of the facts as they are, or nothing is.
+    isNow: !wanted || held.of === of,
     working: isWanted ? share : null,
     failed: isWanted ? null : held.failed,
     stop: () => {

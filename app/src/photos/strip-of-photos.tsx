@@ -19,11 +19,14 @@ export function StripOfPhotos({
   shown,
   about,
   label = 'Photograph',
+  hint = 'Take or choose pictures',
   views = [],
 }: {
   shown: ShownRoom;
   about: PhotoAbout;
   label?: string;
+  /** What the key takes a picture of, where several such keys stand on a page. */
+  hint?: string;
   views?: readonly string[];
 }) {
   const { localTime } = useTimes();
@@ -79,7 +82,7 @@ export function StripOfPhotos({
             <Button
               key={view}
               label={photos.some((p) => p.note === view) ? `${words} again` : words}
-              hint="Take or choose pictures"
+              hint={hint}
               onPress={() => void take(view)}
             />
           );

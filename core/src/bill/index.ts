@@ -4,3 +4,4 @@ export { type Need, packsFor, type Pool, poolsOf, type Product } from './packs.t
 export { shoppingRuns, type ShoppingRun, type ToFetch, type Van } from './shopping.ts';
 export type { PackCount, Price, Quotation } from './facts.ts';
 export { PRICE_RANGES } from './facts.ts';
+export { centsWords } from './money-words.ts';

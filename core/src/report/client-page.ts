@@ -1,7 +1,8 @@
+import { centsWords } from '../bill/index.ts';
 import type { Block, Paper } from '../paper/index.ts';
 import type { Approval } from '../record/index.ts';
 import { approvalStanding } from '../record/index.ts';
-import { dayOf, decimals, moment, say, type Sayable } from '../said/index.ts';
+import { dayOf, moment, say, type Sayable } from '../said/index.ts';
 import { careOf } from './page-left.ts';
 import { verdictPage } from './page-verdict.ts';
 import type { ReportJob } from './report-job.ts';
@@ -15,6 +16,9 @@ export interface Decision {
   leaves: readonly Sayable[];
 }
 
+/** What is not settled of a room, as it stands under a decision. */
+export const openIn = (room: string, title: Sayable): Sayable => say('report.inRoom', { room, what: title });
+
 /** How a decision stands, as a client reads it. */
 export function standingWords(
   answers: readonly Approval[],
@@ -26,8 +30,7 @@ export function standingWords(
   const { approval, isStale, moreCents, laterDays } = standing;
   if (isStale)
     return say('report.earlierPlan', {
-      more: decimals(moreCents / 100, 2),
-      currency,
+      more: centsWords(moreCents, currency),
       days: laterDays ?? 0,
     });
   const of = { by: approval.by, at: moment(approval.givenAt) };
@@ -36,8 +39,8 @@ export function standingWords(
 
 const priceWords = ({ cents, promisedDay }: Decision, currency: string): Sayable =>
   promisedDay === ''
-    ? say('report.costsUndated', { sum: decimals(cents / 100, 2), currency })
-    : say('report.costsBy', { sum: decimals(cents / 100, 2), currency, day: dayOf(`${promisedDay}T12:00:00.000Z`) });
+    ? say('report.costsUndated', { sum: centsWords(cents, currency) })
+    : say('report.costsBy', { sum: centsWords(cents, currency), day: dayOf(`${promisedDay}T12:00:00.000Z`) });
 
 /** What a client is shown: how the rooms stand, what is to be decided and what it costs. Nothing of costs, notes, keys, or other jobs. */
 export function clientPage(job: ReportJob, decisions: readonly Decision[]): Paper {

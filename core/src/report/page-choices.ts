@@ -1,12 +1,10 @@
+import { centsWords } from '../bill/index.ts';
 import type { Block, PaperPage } from '../paper/index.ts';
-import { dayOf, decimals, moment, say, type Sayable } from '../said/index.ts';
+import { dayOf, moment, say, type Sayable } from '../said/index.ts';
 import type { ReportJob } from './report-job.ts';
 
 const dayWords = (day: string): Sayable =>
   day === '' ? say('report.noDay') : say('said.asItIs', { what: dayOf(`${day}T12:00:00.000Z`) });
-
-const money = (cents: number, currency: string): Sayable =>
-  say('report.money', { sum: decimals(cents / 100, 2), currency });
 
 /** Prices as they were given, plans as they were kept, what was approved or refused, by whom and when. */
 export function choicesPage({ quotations, keptPlans, approvals, coverUps, rooms, currency }: ReportJob): PaperPage {
@@ -27,7 +25,7 @@ export function choicesPage({ quotations, keptPlans, approvals, coverUps, rooms,
           rows: quotations.map(({ number, givenAt, grossCents, promisedDay }): Sayable[] => [
             String(number),
             say('said.asItIs', { what: moment(givenAt) }),
-            money(grossCents, currency),
+            centsWords(grossCents, currency),
             dayWords(promisedDay),
           ]),
         },
@@ -62,7 +60,7 @@ export function choicesPage({ quotations, keptPlans, approvals, coverUps, rooms,
           rows: approvals.map(({ what, isApproved, cents, promisedDay, by, givenAt }): Sayable[] => [
             what,
             isApproved ? say('report.approved') : say('report.refused'),
-            money(cents, currency),
+            centsWords(cents, currency),
             dayWords(promisedDay),
             say('report.byAt', { by, at: moment(givenAt) }),
           ]),

@@ -1,5 +1,6 @@
+import { centsWords } from '../bill/index.ts';
 import type { PaperPage } from '../paper/index.ts';
-import { dayOf, decimals, say, type Sayable } from '../said/index.ts';
+import { dayOf, say, type Sayable } from '../said/index.ts';
 import { VERDICTS, type Criterion } from '../verdict/words.ts';
 import type { ReportJob, ReportRoom } from './report-job.ts';
 
@@ -70,8 +71,7 @@ function agreed({ quotations, keptPlans, currency }: ReportJob): Sayable[] {
       ? say('report.priceGiven', {
           number: price.number,
           day: dayOf(price.givenAt),
-          sum: decimals(price.grossCents / 100, 2),
-          currency,
+          sum: centsWords(price.grossCents, currency),
         })
       : say('report.noPriceGiven'),
     plan && plan.promisedDay !== ''

@@ -10,6 +10,7 @@ import { importFolderIn } from '../import/land.ts';
 import type { Tasks } from '../import/pool.ts';
 import { askToStop, howFar, isToStop, newGauge, type Gauge } from '../import/progress.ts';
 import { PLAIN_MOST, SENT } from '../import/read-file.ts';
+import { keepChain } from '../seal/kept-chain.ts';
 import { writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/store.ts';
 import { findPicture, readPicture } from '../store/pictures.ts';
@@ -70,6 +71,7 @@ export function jobFileRoutes(store: Store, tasks: Tasks, now: () => string): Ro
       const mine = before.then(() => importJob(store, tasks, folder, { copy: req.query['copy'] === '1', gauge, now }));
       before = mine.catch(() => undefined);
       const result = await mine;
+      if (result.is === 'stored' && result.chain.length > 0) await keepChain(store, result.jobId, result.chain);
       end(name, result.is === 'stored' ? result.jobId : null);
       say(res, result);
     } catch (error) {

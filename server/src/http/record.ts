@@ -157,7 +157,7 @@ export function recordRoutes(store: Store, tasks: RecordTasks, files: RecordFile
       sealedFor = 'asked',
       ofRoomId = null,
     } = (req.body ?? {}) as Record<string, unknown>;
-    const wrong = checkId('seals', String(id));
+    const wrong = checkId('seals', typeof id === 'string' ? id : '');
     if (!isOneOf(SEALED_FOR, sealedFor))
       wrong.push({ field: 'sealedFor', value: sealedFor, message: `takes one of ${SEALED_FOR.join(', ')}` });
     if (wrong.length > 0) return refuse(res, wrong);

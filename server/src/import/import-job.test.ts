@@ -141,7 +141,9 @@ test('in a thread of its own it does the same', async () => {
     platform: 'node',
     format: 'esm',
     external: ['@libsql/*', 'libsql', 'sharp'],
-    banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+    },
     logLevel: 'error',
   });
   expect(await bringIn(store, text, { tasks: inThread(outfile) })).toMatchObject({ is: 'stored', jobId: JOB });

@@ -1,5 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import type { KeptLine } from '../seal/chain-of-job.ts';
 import { IMPORT } from './land.ts';
 import type { Tasks } from './pool.ts';
 import * as here from './tasks.ts';
@@ -14,7 +15,8 @@ interface Into {
 
 type Staged = Extract<here.StageResult, { is: 'staged' }>;
 export type ImportResult =
-  Exclude<here.StageResult, Staged> | ({ is: 'stored' } & Pick<Staged, 'jobId' | 'stored' | 'unchanged'>);
+  | Exclude<here.StageResult, Staged>
+  | ({ is: 'stored'; chain: KeptLine[] } & Pick<Staged, 'jobId' | 'stored' | 'unchanged'>);
 
 /**
  * Takes in the job file that lies in an import's own folder: all of it, or nothing. Other writes go on between its parts. The
@@ -29,6 +31,8 @@ export async function importJob(
   const where = { importFolder, dataFolder: store.folder };
   let finished = false;
   try {
+    const unpacked = await run.unpack({ importFolder });
+    if (unpacked.is === 'refused') return unpacked;
     const staged = await run.stageJob({ ...where, copy, gauge });
     if (staged.is !== 'staged') return staged;
     const { parts, pictures, jobId, stored, unchanged, lastOrder } = staged;
@@ -41,7 +45,9 @@ export async function importJob(
     await store.alone(() => run.landLast({ ...where, pictures, now: now() }));
     finished = true;
     store.countFrom(lastOrder);
-    return { is: 'stored', jobId, stored, unchanged };
+    // A copy is another job: the chain it was copied from is none of it.
+    const chain = unpacked.is === 'bundle' && !copy ? unpacked.chain : [];
+    return { is: 'stored', jobId, stored, unchanged, chain };
   } finally {
     await endImport(store.alone, run, where, finished);
   }

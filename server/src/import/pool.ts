@@ -17,6 +17,7 @@ export function inThread(filename: string): Tasks {
     resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
   });
   return {
+    unpack: (args) => pool.run(args, { name: 'unpack' }),
     stageJob: (args) => pool.run(args, { name: 'stageJob' }),
     land: (args) => pool.run(args, { name: 'land' }),
     landLast: (args) => pool.run(args, { name: 'landLast' }),

@@ -2,6 +2,7 @@ import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { SaidProblem } from '@maquette/facts';
 import { newId } from '../store/new-id.ts';
+import { unpackBundle, type Unpacked } from './bundle-file.ts';
 import { copied } from './copied.ts';
 import { landPart, landRest, takeBackPart, unseenParts, type Part } from './land.ts';
 import { Stopped, type Gauge } from './progress.ts';
@@ -18,6 +19,10 @@ interface Where {
   importFolder: string;
   dataFolder: string;
 }
+
+/** Puts the job file of a bundle in its place, where a bundle was sent. */
+export const unpack = async ({ importFolder }: Pick<Where, 'importFolder'>): Promise<Unpacked> =>
+  unpackBundle(importFolder);
 
 export type StageResult =
   | { is: 'refused'; problems: SaidProblem[] }

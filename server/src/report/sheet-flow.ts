@@ -29,7 +29,11 @@ export interface SheetOptions {
 }
 
 /** Text where it may be put: NUL and other signs without a shape are left out, as every reader would. */
-const shaped = (text: string) => text.replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '');
+const shaped = (text: string) =>
+  text
+    .replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '')
+    // The faces have no thin space.
+    .replace(/\u2009/g, '\u00a0');
 
 /** Sheets of a tagged PDF/A being filled from the top: what does not fit goes to the next one. */
 export class SheetFlow {

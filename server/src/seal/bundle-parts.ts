@@ -83,10 +83,13 @@ function calendarOf({ jobId, name, keptPlans }: ReportJob): string {
 export function bundleParts(file: Pick<JobFile, 'facts'>, job: ReportJob, say: Say): BundleEntry[] {
   const text = (path: string, words: string): BundleEntry => ({ path, content: new TextEncoder().encode(words) });
   const { rooms, versions } = job;
+  const digests = new Map(job.photographs.flatMap(({ id, sha256 }) => (sha256 ? [[id, sha256] as const] : [])));
   const evidence = rooms.map(({ set, assessment }) => ({
     room: set.room.name,
     lines: evidenceOf({ facts: set, results: assessment.damp?.results ?? [], versions }).map((line) => ({
       ...line,
+      // A photograph’s picture is named by its digest.
+      value: digests.get(line.id) ?? line.value,
       note: '',
     })),
   }));

@@ -25,6 +25,8 @@ export async function keepPart(folder: string, data: Buffer, mode = 0o666): Prom
 
 /** Gives a part its name, so that the file is either whole on disk or not there. */
 export async function namePart(folder: string, part: string, name: string): Promise<void> {
+  // The first picture of a folder may come with a file.
+  mkdirSync(folder, { recursive: true });
   await rename(part, join(folder, name));
   const inside = await open(folder, 'r');
   try {

@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
+import { isBareJpeg } from './bare-jpeg.ts';
 import type { Store } from './store.ts';
 import { keepFile, picturesIn } from './picture-files.ts';
 import { pictures, TABLES } from './tables.ts';
@@ -54,6 +55,16 @@ export async function makePicture(content: Buffer): Promise<Made | { words: stri
     const { width, height } = await sharp(content, { limitInputPixels: false }).metadata();
     if (width * height > MOST_PX)
       return { words: `It has ${width} by ${height} pixels: at most ${MOST_PX / 1e6} million are taken` };
+    // A picture that is what would be kept of it stays as it is: its digest is the one it was sent under.
+    if (Math.max(width, height) <= SIDE_PX && isBareJpeg(content)) {
+      await sharp(content, { limitInputPixels: MOST_PX, failOn: 'warning' }).raw().toBuffer();
+      return {
+        data: content,
+        sha256: createHash('sha256').update(content).digest('hex'),
+        widthPx: width,
+        heightPx: height,
+      };
+    }
     const { data, info } = await sharp(content, { limitInputPixels: MOST_PX })
       .rotate()
       .resize({ width: SIDE_PX, height: SIDE_PX, fit: 'inside', withoutEnlargement: true })

@@ -31,6 +31,7 @@ export const reportFloor = {
   'report.fromWall': '{distance} from {wall}',
   'report.cutSheet': 'Rows and cuts: {room}',
   'report.notSetOut': 'This room is not set out: its card has no plank size, or nothing is left to lay on.',
+  'report.herringboneCuts': 'This floor is laid in herringbone: its staves and cuts are shown on Lay.',
   'report.planksAndWall': '{count, plural, one {# plank} other {# planks}}, from {wall}.',
   'report.row': 'Row',
   'report.wideLeft': 'Wide, left',

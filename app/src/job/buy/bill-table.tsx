@@ -6,7 +6,7 @@ import { LongTable } from '../../ui/long-table.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayWords } from '../day-words.ts';
-import { centsWords } from '../money.ts';
+import { centsWords } from '@maquette/core/bill/money-words';
 import { LineCard } from './line-card.tsx';
 import { quantityWords } from './quantity-words.ts';
 

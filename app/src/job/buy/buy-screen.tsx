@@ -11,7 +11,7 @@ import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { JobFigures } from '../job-figures.tsx';
 import { JobFrame } from '../job-frame.tsx';
-import { centsWords, moreWords } from '../money.ts';
+import { centsWords, moreWords } from '@maquette/core/bill/money-words';
 import { useCourse } from '../use-course.ts';
 import { WhatIfs } from '../days/what-if-fold.tsx';
 import { BillTable } from './bill-table.tsx';

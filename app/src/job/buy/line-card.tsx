@@ -14,7 +14,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayWords } from '../day-words.ts';
-import { centsWords, moreWords } from '../money.ts';
+import { centsWords, moreWords } from '@maquette/core/bill/money-words';
 import { quantityWords } from './quantity-words.ts';
 
 interface Props {

@@ -10,7 +10,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayWords, halfDaysBetween, laterWords } from '../day-words.ts';
-import { moreWords } from '../money.ts';
+import { moreWords } from '@maquette/core/bill/money-words';
 import { useWhatIfs, type CourseShown } from '../use-course.ts';
 
 /** Ways the job could go otherwise, side by side: dates, money, and what then holds it up. */

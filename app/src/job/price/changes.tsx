@@ -13,7 +13,7 @@ import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayWords, halfDayWords } from '../day-words.ts';
-import { centsWords, moreWords } from '../money.ts';
+import { centsWords, moreWords } from '@maquette/core/bill/money-words';
 import { SurpriseForm } from './may-come.tsx';
 
 const STATES: Record<ShownChange['surprise']['state'], string> = {

@@ -14,7 +14,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
-import { centsWords } from '../money.ts';
+import { centsWords } from '@maquette/core/bill/money-words';
 
 const FIELDS = only(
   { ...KINDS.surprises.fields, what: filled(KINDS.surprises.fields.what) },

@@ -15,7 +15,7 @@ import { Words } from '../../ui/text.tsx';
 import { dayWords } from '../day-words.ts';
 import { JobFigures } from '../job-figures.tsx';
 import { JobFrame } from '../job-frame.tsx';
-import { centsWords } from '../money.ts';
+import { centsWords } from '@maquette/core/bill/money-words';
 import { useCourse } from '../use-course.ts';
 import { Changes } from './changes.tsx';
 import { MayCome } from './may-come.tsx';

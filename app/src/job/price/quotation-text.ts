@@ -1,4 +1,4 @@
-import { centsWords } from '../money.ts';
+import { centsWords } from '@maquette/core/bill/money-words';
 
 export interface QuotationLine {
   what: string;

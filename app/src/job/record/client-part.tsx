@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { only } from '@maquette/core/fields';
 import type { JobCourse } from '@maquette/core/planning';
 import { approvalStanding, type Approval } from '@maquette/core/record';
-import { standingWords, type Decision } from '@maquette/core/report';
+import { openIn, standingWords, type Decision } from '@maquette/core/report';
 import { KINDS } from '@maquette/facts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import { sha256Of } from '../../data/sha256.ts';
@@ -15,8 +15,9 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayWords } from '../day-words.ts';
-import { centsWords } from '../money.ts';
+import { centsWords } from '@maquette/core/bill/money-words';
 import type { CourseShown } from '../use-course.ts';
+import { PartBox } from './part-box.tsx';
 import type { PaperMaker } from './use-record.ts';
 
 interface Props {
@@ -36,7 +37,9 @@ export function decisionsOf({ days, price, changes }: JobCourse): Decision[] {
       what: given ? `The job as quoted, number ${given.number}` : 'The job as it is priced',
       cents: given?.grossCents ?? price.gross,
       promisedDay: given?.promisedDay || (days.chances.p80.laying?.day ?? ''),
-      leaves: days.caveats.map(({ title }) => title),
+      leaves: days.caveats.map(({ roomId, title }) =>
+        openIn(days.rooms.find(({ id }) => id === roomId)?.name ?? '', title),
+      ),
     },
     ...changes
       .filter(({ surprise }) => surprise.state !== 'may-come')
@@ -57,7 +60,7 @@ export function ClientPart({ shown, jobId, approvals, paper }: Props) {
     return <Words>Open Price once: what the client decides is made of the plan and the price worked out there.</Words>;
   const decisions = decisionsOf(course);
   return (
-    <View>
+    <PartBox>
       <Words>
         Show this to the client. An answer is kept with its price and day; if either goes up later, it is asked again.
         No approval opens what is shut for safety.
@@ -84,7 +87,7 @@ export function ClientPart({ shown, jobId, approvals, paper }: Props) {
       {paper.making?.name.startsWith('client') ? (
         <Words role="status" figure>{`Being made, ${Math.round(paper.making.share * 100)} % …`}</Words>
       ) : null}
-    </View>
+    </PartBox>
   );
 }
 

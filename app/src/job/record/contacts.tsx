@@ -10,6 +10,7 @@ import { useDraftForm } from '../../form/fact-form.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Words } from '../../ui/text.tsx';
+import { PartBox } from './part-box.tsx';
 
 const ROLES: Record<Contact['role'], string> = {
   client: 'Client',
@@ -40,7 +41,7 @@ export function Contacts({ jobId, contacts }: { jobId: string; contacts: readonl
   const remove = ({ id, ...body }: Contact) =>
     void write(`${body.name} is not told any more`, [{ kind: 'contacts', id, body, deleted: true }]);
   return (
-    <View>
+    <PartBox>
       <Words>
         A seal helps only outside your own reach: it goes to these at once. They stand in no report and no bundle.
       </Words>
@@ -64,6 +65,6 @@ export function Contacts({ jobId, contacts }: { jobId: string; contacts: readonl
       <ButtonRow>
         <Button label="Add" hint="somebody who is told" onPress={() => void add()} />
       </ButtonRow>
-    </View>
+    </PartBox>
   );
 }

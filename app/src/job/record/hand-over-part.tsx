@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { only } from '@maquette/core/fields';
 import { missingOf, type HoldPoint } from '@maquette/core/report';
 import { KINDS } from '@maquette/facts';
@@ -13,6 +12,7 @@ import { counted } from '../../ui/counted.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay, useTimes } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
+import { PartBox } from './part-box.tsx';
 import { useSealing } from './seal-now.ts';
 import { SignaturePad } from './signature-pad.tsx';
 import type { PaperMaker } from './use-record.ts';
@@ -54,7 +54,7 @@ export function HandOverPart({ jobId, facts, holds, paper }: Props) {
       return written;
     });
   return (
-    <View>
+    <PartBox>
       {last ? <Words bold>{`Taken over by ${last.by}, ${localTime(last.handedAt)}.`}</Words> : null}
       {missing.length > 0 ? (
         <Fold title="Missing from the evidence" aside={counted(missing.length, 'thing')} memory={`${jobId}/missing`}>
@@ -92,6 +92,6 @@ export function HandOverPart({ jobId, facts, holds, paper }: Props) {
           onPress={() => paper.make({ paper: 'hand-over' }, 'hand-over')}
         />
       </ButtonRow>
-    </View>
+    </PartBox>
   );
 }

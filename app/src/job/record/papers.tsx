@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { JobPaper, RoomPaper } from '../../worker/paper-ask.ts';
 import type { CourseShown } from '../use-course.ts';
+import { PartBox } from './part-box.tsx';
 import type { PaperMaker } from './use-record.ts';
 
 interface Props {
@@ -33,7 +33,7 @@ export function Papers({ jobId, rooms, paper, hasCourse }: Props) {
   const [roomId, setRoomId] = useState(rooms[0]?.id ?? '');
   const room = rooms.find(({ id }) => id === roomId) ?? rooms[0];
   return (
-    <View>
+    <PartBox>
       <Words>Each is saved as one page to print. The code on it leads back to the same page here.</Words>
       {room ? (
         <>
@@ -75,6 +75,6 @@ export function Papers({ jobId, rooms, paper, hasCourse }: Props) {
         <Words role="status" figure>{`Being made, ${Math.round(paper.making.share * 100)} % …`}</Words>
       ) : null}
       {paper.failed ? <Words role="alert">{paper.failed}</Words> : null}
-    </View>
+    </PartBox>
   );
 }

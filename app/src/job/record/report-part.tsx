@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { deviceZone } from '@maquette/words';
 import { ask } from '../../data/api.ts';
 import { useUnits } from '../../data/device-settings.ts';
@@ -7,6 +6,7 @@ import { newId } from '../../data/ids.ts';
 import { saveBlob } from '../../data/save-text.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
+import { PartBox } from './part-box.tsx';
 import { unsentWords, watchRecord, type OnServer } from './seal-now.ts';
 import type { PaperMaker } from './use-record.ts';
 
@@ -39,7 +39,7 @@ export function ReportPart({ jobId, name, paper }: { jobId: string; name: string
   const sizes = { metric: 'metric, A4', imperial: 'feet and inches, Letter' };
   const unsent = unsentWords();
   return (
-    <View>
+    <PartBox>
       <Words>
         Two plain pages for the client, then every map, test, choice and clause with its reading. The seal is made apart
         from it.
@@ -71,6 +71,6 @@ export function ReportPart({ jobId, name, paper }: { jobId: string; name: string
           onPress={() => paper.make({ paper: 'report' }, fileName)}
         />
       </ButtonRow>
-    </View>
+    </PartBox>
   );
 }

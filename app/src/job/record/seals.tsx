@@ -10,6 +10,7 @@ import { Words } from '../../ui/text.tsx';
 import { ask } from '../../data/api.ts';
 import { saveBlob } from '../../data/save-text.ts';
 import type { CourseShown } from '../use-course.ts';
+import { PartBox } from './part-box.tsx';
 import { messageOf } from './seal-message.ts';
 import { useSealing } from './seal-now.ts';
 
@@ -34,7 +35,7 @@ interface Props {
 export function Seals({ jobId, name, seals, contacts, rooms }: Props) {
   const sealing = useSealing(jobId);
   return (
-    <View>
+    <PartBox>
       <Words>
         A bundle holds report, readings, photographs and the chain of all facts. Its seal shows later that nothing of it
         was altered, to whoever got the seal then.
@@ -60,7 +61,7 @@ export function Seals({ jobId, name, seals, contacts, rooms }: Props) {
           isNewest={k === 0}
         />
       ))}
-    </View>
+    </PartBox>
   );
 }
 

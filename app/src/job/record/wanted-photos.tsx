@@ -19,7 +19,12 @@ export function WantedPhotos({ roomId, photos }: { roomId: string; photos: reado
           <Words size="small" quiet figure>
             {held >= wanted ? `${held} held` : `${held} of ${wanted} held`}
           </Words>
-          <PhotoStrip shown={room} about={{ about, aboutId, at: null }} label={`Photograph it, ${held + 1}`} />
+          <PhotoStrip
+            shown={room}
+            about={{ about, aboutId, at: null }}
+            label={held === 0 ? 'Photograph it' : 'Another photograph'}
+            hint={say(what)}
+          />
         </View>
       ))}
     </View>

@@ -10,6 +10,7 @@ const mm = (value: number): Sayable => say('said.asItIs', { what: gap(Math.round
 export function cutSheet(of: FloorPaperOf, roomName: string, plan: LayPlan | null): Paper {
   const title = say('report.cutSheet', { room: roomName });
   if (!plan) return floorPaper(of, title, [{ is: 'text', text: say('report.notSetOut') }]);
+  if (plan.herringbone) return floorPaper(of, title, [{ is: 'text', text: say('report.herringboneCuts') }]);
   const cut = plan.pieces.filter(({ kind, ripMm }) => kind !== 'whole' || ripMm !== null);
   return floorPaper(of, title, [
     { is: 'text', text: say('report.planksAndWall', { count: plan.planks, wall: plan.startWall.name }) },

@@ -1,7 +1,7 @@
 import type { RoomPicture } from '../../assess/picture.ts';
 import type { RoomSet } from '../../assess/room-set.ts';
 import type { Paper, TextMark } from '../../paper/index.ts';
-import { alongFirstWall, planOf } from '../../room/index.ts';
+import { alongFirstWall, distanceMm, planOf, type PointMm } from '../../room/index.ts';
 import { gap, say, type Sayable } from '../../said/index.ts';
 import { planSheet } from '../drawn-plan.ts';
 import { floorPaper, type FloorPaperOf } from './sheet-of.ts';
@@ -10,9 +10,11 @@ import { floorPaper, type FloorPaperOf } from './sheet-of.ts';
 export function stationSheet(of: FloorPaperOf, { room }: RoomSet, { stations }: Pick<RoomPicture, 'stations'>): Paper {
   const plan = planOf(room);
   const sheet = planSheet(plan, room);
+  // Where stations stand close their numbers are small, not over one another.
+  const size = Math.min(sheet.letter * 0.9, nearestMm(stations) * 0.42);
   const numbers = stations.map(({ xMm, yMm, number }): TextMark => {
     const [x, y] = sheet.place(xMm, yMm);
-    return { text: String(number), x, y: y + sheet.letter / 3, size: sheet.letter * 0.9, ink: 'ink', anchor: 'middle' };
+    return { text: String(number), x, y: y + size / 3, size, ink: 'ink', anchor: 'middle' };
   });
   const inWalk = [...stations].sort((a, b) => a.number - b.number);
   return floorPaper(of, say('report.stationSheet', { room: room.name }), [
@@ -47,5 +49,12 @@ export function stationSheet(of: FloorPaperOf, { room }: RoomSet, { stations }: 
     },
   ]);
 }
+
+/** The least distance between two stations, mm. */
+const nearestMm = (stations: readonly PointMm[]): number =>
+  stations.reduce(
+    (least, a, k) => stations.slice(k + 1).reduce((near, b) => Math.min(near, distanceMm(a, b)), least),
+    Infinity,
+  );
 
 const one = (mm: number): Sayable => say('said.asItIs', { what: gap(Math.round(mm)) });
