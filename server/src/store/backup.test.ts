@@ -18,6 +18,8 @@ import type { Write } from '@maquette/facts';
 import { goodWrite } from '@maquette/facts/invented';
 import { backUp, BackupProblem, checkBackup, keepDaily, restore } from './backup.ts';
 import { putFact, readBook, readHistory } from './facts.ts';
+import { keepBundle, readBundle } from '../seal/kept-bundles.ts';
+import { sealKey } from '../seal/seal-key.ts';
 import { openStore } from './open.ts';
 import type { Store } from './store.ts';
 
@@ -74,6 +76,18 @@ test('what is restored is what was backed up while the server went on: facts, ve
   // Nothing is left lying about.
   expect(readdirSync(data()).filter((name) => name.startsWith('.copy'))).toEqual([]);
   expect(readdirSync(join(base, 'kept'))).toEqual(['backup.tar']);
+});
+
+test('sealed bundles and the key of the seals come along, and sign the same afterwards', async () => {
+  const key = await sealKey(data());
+  const seal = 'ab'.repeat(32);
+  await keepBundle(data(), seal, Buffer.from('a bundle'));
+  await backUp(data(), file(), AT);
+  await restore(file(), join(base, 'new'));
+  expect(await sealKey(join(base, 'new'))).toBe(key);
+  expect((await readBundle(join(base, 'new'), seal))?.toString()).toBe('a bundle');
+  // Whatever is no seal names no file.
+  for (const name of ['../seal-key.pem', 'AB'.repeat(32), '']) expect(await readBundle(data(), name)).toBeNull();
 });
 
 /** An archive with some entries, as somebody else might make one. */

@@ -7,17 +7,23 @@ import { pipeline } from 'node:stream/promises';
 import { createClient } from '@libsql/client';
 import { MANIFEST, readArchive, writeArchive, type Manifest } from './archive.ts';
 import { databaseIn } from './check-folder.ts';
+import { bundlesIn } from '../seal/kept-bundles.ts';
+import { SEAL_KEY } from '../seal/seal-key.ts';
 import { COPY, picturesIn } from './picture-files.ts';
 
 /** Why a backup or a restore was not made, in words. */
 export class BackupProblem extends Error {}
 
 const DATABASE = 'maquette.sqlite';
-const PICTURE = /^photos\/[0-9a-f]{64}\.jpg$/;
+/** Files beside the database that a backup holds: pictures, sealed bundles, and the key that signs. */
+const BESIDE = /^(photos\/[0-9a-f]{64}\.jpg|bundles\/[0-9a-f]{64}\.zip|seal-key\.pem)$/;
+
+const filesIn = (folder: string, sub: string): string[] =>
+  existsSync(join(folder, sub)) ? readdirSync(join(folder, sub)).map((name) => `${sub}/${name}`) : [];
 
 /**
  * Writes all that is stored into one archive while the server goes on: the database as it is at one moment (`VACUUM INTO` takes no
- * lock that a write waits for), and every picture. The database is copied first: each picture it
+ * lock that a write waits for), every picture, every sealed bundle, and the key of the seals. The database is copied first: each picture it
  * speaks of is on disk by then, and none is ever taken away.
  */
 export async function backUp(folder: string, to: string, writtenAt: string): Promise<Manifest> {
@@ -29,12 +35,14 @@ export async function backUp(folder: string, to: string, writtenAt: string): Pro
   const client = createClient({ url: `file:${databaseIn(folder)}` });
   try {
     await client.execute({ sql: 'VACUUM INTO ?', args: [copy] });
-    const pictures = existsSync(picturesIn(folder))
-      ? readdirSync(picturesIn(folder)).map((name) => `photos/${name}`)
-      : [];
+    const beside = [
+      ...filesIn(folder, 'photos'),
+      ...filesIn(folder, 'bundles'),
+      ...(existsSync(join(folder, SEAL_KEY)) ? [SEAL_KEY] : []),
+    ];
     const files = [
       { name: DATABASE, path: copy },
-      ...pictures.filter((name) => PICTURE.test(name)).map((name) => ({ name, path: join(folder, name) })),
+      ...beside.filter((name) => BESIDE.test(name)).map((name) => ({ name, path: join(folder, name) })),
     ];
     const manifest = await writeArchive(part, files, writtenAt);
     await rename(part, to);
@@ -61,7 +69,7 @@ export async function checkBackup(from: string): Promise<Manifest> {
     await readArchive(from, async (name, content) => {
       if (name === MANIFEST) manifest = JSON.parse(await text(content as AsyncIterable<Buffer>));
       else {
-        if (name !== DATABASE && !PICTURE.test(name))
+        if (name !== DATABASE && !BESIDE.test(name))
           throw new BackupProblem(`${from} holds ${name}, which no backup does.`);
         const hash = createHash('sha256');
         for await (const piece of content) hash.update(piece as Buffer);
@@ -90,6 +98,7 @@ export async function restore(from: string, folder: string): Promise<Manifest> {
     throw new BackupProblem(`${folder} is not empty: name a new folder, so that nothing is written over.`);
   const manifest = await checkBackup(from);
   mkdirSync(picturesIn(folder), { recursive: true });
+  mkdirSync(bundlesIn(folder), { recursive: true });
   await readArchive(from, async (name, content) => {
     if (name !== MANIFEST) await pipeline(content, createWriteStream(join(folder, name), { flush: true }));
   });
