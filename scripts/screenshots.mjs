@@ -1,6 +1,6 @@
 // node scripts/screenshots.mjs: refreshes docs/screenshots from the demo data, at a phone's size and wide.
-import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp, buildServer, install, ROOT } from './steps.mjs';
@@ -48,6 +48,15 @@ async function shot(name, viewport, path, act = async () => undefined) {
   console.log(name);
 }
 
+/** The first page of a report as a picture, where the tool that draws PDF is installed (Debian: poppler-utils). */
+async function reportPage(name, path) {
+  if (process.argv[2] && !name.startsWith(process.argv[2])) return;
+  const pdf = join(data, 'report.pdf');
+  writeFileSync(pdf, new Uint8Array(await (await fetch(base + path)).arrayBuffer()));
+  const { status } = spawnSync('pdftoppm', ['-png', '-r', '96', '-l', '1', '-singlefile', pdf, join(out, name)]);
+  console.log(status === 0 ? name : `${name} was left as it is: pdftoppm is not here`);
+}
+
 const button = (name) => (page) => page.getByRole('button', { name }).first().click();
 await shot('site-book-phone', PHONE, '/');
 const worked = async (page) => {
@@ -66,6 +75,11 @@ await shot('price-phone', PHONE, '/jobs/demo-sluice-house/price', async (page) =
   await page.getByTestId('price-total').waitFor({ timeout: 90_000 });
   await worked(page);
 });
+await shot('record-phone', PHONE, '/jobs/demo-sluice-house/record', async (page) => {
+  await page.getByTestId('hold-points').waitFor({ timeout: 60_000 });
+  await button(/^Boot room: before the planks|^Boot room: before the pour/)(page);
+});
+await reportPage('report-page', '/api/jobs/demo-sluice-house/report?zone=Europe/London');
 await shot('room-phone', PHONE, '/rooms/demo-kitchen/room');
 await shot('decide-phone', PHONE, '/rooms/demo-wash-house/strip', button('Decide'));
 await shot('strip-phone', PHONE, '/rooms/demo-wash-house/strip', button('Work'));
@@ -85,10 +99,6 @@ await shot('lay-wide', WIDE, '/rooms/demo-boot-room/lay', async (page) => {
   await button('Cut')(page);
   await page.getByTestId('piece').waitFor();
 });
-await shot('chalk-phone', PHONE, '/rooms/demo-parlour/lay', async (page) => {
-  await page.getByTestId('plank-count').waitFor();
-  await button('Chalk')(page);
-});
 await shot('ledger-phone', PHONE, '/jobs/demo-sluice-house/heights', async (page) => {
   await page.getByTestId('ledger-row').nth(6).waitFor();
   await page.getByText(/^Working out/).waitFor({ state: 'detached' });
@@ -98,7 +108,6 @@ await shot('under-phone', PHONE, '/rooms/demo-hall-wash-house/under', async (pag
   await page.getByTestId('panels-count').waitFor();
 });
 await shot('verdict-phone', PHONE, '/rooms/demo-parlour/flat', button('Verdict'));
-await shot('verdict-wide', WIDE, '/rooms/demo-parlour/flat', button('Verdict'));
 await shot('level-phone', PHONE, '/rooms/demo-parlour/level', async (page) => {
   await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();
   await button('Chalk')(page);

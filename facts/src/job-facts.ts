@@ -2,7 +2,7 @@ import type { JobFacts } from '@maquette/core/planning';
 import type { Approval, Contact, CoverUp, HandOver, Seal } from '@maquette/core/record';
 import { inOrder } from './in-order.ts';
 import { bodyOf, lastPlaceOf, type BookFactKind } from './kinds.ts';
-import type { BookFacts } from './plain-facts.ts';
+import type { BookFacts } from './fact-lists.ts';
 
 type OfJob =
   | 'figures'

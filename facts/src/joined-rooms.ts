@@ -1,6 +1,6 @@
 import type { Opening } from '@maquette/core/room';
 import type { FactOf } from './kinds.ts';
-import type { RoomFactsOf } from './plain-facts.ts';
+import type { RoomFactsOf } from './fact-lists.ts';
 
 type Joined = Pick<FactOf<'rooms'>, 'id' | 'jobId' | 'openings'>;
 

@@ -1,7 +1,8 @@
 import { SHIPPED_CARDS } from '@maquette/core/coverings';
 import { BLANK_SHAPE, rectangleWalls } from '@maquette/core/room';
 import { emptyBook, listsOf, ROOM_FACT_KINDS, type FactOf } from './kinds.ts';
-import { createPlainFacts, type BookFacts, type RoomFactsOf } from './plain-facts.ts';
+import type { BookFacts, RoomFactsOf } from './fact-lists.ts';
+import { createPlainFacts } from './plain-facts.ts';
 
 const own = { version: 1, updatedAt: '1', deletedAt: null, waiting: true, order: 1, made: null, first: null };
 const tick = (id: string, part: object = {}) =>

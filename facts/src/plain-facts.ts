@@ -13,18 +13,14 @@ import {
   lastPlaceOf,
   listsOf,
   ROOM_FACT_KINDS,
-  type Book,
   type FactKind,
   type FactOf,
   type RoomFactKind,
   type RoomLists,
 } from './kinds.ts';
 import { inOrder } from './in-order.ts';
+import type { BookFacts, RoomFactsOf } from './fact-lists.ts';
 import { HEIGHTS_BY, type Near } from './joined-rooms.ts';
-
-/** Facts as they stand now, a list of each kind: nothing that was removed is among them. */
-export type BookFacts = { readonly [K in keyof Book]: readonly FactOf<K>[] };
-export type RoomFactsOf = { readonly [K in keyof RoomLists]: readonly FactOf<K>[] };
 
 /** The facts of a room and what of its job bears on it, without what only storing is about. */
 export type PlainFacts = Omit<RoomSet, 'room' | 'card' | 'like'> & { like: LikeShown };

@@ -3,7 +3,8 @@ import { findCard } from '@maquette/core/coverings';
 import type { FiledFact, JobFile } from './job-file.ts';
 import { joinedRooms } from './joined-rooms.ts';
 import { BOOK_FACT_KINDS, listsOf, ROOM_FACT_KINDS, type FactKind, type RoomLists } from './kinds.ts';
-import { createPlainFacts, type BookFacts, type RoomFactsOf } from './plain-facts.ts';
+import type { BookFacts, RoomFactsOf } from './fact-lists.ts';
+import { createPlainFacts } from './plain-facts.ts';
 
 /** One room of a job with all that it is judged from, and every answer of it: what was chosen among ways too. */
 export interface SetOfRoom {

@@ -7,7 +7,3 @@ export function centsWords(cents: number, currency: string): string {
   const rest = String(Math.abs(cents) % 100).padStart(2, '0');
   return `${sign}${currency}${currency.length > 1 ? '\u2009' : ''}${whole}.${rest}`;
 }
-
-/** A change of a sum, with its sign. */
-export const moreWords = (cents: number, currency: string): string =>
-  cents === 0 ? 'the same' : `${cents > 0 ? '+' : ''}${centsWords(cents, currency)}`;

@@ -14,4 +14,13 @@ export {
 export { clientPage, type Decision, openIn, standingWords } from './client-page.ts';
 export { handOverPaper, SIGNATURE_BOX } from './hand-over-page.ts';
 export { bagPhotoId, coverPhotoId, type HoldPoint, holdPointsOf, missingOf, type WantedPhoto } from './hold-points.ts';
-export * from './floor/index.ts';
+export {
+  chalkSheet,
+  cutSheet,
+  daySheet,
+  type FloorPaperOf,
+  rampSheet,
+  rollSheet,
+  shoppingSheet,
+  stationSheet,
+} from './floor/index.ts';

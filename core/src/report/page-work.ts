@@ -7,7 +7,7 @@ import type { ReportJob, ReportRoom } from './report-job.ts';
 const day = (of: string) => dayOf(`${of}T12:00:00.000Z`);
 
 /** So many lines of a kind the rooms of a job have together on a page that is read in a minute; the rest stands behind it. */
-const LINES_TOGETHER = 12;
+const LINES_TOGETHER = 9;
 
 /** What is not well, the worst first. */
 const openOf = ({ assessment }: ReportRoom): Criterion[] =>

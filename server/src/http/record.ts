@@ -6,7 +6,7 @@ import { SHEET_PT, type PaperSize } from '@maquette/core/paper';
 import { COVERS } from '@maquette/core/record';
 import { CHAIN_START, chainText } from '@maquette/core/seal';
 import type { UnitSystem } from '@maquette/core/units';
-import type { SaidProblem } from '@maquette/facts';
+import type { Made, SaidProblem } from '@maquette/facts';
 import { checkId, checkWrite } from '@maquette/facts/check';
 import { chainOn } from '../seal/kept-chain.ts';
 import { keepBundle, readBundle } from '../seal/kept-bundles.ts';
@@ -189,13 +189,13 @@ export function recordRoutes(store: Store, tasks: RecordTasks, files: RecordFile
         baseVersion: 0,
         writeId: String(writeId ?? randomUUID()),
         deleted: false,
-        ...(made ? { made } : {}),
+        ...(made ? { made: made as Made } : {}),
       };
       const problems = checkWrite('seals', body);
       if (problems.length > 0) return refuse(res, problems);
       // The bundle is on disk before anybody is told of its seal.
       await keepBundle(store.folder, bundle.seal, bundle.zip);
-      const stored = await store.write((tx) => putFact(store, tx, 'seals', String(id), null, body as never, now()));
+      const stored = await store.write((tx) => putFact(store, tx, 'seals', String(id), null, body, now()));
       if (stored.ok) res.status(201).json(stored.fact);
       else problem(res, 409, 'The seal could not be kept: ask for it again');
     });

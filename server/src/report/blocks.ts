@@ -213,7 +213,9 @@ function signature(flow: SheetFlow, { path, width, height, name }: Of<'signature
 export function putBlock(flow: SheetFlow, block: Block, pictureOf: PictureOf): void {
   switch (block.is) {
     case 'lead':
-      return paragraph(flow, 'P', flow.words(block.text), { size: SIZE.lead }, 6);
+      paragraph(flow, 'P', flow.words(block.text), { size: SIZE.lead }, 6);
+      flow.y += 8;
+      return;
     case 'heading':
       paragraph(flow, 'H2', flow.words(block.text), { face: 'bold', size: SIZE.heading }, 16, 60);
       if (block.id) flow.mark(block.id);

@@ -106,7 +106,8 @@ export class SheetFlow {
   mark(id: string): void {
     if (this.found.has(id)) return;
     this.found.set(id, this.sheet);
-    this.doc.addNamedDestination(id, 'XYZ', null as never, Math.max(0, this.y - 20), null as never);
+    // A zoom of nothing keeps the reader’s own.
+    this.doc.addNamedDestination(id, 'XYZ', 0, Math.max(0, this.y - 20), 0);
   }
 
   /** Writes a sheet’s number that leads there, once it is known: empty where nothing begins by that id. */
@@ -116,14 +117,13 @@ export class SheetFlow {
       if (sheet === undefined) return;
       const link: Element = this.doc.struct('Link');
       parent.add(link);
-      link.add(() =>
-        this.style({ face: 'figure', ink: 'low' }).text(String(sheet), x, y, {
-          width,
-          align: 'right',
-          goTo: id,
-          structParent: link,
-        } as never),
-      );
+      const style: PDFKit.Mixins.TextOptions & { structParent: Element } = {
+        width,
+        align: 'right',
+        goTo: id,
+        structParent: link,
+      };
+      link.add(() => this.style({ face: 'figure', ink: 'low' }).text(String(sheet), x, y, style));
     });
   }
 
@@ -153,8 +153,8 @@ export class SheetFlow {
   }
 
   /** What is drawn for the eye alone. */
-  artifact(draw: () => void, type = 'Layout'): void {
-    this.doc.markContent('Artifact', { type } as never);
+  artifact(draw: () => void, type: 'Layout' | 'Pagination' = 'Layout'): void {
+    this.doc.markContent('Artifact', { type });
     draw();
     this.doc.endMarkedContent();
   }

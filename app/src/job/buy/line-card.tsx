@@ -13,8 +13,9 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
+import { moreWords } from '../more-words.ts';
 import { dayWords } from '../day-words.ts';
-import { centsWords, moreWords } from '@maquette/core/bill/money-words';
+import { centsWords } from '@maquette/core/bill/money-words';
 import { quantityWords } from './quantity-words.ts';
 
 interface Props {

@@ -9,8 +9,8 @@ import { Choice } from '../../ui/choice.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
+import { moreWords } from '../more-words.ts';
 import { dayWords, halfDaysBetween, laterWords } from '../day-words.ts';
-import { moreWords } from '@maquette/core/bill/money-words';
 import { useWhatIfs, type CourseShown } from '../use-course.ts';
 
 /** Ways the job could go otherwise, side by side: dates, money, and what then holds it up. */

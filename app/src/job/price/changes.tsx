@@ -12,8 +12,9 @@ import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
+import { moreWords } from '../more-words.ts';
 import { dayWords, halfDayWords } from '../day-words.ts';
-import { centsWords, moreWords } from '@maquette/core/bill/money-words';
+import { centsWords } from '@maquette/core/bill/money-words';
 import { SurpriseForm } from './may-come.tsx';
 
 const STATES: Record<ShownChange['surprise']['state'], string> = {
