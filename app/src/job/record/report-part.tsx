@@ -7,7 +7,7 @@ import { saveBlob } from '../../data/save-text.ts';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { Words } from '../../ui/text.tsx';
 import { PartBox } from './part-box.tsx';
-import { unsentWords, watchRecord, type OnServer } from './seal-now.ts';
+import { useUnsent, watchRecord, type OnServer } from './seal-now.ts';
 import type { PaperMaker } from './use-record.ts';
 
 /** The report: as PDF from the server, or a lighter one made here without any signal. */
@@ -37,7 +37,7 @@ export function ReportPart({ jobId, name, paper }: { jobId: string; name: string
   const making = paper.making?.name.startsWith('report') ? paper.making : null;
   const other = units === 'metric' ? 'imperial' : 'metric';
   const sizes = { metric: 'metric, A4', imperial: 'feet and inches, Letter' };
-  const unsent = unsentWords();
+  const unsent = useUnsent();
   return (
     <PartBox>
       <Words>

@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import type { Seal } from '@maquette/core/record';
 import { deviceZone } from '@maquette/words';
 import { api } from '../../data/api.ts';
 import { bookKey } from '../../data/client.ts';
 import { outbox, queries } from '../../data/device.ts';
 import { newId } from '../../data/ids.ts';
+import { picturesHere } from '../../data/photos.ts';
 
 interface SealWanted {
   sealedFor: Seal['sealedFor'];
@@ -30,11 +31,18 @@ export function watchRecord(name: string, told: (share: number) => void): () => 
 }
 
 /** What keeps the server from sealing all there is: writes and pictures that only this device has. */
-export const unsentWords = (): string | null => {
+export function unsentWords(): string | null {
   const { waiting, reachable } = outbox.get();
   if (!reachable) return 'There is no signal. A seal is made by the server: seal as soon as it answers.';
-  return waiting.length > 0 ? 'Some of it is still being sent. Seal once all is sent.' : null;
-};
+  if (waiting.length > 0) return 'Some of it is still being sent. Seal once all is sent.';
+  return (picturesHere.get() ?? 0) > 0 ? 'Photographs are still being sent. Seal once all is sent.' : null;
+}
+
+/** The same, told anew as things are sent. */
+export function useUnsent(): string | null {
+  useSyncExternalStore(picturesHere.subscribe, picturesHere.get);
+  return useSyncExternalStore(outbox.subscribe, unsentWords);
+}
 
 /** Has the server seal a job. Asked again after an answer that was not heard, the same seal comes back. */
 export function useSealing(jobId: string): OnServer & { seal: (wanted: SealWanted) => Promise<boolean> } {
