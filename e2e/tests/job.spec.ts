@@ -225,6 +225,8 @@ test('what may come is priced apart; it comes, is decided, and the quotation sta
 });
 
 test('what is due stands together over all jobs, and leads to its place', async ({ page }) => {
+  // Two jobs are worked out for the first time, one after another.
+  test.slow();
   await page.goto(running.url);
   await button(page, /^What is due/).click();
   await expect(page.getByTestId('agenda-demo-sluice-house').getByText('Today')).toBeVisible(LONG);

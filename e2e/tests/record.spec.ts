@@ -58,7 +58,7 @@ test('before the planks cover a room it says what is to be photographed; a pictu
   expect((await book()).coverUps[0]!.missing.length).toBeGreaterThan(0);
 });
 
-test('the report comes as PDF from the server, and as one page made here without a signal', async ({
+test('the report comes as PDF from the server, and as one page made here without a signal', ONCE, async ({
   page,
   context,
 }) => {
