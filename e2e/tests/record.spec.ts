@@ -58,24 +58,25 @@ test('before the planks cover a room it says what is to be photographed; a pictu
   expect((await book()).coverUps[0]!.missing.length).toBeGreaterThan(0);
 });
 
-test('the report comes as PDF from the server, and as one page made here without a signal', ONCE, async ({
-  page,
-  context,
-}) => {
-  await openRecord(page);
-  await press(page, /^Report/);
-  const pdf = await saved(page, /^Make the report \(PDF\)/);
-  expect(pdf.suggestedFilename()).toBe('fennimore-hall-report-metric.pdf');
-  expect((await bytesOf(pdf)).subarray(0, 5).toString()).toBe('%PDF-');
-  await accessible(page);
-  await context.setOffline(true);
-  const here = await saved(page, /^Make a lighter one here/);
-  const html = (await bytesOf(here)).toString('utf8');
-  expect(html).toContain('May the floor be laid?');
-  expect(html).toContain('Reading room');
-  expect(html).not.toMatch(/<script|https?:/);
-  await context.setOffline(false);
-});
+test(
+  'the report comes as PDF from the server, and as one page made here without a signal',
+  ONCE,
+  async ({ page, context }) => {
+    await openRecord(page);
+    await press(page, /^Report/);
+    const pdf = await saved(page, /^Make the report \(PDF\)/);
+    expect(pdf.suggestedFilename()).toBe('fennimore-hall-report-metric.pdf');
+    expect((await bytesOf(pdf)).subarray(0, 5).toString()).toBe('%PDF-');
+    await accessible(page);
+    await context.setOffline(true);
+    const here = await saved(page, /^Make a lighter one here/);
+    const html = (await bytesOf(here)).toString('utf8');
+    expect(html).toContain('May the floor be laid?');
+    expect(html).toContain('Reading room');
+    expect(html).not.toMatch(/<script|https?:/);
+    await context.setOffline(false);
+  },
+);
 
 test(
   'a record is sealed, its message is there to send, and its bundle is the one the seal is of',
