@@ -217,7 +217,7 @@ export function putBlock(flow: SheetFlow, block: Block, pictureOf: PictureOf): v
       flow.y += 8;
       return;
     case 'heading':
-      paragraph(flow, 'H2', flow.words(block.text), { face: 'bold', size: SIZE.heading }, 16, 60);
+      paragraph(flow, 'H2', flow.words(block.text), { face: 'bold', size: SIZE.heading }, 16, 36);
       if (block.id) flow.mark(block.id);
       return;
     case 'text': {

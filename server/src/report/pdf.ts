@@ -23,11 +23,11 @@ export interface PdfOptions {
 
 /** Room a heading wants beneath it: what it heads, as far as its first figures. */
 function aheadOf(flow: SheetFlow, blocks: readonly Block[]): number {
-  let height = 40;
+  let height = 30;
   for (const block of blocks) {
     if (block.is === 'heading') return height;
     if (block.is === 'figures') return height + figuresHeight(flow, block) + 30;
-    height += 30;
+    height += 20;
   }
   return height;
 }
