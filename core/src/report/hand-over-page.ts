@@ -1,7 +1,6 @@
 import type { Block, Paper } from '../paper/index.ts';
 import { dayOf, moment, say } from '../said/index.ts';
-import { careOf } from './page-left.ts';
-import { leftInPlace } from './page-verdict.ts';
+import { careOf, materialsBeneath } from './page-left.ts';
 import type { ReportJob } from './report-job.ts';
 
 /** Box a signature is drawn in, units of its path. */
@@ -10,7 +9,7 @@ export const SIGNATURE_BOX = { width: 320, height: 120 } as const;
 /** What is handed over with a job: who took it, what was left with it, care, and what the next trade has to know. */
 export function handOverPaper(job: ReportJob): Paper {
   const last = job.handOvers.at(-1) ?? null;
-  const beneath = leftInPlace(job);
+  const beneath = materialsBeneath(job.rooms);
   const signed: Block[] = last
     ? [
         { is: 'text', text: say('report.takenBy', { by: last.by, at: moment(last.handedAt) }) },

@@ -40,11 +40,15 @@ const cautionsOf = (rooms: readonly ReportRoom[]): Sayable[] => {
   return [...new Map(all.map((one) => [one.id, one])).values()].map(cautionSaid);
 };
 
-/** What was left, cautions and care, each with who decides. */
-export function leftPage(job: ReportJob): PaperPage {
-  const beneath = job.rooms.flatMap(({ set, assessment }) =>
+/** Every material left beneath that is known or suspected to harm: none is left out where somebody works by the list. */
+export const materialsBeneath = (rooms: readonly ReportRoom[]): Sayable[] =>
+  rooms.flatMap(({ set, assessment }) =>
     assessment.strip.leftInPlace.map((what) => say('report.inRoom', { room: set.room.name, what })),
   );
+
+/** What was left, cautions and care, each with who decides. */
+export function leftPage(job: ReportJob): PaperPage {
+  const beneath = materialsBeneath(job.rooms);
   const open = job.rooms.flatMap(({ set, assessment }) =>
     assessment.criteria
       .filter(({ verdict }) => verdict !== 'lay')

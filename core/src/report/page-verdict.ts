@@ -33,7 +33,8 @@ function answerOf(rooms: readonly ReportRoom[]): Sayable {
     named(worst).map(({ set }) => set.room.name),
     ', ',
   );
-  if (free === rooms.length) return say('report.allMayBeLaid', { count: rooms.length });
+  // Of no room nothing may be said: least of all that it may be laid.
+  if (free > 0 && free === rooms.length) return say('report.allMayBeLaid', { count: rooms.length });
   const count = named(worst).length;
   return say('report.twoSentences', {
     one: say('report.someMayBeLaid', { free, count: rooms.length }),

@@ -164,7 +164,8 @@ export function recordRoutes(store: Store, tasks: RecordTasks, files: RecordFile
     await named(asked.name, res, async (share) => {
       // Sent again, because its answer was not heard: what it sealed then is the answer.
       const held = await find(store.db, 'seals', String(id));
-      if (held) return void res.status(200).json(held);
+      if (held?.jobId === jobId) return void res.status(200).json(held);
+      if (held) return problem(res, 409, 'A seal of another job has this id');
       const sealedAt = now();
       const ready = await prepared(jobId, asked, share, sealedAt);
       if (!ready) return problem(res, 404, 'No such job');
