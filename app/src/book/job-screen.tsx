@@ -1,8 +1,7 @@
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { ASSUMPTIONS, BLANK_SHAPE, newOpening, rectangleWalls, WALL } from '@maquette/core/room';
-import { SHIPPED_CARDS } from '@maquette/core/coverings';
+import { rectangleWalls, WALL } from '@maquette/core/room';
 import { newId } from '../data/ids.ts';
 import { deviceZone } from '@maquette/words';
 import { filled, only } from '@maquette/core/fields';
@@ -25,11 +24,14 @@ import { Tables } from './tables.tsx';
 import { Arrange } from './arrange.tsx';
 import { RoomRow, rowScale } from './room-row.tsx';
 import { saveJob } from './job-files.ts';
+import { newRoomBody } from './new-room-body.ts';
 import { nextRank } from './next-rank.ts';
 import { useVerdicts } from '../worker/use-verdicts.ts';
 
 /** The pages of the job come with the first of them: the rooms stand without. */
 const JobPages = fetched(() => import('../job/screens.ts').then((part) => part.JobPagesRow));
+
+const DrawnRooms = fetched(() => import('./drawn-rooms.tsx').then((part) => part.DrawnRooms));
 
 type Job = ShownBook['jobs'][number];
 
@@ -116,29 +118,21 @@ function NewRoom({
   onMade: (id: string) => void;
 }) {
   const form = useDraftForm(NEW_ROOM, UNNAMED, units);
+  const [fileOpen, setFileOpen] = useState(false);
   const make = () =>
     form.record(async ({ name, widthMm, depthMm }) => {
       const id = newId();
-      const widthOfDoor = Math.min(800, Math.max(300, widthMm - 200));
       const result = await write(`${name} added`, [
         {
           kind: 'rooms',
           id,
-          body: {
+          body: newRoomBody({
             jobId: job.id,
             name,
             rank: nextRank(rooms, Date.now()),
             walls: rectangleWalls(widthMm, depthMm),
-            ...BLANK_SHAPE,
-            // Until somebody says so, none of it is known.
-            assumed: [...ASSUMPTIONS],
-            openings: widthMm >= 400 ? [newOpening(newId(), 0, Math.min(100, widthMm - widthOfDoor), widthOfDoor)] : [],
-            baseKind: 'slab-on-ground',
-            cardId: SHIPPED_CARDS[0]!.id,
             units,
-            spacingMm: null,
-            contactsOnly: false,
-          },
+          }),
         },
       ]);
       if (result.ok) onMade(id);
@@ -155,7 +149,8 @@ function NewRoom({
         Two lengths make a rectangle. Alcoves, an L, other angles and the door’s place come next, on the sheet.
       </Words>
       {form.problem ? <Words role="alert">{form.problem}</Words> : null}
-      <Button kind="main" label="Add the room" onPress={() => void make()} />
+      <Button kind={fileOpen ? 'plain' : 'main'} label="Add the room" onPress={() => void make()} />
+      <DrawnRooms jobId={job.id} rooms={rooms} units={units} onOpen={setFileOpen} />
     </Fold>
   );
 }

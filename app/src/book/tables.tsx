@@ -5,6 +5,7 @@ import { bodyOf, KINDS, ROOM_FACT_KINDS, type RoomFactKind } from '@maquette/fac
 import { roomKey } from '../data/client.ts';
 import { store } from '../data/device.ts';
 import { newId } from '../data/ids.ts';
+import type { Shown } from '../data/lay.ts';
 import { useSaveFile } from '../files/use-save-file.ts';
 import { SPACE } from '../theme/theme.tsx';
 import { Button, ButtonRow } from '../ui/button.tsx';
@@ -15,7 +16,13 @@ import { takeTable } from './take-table.ts';
 const BringIn = fetched(() => import('../files/bring-in.tsx').then((part) => part.BringIn));
 
 /** What was entered in a job's rooms as tables for a spreadsheet, a kind each; and tables that were changed there. */
-export function Tables({ name, rooms }: { name: string; rooms: readonly { id: string }[] }) {
+export function Tables({
+  name,
+  rooms,
+}: {
+  name: string;
+  rooms: readonly Pick<Shown<'rooms'>, 'id' | 'name' | 'walls'>[];
+}) {
   const ids = useMemo(() => rooms.map(({ id }) => id), [rooms]);
   useQueries({
     queries: ids.map((id) => ({
@@ -41,6 +48,11 @@ export function Tables({ name, rooms }: { name: string; rooms: readonly { id: st
         without an id is new.
       </Words>
       <ButtonRow>
+        <Button
+          label={`Walls (${rooms.reduce((sum, { walls }) => sum + walls.length, 0)})`}
+          hint="Save as CSV"
+          onPress={() => save(`${file}-walls.csv`, 'text/csv', ({ wallsCsv }) => wallsCsv(rooms))}
+        />
         {kinds.map(({ kind, count }) => (
           <Button
             key={kind}

@@ -1,7 +1,7 @@
 import type { Field, Spec } from '@maquette/core/fields';
 import type { UnitSystem } from '@maquette/core/units';
 import { KINDS, type FactKind } from '@maquette/facts';
-import { named } from '../ui/field-name.ts';
+import { fieldName } from '@maquette/facts/field-name';
 import { between, same, type Body, type Differing } from './differing.ts';
 
 /** A part of a fact that differs between two states of it, and can be taken from either. */
@@ -40,7 +40,7 @@ function groupsOf(kind: FactKind): { words: string; fields: string[] }[] {
       ? together.words
       : PLACE.fields.test(name)
         ? PLACE.words
-        : named(name);
+        : fieldName(name);
     const group = groups.find((other) => other.words === words);
     if (group) group.fields.push(name);
     else groups.push({ words, fields: [name] });
@@ -57,7 +57,7 @@ const heldIn = (body: Body, name: string, { spec, mayLack }: Field): unknown =>
 /** What a thing in a list is called: `Opening: door`. */
 function called(name: string, thing: Thing): string {
   const own = [thing['name'], thing['kind']].find((word) => typeof word === 'string' && word !== '');
-  return `${named(name).replace(/s$/, '')}: ${String(own ?? thing.id).replaceAll('-', ' ')}`;
+  return `${fieldName(name).replace(/s$/, '')}: ${String(own ?? thing.id).replaceAll('-', ' ')}`;
 }
 
 function thingParts(
@@ -90,7 +90,7 @@ export function conflictParts(kind: FactKind, mine: Body, theirs: Body, units: U
     if (more.length === 0 && holdsThings(spec)) return thingParts(only!, spec, mine, theirs, units);
     const rows = names.flatMap((name) =>
       between(
-        named(name),
+        fieldName(name),
         fields[name]!,
         heldIn(mine, name, fields[name]!),
         heldIn(theirs, name, fields[name]!),

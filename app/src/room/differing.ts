@@ -1,7 +1,7 @@
 import type { Field, Fields } from '@maquette/core/fields';
 import { formatArea, formatRod, unitLabel, type UnitSystem } from '@maquette/core/units';
 import { KINDS, type FactKind } from '@maquette/facts';
-import { named } from '../ui/field-name.ts';
+import { fieldName } from '@maquette/facts/field-name';
 import { timesIn } from '@maquette/words';
 
 /** One field in which two states of a fact differ, with both values as a person reads them. */
@@ -57,7 +57,7 @@ export function between(name: string, field: Field, mine: unknown, theirs: unkno
 const inGroup = (fields: Fields, mine: Body, theirs: Body, units: UnitSystem, before = ''): Differing[] =>
   Object.entries(fields).flatMap(([name, field]) =>
     between(
-      before === '' ? named(name) : `${before}${named(name).toLowerCase()}`,
+      before === '' ? fieldName(name) : `${before}${fieldName(name).toLowerCase()}`,
       field,
       mine[name],
       theirs[name],

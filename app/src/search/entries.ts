@@ -5,7 +5,7 @@ import { findCard } from '@maquette/core/coverings';
 import { BOOK_FACT_KINDS, KINDS, ROOM_FACT_KINDS, type FactKind } from '@maquette/facts';
 import type { ShownRoomLists } from '../data/fact-store.ts';
 import type { ShownBook } from '../data/use-facts.ts';
-import { named } from '../ui/field-name.ts';
+import { fieldName } from '@maquette/facts/field-name';
 
 /** A fact of the book as it can be found, with where it is. */
 export interface Entry extends Searchable {
@@ -32,11 +32,12 @@ function figureWords(value: number, unit: string, units: UnitSystem): string {
 function valuesOf(kind: FactKind, body: Body, units: UnitSystem): FoundValue[] {
   return Object.entries(KINDS[kind].fields).flatMap(([name, { spec }]): FoundValue[] => {
     const value = body[name];
-    if (spec.type === 'text' && typeof value === 'string' && value !== '') return [{ field: named(name), text: value }];
+    if (spec.type === 'text' && typeof value === 'string' && value !== '')
+      return [{ field: fieldName(name), text: value }];
     if (spec.type === 'choice' && typeof value === 'string')
-      return [{ field: named(name), text: value.replaceAll('-', ' ') }];
+      return [{ field: fieldName(name), text: value.replaceAll('-', ' ') }];
     if (spec.type === 'figure' && typeof value === 'number' && name !== 'rank' && !/[xyXY]Mm$/.test(name))
-      return [{ field: named(name), text: figureWords(value, spec.unit, units) }];
+      return [{ field: fieldName(name), text: figureWords(value, spec.unit, units) }];
     return [];
   });
 }

@@ -19,7 +19,9 @@ import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@
 import type { PlankReport } from '@maquette/core/planks';
 import type { JobCourse, JobFacts, WhatIf } from '@maquette/core/planning';
 import type { HoldPoint, ReportJob } from '@maquette/core/report';
+import type { DrawnUnit, OfferedRooms } from '@maquette/core/formats/outlines';
 import type { Plan } from '@maquette/core/room';
+import type { UnitSystem } from '@maquette/core/units';
 import type { PaperAsk } from './paper-ask.ts';
 import type { RoomLine } from './kept-lines.ts';
 import type { KnownHeight, ReadScan, ScanPlace, UpAxis } from '@maquette/core/scan';
@@ -49,6 +51,13 @@ export interface ScanAnswer extends ReadScan {
 export interface TextAsk {
   file: Blob;
   linesMost: number;
+}
+
+/** A drawing or table of rooms to be read, in a unit that was chosen or the likeliest. */
+export interface OutlinesAsk {
+  file: Blob;
+  unit: DrawnUnit | null;
+  units: UnitSystem;
 }
 
 /** Its first lines, how many it has, and whether there were more than were wanted. */
@@ -128,6 +137,7 @@ export type Ask =
   | { id: number; kind: 'paper'; paper: PaperAsk }
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
+  | { id: number; kind: 'outlines'; outlines: OutlinesAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
 
 /** Where planks would be soft, and for a glued covering what would show through. */
@@ -174,6 +184,7 @@ export interface Answers {
   forecast: DryingForecast;
   scan: ScanAnswer;
   text: TextAnswer;
+  outlines: OfferedRooms;
 }
 
 /** How far a piece of work is: a share, of a programme its rounds and the worst edge left (mm over the rule), of a judgement the map. */

@@ -26,6 +26,7 @@ import { inWords } from '@maquette/words';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerCourse, answerWhatIfs } from './answer-course.ts';
 import { answerHolds, answerPaper } from './answer-record.ts';
+import { answerOutlines } from './answer-outlines.ts';
 import { answerScan } from './answer-scan.ts';
 import { answerText } from './answer-text.ts';
 import { lineOf } from './line-of.ts';
@@ -110,6 +111,8 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
     return answerHolds(ask.rooms, ask.facts, ask.atUtc, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'paper') return answerPaper(ask.paper, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
+  if (ask.kind === 'outlines')
+    return answerOutlines(ask.outlines, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'least') {
     const solve = await openMixed();

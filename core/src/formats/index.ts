@@ -19,3 +19,4 @@ export { levelSvg } from './level-svg.ts';
 export { ledgerCsv, type NamedRow } from './ledger-csv.ts';
 export { patchCsv } from './patch-csv.ts';
 export { billCsv, type BillRow } from './bill-csv.ts';
+export { wallsCsv } from './outline-csv.ts';

@@ -74,7 +74,9 @@ function addSheet(dxf: DxfWriter, sheet: LevelSheet, written: Written, moveX: nu
     dxf.addPoint(point.at.xMm + moveX, point.at.yMm, 0, { layerName: 'CHALK' });
     text('CHALK', point.at.xMm, point.at.yMm, `${point.label}${point.number}`, LETTER_MM / 2);
   }
-  const { minX, minY } = boundsMm(sheet.plan.corners);
+  const { minX, minY, maxX, maxY } = boundsMm(sheet.plan.corners);
+  // On the walls' own layer: by it a reader knows what the outline is called.
+  text('WALLS', (minX + maxX) / 2, (minY + maxY) / 2, plain(sheet.title));
   [sheet.title, ...sheet.certificates.map((one) => written(certificateLine(one)))].forEach((words, i) =>
     text('NOTES', minX, minY - (i + 2) * LETTER_MM * 1.6, plain(words)),
   );

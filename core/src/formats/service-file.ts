@@ -12,9 +12,9 @@ import {
   type ServiceFound,
   type ServiceKind,
 } from '../room/index.ts';
-import { parseLength, roundTo, type LengthUnit } from '../units/index.ts';
+import { parseLength, roundTo } from '../units/index.ts';
 import { safeText } from './safe-text.ts';
-import { cellsOf, delimiterOf, linesOf } from './table-text.ts';
+import { cellsOf, delimiterOf, linesOf, unitOfHeading } from './table-text.ts';
 
 /** Lines of pipes and cables found in a file, before anything is stored. */
 interface ServiceFile {
@@ -44,17 +44,6 @@ const KINDS: readonly [RegExp, ServiceKind][] = [
   [/^(tendon|post|prestress|strand)/i, 'tendon'],
 ];
 
-const unitOf = (header: string): LengthUnit =>
-  /mm\)?$/i.test(header)
-    ? 'mm'
-    : /cm\)?$/i.test(header)
-      ? 'cm'
-      : /(in|")\)?$/i.test(header)
-        ? 'in'
-        : /m\)?$/i.test(header)
-          ? 'm'
-          : 'mm';
-
 /**
  * Reads pipes, drains and cables from delimited text: a row for each point, rows of one name in their order make one line. Places are
  * along the first wall from the first corner and across it; units as the headings say, millimetres else. What nobody has located is
@@ -75,7 +64,7 @@ export function readServiceFile(text: string, plan: Plan): ServiceFile {
     const cell = (role: Role) => (index(role) < 0 ? '' : (cells[index(role)] ?? ''));
     const refuse = (reason: Said) => void file.problems.push({ line: row.line, text: row.text, reason });
     const mm = (role: 'x' | 'y' | 'depth') => {
-      const parsed = parseLength(cell(role), unitOf(headers[index(role)]!));
+      const parsed = parseLength(cell(role), unitOfHeading(headers[index(role)]!));
       return parsed.ok ? parsed.mm : null;
     };
     const [xMm, yMm] = [mm('x'), mm('y')];

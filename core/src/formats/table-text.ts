@@ -1,3 +1,5 @@
+import type { LengthUnit } from '../units/index.ts';
+
 /** One line of a file with its number, counted from 1. */
 export interface FileLine {
   line: number;
@@ -28,3 +30,17 @@ export function numberOf(text: string): number | null {
   const plain = text.trim().replace(',', '.');
   return /^[+-]?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
 }
+
+/** The unit a heading ends in: `length_m`, `y (in)`; millimetres where it names none. */
+export const unitOfHeading = (heading: string): LengthUnit =>
+  /mm\W*$/i.test(heading)
+    ? 'mm'
+    : /cm\W*$/i.test(heading)
+      ? 'cm'
+      : /(\bin|_in|inch|inches|")\W*$/i.test(heading)
+        ? 'in'
+        : /(ft|feet)\W*$/i.test(heading)
+          ? 'ft'
+          : /(\bm|_m|metres?|meters?)\W*$/i.test(heading)
+            ? 'm'
+            : 'mm';

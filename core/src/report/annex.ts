@@ -223,7 +223,7 @@ const corrections = ({ corrected }: ReportJob): PaperPage => ({
               const who = say('report.byAt', { by: by || say('report.notNamed'), at: moment(when) });
               return isRemoved
                 ? [[`${kind} ${id}`, '', say('report.removed'), who]]
-                : fields.map(({ field, was, is }) => [`${kind} ${id} ${field}`, was, is, who]);
+                : fields.map(({ field, was, is }) => [`${kind} ${id}: ${field}`, was, is, who]);
             }),
           },
         ],

@@ -73,7 +73,8 @@ export function turnedAsDrawn(corners: Polygon, walls: readonly Wall[]): Wall[] 
 
 const headingOf = (a: PointMm, b: PointMm) => (Math.atan2(b.yMm - a.yMm, b.xMm - a.xMm) * 180) / Math.PI;
 
-const startOf = (corners: Polygon): Start => ({
+/** Where drawn corners begin, and which way their first wall runs. */
+export const startOf = (corners: Polygon): Start => ({
   ...corners[0]!,
   headingDeg: wholeDeg(headingOf(corners[0]!, corners[1]!)),
 });

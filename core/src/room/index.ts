@@ -17,7 +17,7 @@ export {
 } from './base.ts';
 export { band, type CutLine, cutPart, lineThrough } from './cut.ts';
 export { adjustToDiagonals, type Diagonal, DIAGONAL, diagonalProblem } from './diagonals.ts';
-export { moveCorner, moveWall, type Reshaped, snapMm, turnedAsDrawn } from './edit.ts';
+export { moveCorner, moveWall, type Reshaped, snapMm, startOf, turnedAsDrawn } from './edit.ts';
 export { BLANK_SHAPE, type RoomFacts } from './facts.ts';
 export {
   type Fixture,

@@ -6,6 +6,7 @@ import { dirname, join } from 'node:path';
 import { strFromU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import request from 'supertest';
+import { BLANK_JOB } from '@maquette/core/job';
 import { readChain } from '@maquette/core/seal';
 import { seeded } from '@maquette/core/units';
 import { checkBundle } from '../seal/page/check-bundle.ts';
@@ -146,6 +147,14 @@ test('a record is sealed once: asked again the same seal comes back, and its bun
   expect(chain(later)).toContain(first['sealSha256']);
   expect((await bytesOf(api, `/api/jobs/job-1/seals/${first['sealSha256']}`)).equals(zip)).toBe(true);
   expect(await keptChain(store, 'job-1')).toHaveLength(Number(second['facts']));
+
+  // Who has a seal of one job does not come to its bundle by another’s address.
+  await api
+    .put('/api/jobs/job-2')
+    .send({ ...BLANK_JOB, ...write(), name: 'Other', rank: 2 })
+    .expect(201);
+  await api.get(`/api/jobs/job-2/seals/${first['sealSha256']}`).expect(404);
+  await api.get(`/api/jobs/job-1/seals/${first['sealSha256']}`).expect(200);
 });
 
 test('what is nobody else’s stands in no file of a bundle', async () => {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import express, { Router, type Response } from 'express';
-import { inArray } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import { SHEET_PT, type PaperSize } from '@maquette/core/paper';
 import { COVERS } from '@maquette/core/record';
 import { CHAIN_START, chainText } from '@maquette/core/seal';
@@ -17,7 +17,7 @@ import type { RecordAsk } from '../seal/tasks.ts';
 import { find, putFact } from '../store/facts.ts';
 import { writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/store.ts';
-import { pictures } from '../store/tables.ts';
+import { pictures, TABLES } from '../store/tables.ts';
 import { problem, refuse } from './problem.ts';
 
 /** Files a record is made with, as they lie where the product is started. */
@@ -140,7 +140,10 @@ export function recordRoutes(store: Store, tasks: RecordTasks, files: RecordFile
   });
 
   routes.get('/jobs/:id/seals/:seal', async (req, res) => {
-    const zip = await readBundle(store.folder, req.params.seal);
+    // A seal opens what was sealed of this job and of no other.
+    const zip = (await isSealOf(store, req.params.id, req.params.seal))
+      ? await readBundle(store.folder, req.params.seal)
+      : null;
     if (!zip) return problem(res, 404, 'No bundle with this seal is kept here');
     res.setHeader('Content-Disposition', `attachment; filename="record-${req.params.seal.slice(0, 8)}.zip"`);
     res.type('application/zip').send(zip);
@@ -202,6 +205,17 @@ export function recordRoutes(store: Store, tasks: RecordTasks, files: RecordFile
     });
   });
   return routes;
+}
+
+/** Whether a seal is one of a job’s own. */
+async function isSealOf(store: Store, jobId: string, seal: string): Promise<boolean> {
+  const { seals } = TABLES;
+  const own = await store.db
+    .select({ id: seals.id })
+    .from(seals)
+    .where(and(eq(seals.jobId, jobId), eq(seals.sealSha256, seal)))
+    .limit(1);
+  return own.length > 0;
 }
 
 /** The digests pictures are named by, of the photographs whose pictures have arrived. */

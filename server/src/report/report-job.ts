@@ -1,4 +1,6 @@
 import { reportRoom, type CorrectedFact, type ReportJob, type SkewedClock } from '@maquette/core/report';
+import { KINDS } from '@maquette/facts';
+import { fieldNameWithUnit } from '@maquette/facts/field-name';
 import { jobFactsOf, recordFactsOf } from '@maquette/facts/job-facts';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
 import { readJob } from '@maquette/facts/sets-of-file';
@@ -36,9 +38,13 @@ function correctionsOf({ kind, id, replaced, ...now }: FiledFact): CorrectedFact
       (field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]),
     );
     return {
-      kind,
+      kind: KINDS[kind].words,
       id,
-      fields: fields.map((field) => ({ field, was: written(before[field]), is: written(after[field]) })),
+      fields: fields.map((field) => ({
+        field: fieldNameWithUnit(field),
+        was: written(before[field]),
+        is: written(after[field]),
+      })),
       isRemoved: version.deletedAt !== null,
       at: version.updatedAt,
       by: version.made?.by ?? '',

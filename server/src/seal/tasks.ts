@@ -9,6 +9,7 @@ import type { JobFile } from '@maquette/facts/job-file';
 import { inWords } from '@maquette/words';
 import { paperPdf } from '../report/pdf.ts';
 import { reportJobOf } from '../report/report-job.ts';
+import { smallPictures } from '../report/small-pictures.ts';
 import { picturesIn } from '../store/picture-files.ts';
 import { bundleParts } from './bundle-parts.ts';
 import { sealedBundle } from './bundle.ts';
@@ -76,11 +77,11 @@ function prepared(ask: RecordAsk) {
     pictures,
     tell: (share) => tellShare(ask.share, share * ROOMS_SHARE),
   });
-  const pdf = () =>
+  const pdf = async () =>
     paperPdf(reportOf(job), {
       ...ask,
       zone: job.zone,
-      pictureOf,
+      pictureOf: await smallPictures(pictures.values(), pictureOf),
       tell: (share) => tellShare(ask.share, ROOMS_SHARE + share * (1 - ROOMS_SHARE)),
     });
   return { job, pdf, pictureOf, pictures };

@@ -79,4 +79,35 @@ export const formats = {
   'formats.rowMeasured': 'Row {row} measured',
   'formats.boxesStood': '{count, plural, one {# box} other {# boxes}} of batch {batch} put in',
   'formats.flowC': 'flow {flowC}',
+  'formats.drawingThatCanBeRead': 'drawing that can be read',
+  'formats.drawingInText': 'text in it: save the drawing as DXF in text (ASCII)',
+  'formats.featuresOfRooms': 'outlines of rooms',
+  'formats.lengthsOrCorners': 'column with lengths of walls, nor x and y of corners',
+  'formats.outlineNotTaken': '“{name}” cannot be taken: {why}',
+  'formats.outlineWallCount': 'it has {count, plural, one {# wall} other {# walls}}, {min} to {max} are taken',
+  'formats.outlineWallLength': 'wall {wall} is {length} long, {min} to {max} is taken',
+  'formats.outlineDoublesBack': 'it doubles back on itself at the end of wall {wall}',
+  'formats.turnUnknown': '“{text}” is no turn: left, right, straight or degrees are taken',
+  'formats.roomWithFaultyLine': '“{name}” cannot be taken without its faulty line: a room needs each of its walls',
+  'formats.cornersTakenSquare': 'No turns are given: every corner is taken as square.',
+  'formats.curvesStraightened': 'Curved walls are taken as short straight ones.',
+  'formats.linesTooMany':
+    '{count} single lines of a layer were not looked at: {most} are at most. Draw rooms as closed outlines.',
+  'formats.linesLeft':
+    '{count, plural, one {# single line closes} other {# single lines close}} no outline and {count, plural, one {is} other {are}} left.',
+  'formats.thingsLeft':
+    '{count, plural, one {# thing} other {# things}} drawn in other ways {count, plural, one {is} other {are}} left: {kinds}.',
+  'formats.holesLeft':
+    '{count, plural, one {# hole} other {# holes}} in outlines {count, plural, one {is} other {are}} left: draw what stands there on the sheet.',
+  'formats.featuresLeft':
+    '{count, plural, one {# feature that encloses} other {# features that enclose}} nothing {count, plural, one {is} other {are}} left.',
+  'formats.degreesAsMetres': 'Places are in degrees. They are taken as distances to the north and east.',
+  'formats.smallOutlinesLeft':
+    '{count, plural, one {# outline is} other {# outlines are}} too small for a room and left: pillars, cupboards, signs.',
+  'formats.outlinesBeyond': '{count} outlines were found: the first {most} are shown.',
+  'formats.onlyLinesCloseIt': 'Closed by single lines only',
+  'formats.layerOfNoRooms': 'Drawn as “{layer}”, which other rooms are not',
+  'formats.goesRoundRooms': 'It goes round other rooms',
+  'formats.narrowAsAWall': 'Narrow as a wall',
+  'formats.liesInARoom': 'It lies within a room',
 };
