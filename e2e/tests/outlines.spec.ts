@@ -57,7 +57,7 @@ test('a drawing of a storey becomes its rooms, in the unit that makes the sizes 
   const jobId = await newJob(page, 'Wharf house');
   await choose(page, 'wharf.dxf', STOREY);
   const found = page.getByTestId('drawn-rooms');
-  await expect(found).toContainText('wharf.dxf: 3 rooms found');
+  await expect(found).toContainText('wharf.dxf: 3 outlines found');
   await expect(found).toContainText('The drawing names no unit');
   // Twenty by twelve metres is a likely house too: whoever knows better says so.
   await found.getByRole('radio', { name: 'ft', exact: true }).click();
@@ -75,7 +75,7 @@ test('a drawing of a storey becomes its rooms, in the unit that makes the sizes 
   expect(walls.every(({ drawn }) => drawn)).toBe(true);
   // On the storey they stand beside one another as drawn, not apart as rooms nobody has tied.
   await page.getByRole('button', { name: /^Doors and heights/ }).click();
-  await page.getByRole('tab', { name: /Storey/ }).click();
+  await page.getByRole('button', { name: 'Storey', exact: true }).click();
   await expect(page.getByTestId('storey')).toBeVisible();
   const lofts = page.getByRole('img', { name: /^The storey: Boat store, Net loft|^The storey: Net loft, Boat store/ });
   await expect(lofts).toBeVisible();
@@ -90,7 +90,7 @@ test(
       'room,wall,length_mm,turn\nPorch,hearth,4200,90\nPorch,,2000,90\nPorch,,1200,-90\nPorch,,1000,90\nPorch,,3000,90\nPorch,,3000,90\n';
     await choose(page, 'walls.csv', `${good}Hall,,4000,90\nHall,,three metres,90\nHall,,4000,90\nHall,,3000,90\n`);
     const found = page.getByTestId('drawn-rooms');
-    await expect(found).toContainText('walls.csv: 1 room found');
+    await expect(found).toContainText('walls.csv: 1 outline found');
     await expect(found).toContainText(/Line 9 is not taken: .*three metres/);
     await expect(found).toContainText('“Hall” cannot be taken without its faulty line');
     await found.getByRole('button', { name: 'Take 1 room' }).click();

@@ -122,7 +122,7 @@ function FromFile({ jobId, rooms, units, onOpen }: Props) {
           <Words bold>
             {read.offered.missing.length > 0
               ? `${read.file.name} cannot be read: no ${read.offered.missing.map(say).join(', no ')}`
-              : `${read.file.name}: ${counted(read.offered.rooms.length, 'room')} found`}
+              : `${read.file.name}: ${counted(read.offered.rooms.length, 'outline')} found`}
           </Words>
           {read.offered.drawn ? (
             <>

@@ -92,8 +92,10 @@ function add(
     } else if (entity.type === 'TEXT' || entity.type === 'MTEXT') {
       const at = entity.type === 'TEXT' ? entity.startPoint : entity.position;
       const height = entity.type === 'TEXT' ? entity.textHeight : entity.height;
+      // Each line of a word by itself: a room's name often stands over its size.
       if (at && entity.text)
-        flat.texts.push({ at: move(at), text: plainText(entity.text), height: height ?? 0, layer });
+        for (const text of linesOfText(entity.text))
+          flat.texts.push({ at: move(at), text, height: height ?? 0, layer });
     } else if (entity.type === 'INSERT' && depth < DEEPEST && entity.position) {
       const block = blocks[entity.name];
       add(flat, block?.entities ?? [], blocks, placed(entity, block?.position, move), depth + 1, layer);
@@ -155,13 +157,17 @@ function arcPoints({ center, radius, startAngle, endAngle }: IArcEntity) {
   });
 }
 
-/** A word without the marks that style it. */
-function plainText(text: string): string {
-  return text
-    .replace(/\\U\+([0-9a-f]{4})/gi, (_, hex: string) => String.fromCharCode(parseInt(hex, 16)))
-    .replace(/\\[P~]/g, ' ')
-    .replace(/\\[A-Za-z][^;\\{}]*;/g, '')
-    .replace(/[{}]/g, '')
-    .replace(/\s+/g, ' ')
-    .trim();
-}
+/** Lines of a word without the marks that style it. */
+const linesOfText = (text: string): string[] =>
+  text
+    .split(/\\P|\n/)
+    .map((line) =>
+      line
+        .replace(/\\U\+([0-9a-f]{4})/gi, (_, hex: string) => String.fromCharCode(parseInt(hex, 16)))
+        .replace(/\\~/g, ' ')
+        .replace(/\\[A-Za-z][^;\\{}]*;/g, '')
+        .replace(/[{}]/g, '')
+        .replace(/\s+/g, ' ')
+        .trim(),
+    )
+    .filter((line) => line !== '');

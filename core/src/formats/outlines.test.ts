@@ -43,6 +43,27 @@ describe('drawings', () => {
     expect(room!.areaM2).toBeCloseTo(11.4, 6);
   });
 
+  test('a styled word names by its line that is no size, and not the storey it also stands in', () => {
+    const styled = [
+      [0, 'MTEXT'],
+      [8, 'NAMES'],
+      [10, 2],
+      [20, 2],
+      [40, 0.2],
+      [1, '{\\fBold|b1;12.3 m2}\\P{\\C1;Net loft \\U+00E9}'],
+    ] as const;
+    const square = (x: number, size: number) => [
+      [x, x],
+      [x + size, x],
+      [x + size, x + size],
+      [x, x + size],
+    ];
+    const read = offered(
+      drawing([...closed('ROOM', square(0, 9)), ...closed('ROOM', square(1, 3)), ...styled], { unit: 6 }),
+    );
+    expect(read.rooms.map(({ name }) => name)).toEqual([null, 'Net loft é']);
+  });
+
   test('corners that later versions number are all read', () => {
     const [room] = offered(drawing(closed('ROOM', L, true), { unit: 6 })).rooms;
     expect(room!.areaM2).toBeCloseTo(11.4, 6);

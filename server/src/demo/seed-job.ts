@@ -57,7 +57,7 @@ const SURPRISES: Record<string, readonly Surprise[]> = {
   ],
 };
 
-/** What a job of the demo knows besides its rooms: furniture, ways in, what may come, a change to decide, and a quotation that was given before it. */
+/** What a job of the demo knows besides its rooms: furniture, ways in, what may come, a change to decide, a quotation that was given before it, and who is told of its record. */
 export async function seedJob(put: Put, slug: string, seededAt: string): Promise<void> {
   const jobId = `demo-${slug}`;
   for (const [k, surprise] of (SURPRISES[slug] ?? []).entries())
@@ -80,6 +80,13 @@ export async function seedJob(put: Put, slug: string, seededAt: string): Promise
     toRoomId: 'demo-boot-room',
     hours: 1.5,
     note: 'Settle and bookcase',
+  });
+  await put('contacts', `${jobId}-contact-1`, null, {
+    jobId,
+    name: 'Hanna Tarn',
+    role: 'client',
+    reach: 'hanna.tarn@sluice-house.invalid',
+    note: '',
   });
   const lines = [
     { what: 'Parlour', cents: 214_500 },

@@ -12,6 +12,7 @@ import {
 import { normal, roundTo, seeded } from '@maquette/core/units';
 import { BLANK_JOB } from '@maquette/core/job';
 import { putFact } from '../store/facts.ts';
+import { savePicture } from '../store/pictures.ts';
 import type { Store } from '../store/store.ts';
 import type { DemoRoom } from './demo-room.ts';
 import type { Put } from './put.ts';
@@ -23,6 +24,7 @@ import { seedOldFloor } from './seed-old-floor.ts';
 import { seedJob } from './seed-job.ts';
 import { seedLay } from './seed-lay.ts';
 import { DEMO_CARDS, seedUnder } from './seed-under.ts';
+import { demoPhotos, seedPhotos } from './seed-photos.ts';
 import { seedScan, stationsToRead } from './seed-scan.ts';
 
 const SEED = 41;
@@ -50,6 +52,7 @@ export async function seedDemo(
   // Air has chances of its own: the floors stay as they were.
   const air = seeded(SEED + 1);
   let count = 0;
+  const photos = await demoPhotos(seededAt);
   await store.write(async (tx) => {
     const put: Put = async (kind, id, roomId, body) => {
       const write = { ...body, baseVersion: 0, writeId: `demo-${count++}`, deleted: false };
@@ -75,7 +78,9 @@ export async function seedDemo(
       }
       await seedJob(put, job.slug, seededAt);
     }
+    await seedPhotos(put, photos);
   });
+  for (const { id, picture } of photos) await savePicture(store, id, picture, seededAt);
   return count;
 }
 

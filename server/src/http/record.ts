@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import express, { Router, type Response } from 'express';
-import { and, eq, inArray } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { SHEET_PT, type PaperSize } from '@maquette/core/paper';
 import { COVERS } from '@maquette/core/record';
 import { CHAIN_START, chainText } from '@maquette/core/seal';
@@ -14,7 +14,7 @@ import type { RecordTasks } from '../seal/pool.ts';
 import { sealKey } from '../seal/seal-key.ts';
 import { newShare, shareDone, type Share } from '../seal/share-done.ts';
 import type { RecordAsk } from '../seal/tasks.ts';
-import { find, putFact } from '../store/facts.ts';
+import { find, putFact, type AnyFact } from '../store/facts.ts';
 import { writeJobFile } from '../store/job-file.ts';
 import type { Store } from '../store/store.ts';
 import { pictures, TABLES } from '../store/tables.ts';
@@ -209,13 +209,8 @@ export function recordRoutes(store: Store, tasks: RecordTasks, files: RecordFile
 
 /** Whether a seal is one of a job’s own. */
 async function isSealOf(store: Store, jobId: string, seal: string): Promise<boolean> {
-  const { seals } = TABLES;
-  const own = await store.db
-    .select({ id: seals.id })
-    .from(seals)
-    .where(and(eq(seals.jobId, jobId), eq(seals.sealSha256, seal)))
-    .limit(1);
-  return own.length > 0;
+  const own: AnyFact[] = await store.db.select().from(TABLES.seals).where(eq(TABLES.seals.jobId, jobId));
+  return own.some(({ sealSha256 }) => sealSha256 === seal);
 }
 
 /** The digests pictures are named by, of the photographs whose pictures have arrived. */
