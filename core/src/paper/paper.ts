@@ -74,7 +74,7 @@ export interface Paper {
   foot: Sayable;
   /** Short text at the head of every sheet, such as the chain’s last digest; empty where there is none. */
   mark: Sayable;
-  /** Square code at the foot of the first sheet; null where there is none. */
+  /** Square code on the first sheet; null where there is none. */
   code: Drawing | null;
   pages: readonly PaperPage[];
 }

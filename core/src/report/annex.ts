@@ -1,6 +1,9 @@
+import type { RoomSet } from '../assess/room-set.ts';
+import { testName } from '../damp/index.ts';
 import { heightsOf } from '../flat/index.ts';
 import { evidenceOf } from '../formats/evidence.ts';
 import type { Block, PaperColumn, PaperPage } from '../paper/index.ts';
+import type { Photograph } from '../record/index.ts';
 import { decimals, gap, moment, say, type Sayable } from '../said/index.ts';
 import { instrumentWords } from './page-damp.ts';
 import type { ReportJob, ReportRoom } from './report-job.ts';
@@ -162,15 +165,33 @@ const rules = ({ rooms, figures, edition }: ReportJob): PaperPage => ({
   ],
 });
 
+/** What a photograph is of: its test by name, what was covered, the bag whose batch counts. */
+function subjectOf({ about, aboutId }: Photograph, { dampTests }: RoomSet): Sayable {
+  switch (about) {
+    case 'damp': {
+      const test = dampTests.find(({ id }) => id === aboutId);
+      return test ? testName(test) : about;
+    }
+    case 'edge':
+      return say('report.photoEdge');
+    case 'work':
+      return say('report.photoWork');
+    case 'cover':
+      return say('report.photoCover');
+    default:
+      return about;
+  }
+}
+
 /** D: photographs, each with what it is of, and those that have not arrived. */
 function photographs({ rooms, photographs: held }: ReportJob): PaperPage {
   const digest = new Map(held.map(({ id, sha256 }) => [id, sha256]));
-  const all = rooms.flatMap(({ set }) => set.photos.map((photo) => ({ photo, room: set.room.name })));
-  const shown = all.flatMap(({ photo, room }) => {
+  const all = rooms.flatMap(({ set }) =>
+    set.photos.map((photo) => ({ photo, room: set.room.name, about: subjectOf(photo, set) })),
+  );
+  const shown = all.flatMap(({ photo, room, about }) => {
     const sha256 = digest.get(photo.id);
-    return sha256
-      ? [{ sha256, words: say('report.photoOf', { room, about: photo.about, at: moment(photo.takenAt) }) }]
-      : [];
+    return sha256 ? [{ sha256, words: say('report.photoOf', { room, about, at: moment(photo.takenAt) }) }] : [];
   });
   return {
     id: 'annex-d',
@@ -187,11 +208,11 @@ function photographs({ rooms, photographs: held }: ReportJob): PaperPage {
               columns: [
                 { title: say('report.when'), share: 3 },
                 { title: say('report.what'), share: 4 },
-                { title: say('report.original'), share: 8 },
+                { title: say('report.original'), share: 9 },
               ],
-              rows: all.map(({ photo, room }): Sayable[] => [
+              rows: all.map(({ photo, room, about }): Sayable[] => [
                 at(photo.takenAt),
-                say('report.photoIn', { room, about: photo.about }),
+                say('report.photoIn', { room, about }),
                 photo.originalSha256 || say('report.notKnown'),
               ]),
             },

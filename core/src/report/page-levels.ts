@@ -4,6 +4,7 @@ import { decimals, gap, say, type Sayable } from '../said/index.ts';
 import { levelFigure, mostOf } from './level-figure.ts';
 import { factorFor, profileFigure, sectionLength } from './profile-figure.ts';
 import type { ReportRoom } from './report-job.ts';
+import { samePlace, type Section } from './same-place.ts';
 
 /** Each rule of the card: what it allows, what was found, and how it stands; of a levelled floor before as well. */
 function rulesTable({ picture, before }: ReportRoom): Block {
@@ -47,12 +48,13 @@ function roomBlocks(room: ReportRoom): Block[] {
   if (!picture.map) return [heading, { is: 'text', text: say('report.floorNotRead') }];
   const most = mostOf([before, picture]);
   const map = (title: Sayable, of: ReportRoom['picture']) => levelFigure(title, set.room, assessment.plan, of, most);
-  const [was, is] = [before?.rules[0], picture.rules[0]];
-  const sections = [was?.placements[0], is?.placements[0]].flatMap((one) => (one ? [one] : []));
-  const factor = factorFor(sections);
-  const length = Math.max(1, ...sections.map(sectionLength));
-  const section = (title: Sayable, rule: typeof was) =>
-    rule?.placements[0] ? [profileFigure(title, rule, rule.placements[0], factor, length)] : [];
+  const is = picture.rules[0];
+  const worst: Section[] = is?.placements[0] ? [{ rule: is, shown: is.placements[0] }] : [];
+  const same = samePlace(room);
+  const all = [...(same ? [same.then, same.now] : []), ...worst];
+  const factor = factorFor(all.map(({ shown }) => shown));
+  const length = Math.max(1, ...all.map(({ shown }) => sectionLength(shown)));
+  const section = (title: Sayable, { rule, shown }: Section) => profileFigure(title, rule, shown, factor, length);
   return [
     heading,
     { is: 'text', text: evidenceOf(room), quiet: true },
@@ -63,13 +65,18 @@ function roomBlocks(room: ReportRoom): Block[] {
         : [map(say('report.mapNow'), picture)],
     },
     { is: 'text', text: say('report.mapKey', { stepMm: gap(picture.map.stepMm) }), quiet: true },
-    {
-      is: 'figures',
-      figures: [
-        ...section(say('report.sectionBefore', { factor }), was),
-        ...section(say('report.sectionNow', { factor }), is),
-      ],
-    },
+    ...(same
+      ? [
+          {
+            is: 'figures' as const,
+            figures: [
+              section(say('report.sectionBefore', { factor }), same.then),
+              section(say('report.sectionSamePlace', { factor }), same.now),
+            ],
+          },
+        ]
+      : []),
+    { is: 'figures', figures: worst.map((one) => section(say('report.sectionNow', { factor }), one)) },
     rulesTable(room),
     ...picture.achieved
       .filter(({ rmsOffMm }) => rmsOffMm !== null)

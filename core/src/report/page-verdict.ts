@@ -4,6 +4,7 @@ import type { Criterion, Verdict } from '../verdict/words.ts';
 import { VERDICTS } from '../verdict/words.ts';
 import { factorFor, profileFigure, sectionLength } from './profile-figure.ts';
 import type { ReportJob, ReportRoom } from './report-job.ts';
+import { samePlace } from './same-place.ts';
 
 /** Which page has the evidence of what a part judged. */
 const PAGE_OF: Readonly<Record<string, string>> = {
@@ -59,20 +60,27 @@ function openWords(worst: Exclude<Verdict, 'lay'>, names: ReturnType<typeof list
 /** Before and after of the room that was levelled most; where none was, the worst edge there is. */
 function worstEdge(rooms: readonly ReportRoom[]): Block[] {
   const levelled = rooms
-    .filter(({ before, picture }) => before?.rules[0]?.placements[0] && picture.rules[0]?.placements[0])
-    .sort((a, b) => b.before!.rules[0]!.worstMm - a.before!.rules[0]!.worstMm)[0];
+    .flatMap((room) => {
+      const same = samePlace(room);
+      return same ? [{ ...same, room: room.set.room.name }] : [];
+    })
+    .sort((a, b) => b.then.rule.overMm - a.then.rule.overMm)[0];
   if (levelled) {
-    const [was, is] = [levelled.before!.rules[0]!, levelled.picture.rules[0]!];
-    const [then, now] = [was.placements[0]!, is.placements[0]!];
-    const factor = factorFor([then, now]);
-    const length = Math.max(sectionLength(then), sectionLength(now));
-    const { name } = levelled.set.room;
+    const { then, now, room } = levelled;
+    const factor = factorFor([then.shown, now.shown]);
+    const length = Math.max(sectionLength(then.shown), sectionLength(now.shown));
     return [
       {
         is: 'figures',
         figures: [
-          profileFigure(say('report.edgeBefore', { room: name, place: then.place }), was, then, factor, length),
-          profileFigure(say('report.edgeAfter', { room: name, place: now.place, factor }), is, now, factor, length),
+          profileFigure(
+            say('report.edgeBefore', { room, place: then.shown.place }),
+            then.rule,
+            then.shown,
+            factor,
+            length,
+          ),
+          profileFigure(say('report.edgeAfter', { room, factor }), now.rule, now.shown, factor, length),
         ],
       },
     ];

@@ -29,7 +29,7 @@ export function factorFor(placements: readonly ShownPlacement[]): number {
  */
 export function profileFigure(
   title: Sayable,
-  { rule, overMm }: ShownRule,
+  { rule, overMm }: Pick<ShownRule, 'rule' | 'overMm'>,
   shown: ShownPlacement,
   factor: number,
   lengthMm: number,

@@ -1,4 +1,4 @@
-import type { Block, Paper, PaperSize } from '@maquette/core/paper';
+import type { Block, Drawing, Paper, PaperSize } from '@maquette/core/paper';
 import type { UnitSystem } from '@maquette/core/units';
 import { inWords } from '@maquette/words';
 import '@maquette/words/planning';
@@ -54,18 +54,22 @@ function laidOut(paper: Paper, options: SheetOptions, pictureOf: PictureOf, tell
         .stroke(),
     );
     flow.y += 8;
-    if (flow.sheet === 1 && paper.code) {
-      const { code } = paper;
-      flow.tag('Figure', () => drawIn(flow, code, MARGIN + flow.width - CODE, flow.bottom + 6, CODE, CODE), undefined, {
-        alt: flow.words(paper.mark),
-      });
-    }
     page.blocks.forEach((block, n) => {
       if (block.is === 'heading') flow.need(aheadOf(flow, page.blocks.slice(n + 1, n + 4)));
-      putBlock(flow, block, pictureOf);
+      if (n === 0 && flow.sheet === 1 && paper.code) withCode(flow, paper.code, () => putBlock(flow, block, pictureOf));
+      else putBlock(flow, block, pictureOf);
     });
   });
   return flow;
+}
+
+/** The first words of a paper, with the code that leads to it on screen at their right. */
+function withCode(flow: SheetFlow, code: Drawing, words: () => void): void {
+  const top = flow.y;
+  flow.beside(CODE + 14, top + CODE + 6, words);
+  flow.tag('Figure', () => drawIn(flow, code, MARGIN + flow.width - CODE, top, CODE, CODE), undefined, {
+    alt: flow.words(flow.paper.mark),
+  });
 }
 
 /** A paper as PDF/A-3b: tagged, its fonts in it, the same bytes for the same paper. */

@@ -10,7 +10,7 @@ type Element = PDFKit.PDFStructureElement;
 export const MARGIN = 46;
 const FOOT = 64;
 const HEAD = 62;
-/** Side of the square code at the foot of the first sheet. */
+/** Side of the square code beside the first words. */
 export const CODE = 74;
 
 /** How a piece of text stands on the sheet. */
@@ -38,7 +38,8 @@ const shaped = (text: string) =>
 /** Sheets of a tagged PDF/A being filled from the top: what does not fit goes to the next one. */
 export class SheetFlow {
   readonly doc: Doc;
-  readonly width: number;
+  /** How wide what is put now may be. */
+  width: number;
   /** Sheet on which each page and heading begins. */
   private readonly found = new Map<string, number>();
   /** What can be written only once every sheet is known: of each the sheet it stands on. */
@@ -81,8 +82,7 @@ export class SheetFlow {
 
   /** Lowest place on a sheet that may be written on. */
   get bottom(): number {
-    const code = this.sheet === 1 && this.paper.code ? CODE + 6 : 0;
-    return this.doc.page.height - FOOT - code;
+    return this.doc.page.height - FOOT;
   }
 
   words(what: Sayable): string {
@@ -95,6 +95,14 @@ export class SheetFlow {
     this.sheet += 1;
     this.furniture();
     this.y = HEAD;
+  }
+
+  /** Puts something that leaves room at its right, and goes on no higher than `leastY`. */
+  beside(roomPt: number, leastY: number, put: () => void): void {
+    this.width -= roomPt;
+    put();
+    this.width += roomPt;
+    this.y = Math.max(this.y, leastY);
   }
 
   /** Makes sure that so much fits, on the next sheet where it does not on this one. */
