@@ -118,16 +118,15 @@ test(
   },
 );
 
-test('the client approves the job by name; the price is kept with the answer, and the hand-over is signed', async ({
+test('the client approves the job by name, days and price worked out on the page; the hand-over is signed', async ({
   page,
 }) => {
-  await page.goto(`${running.url}/jobs/demo-fennimore-hall/price`);
-  await expect(page.getByTestId('price-total')).toBeVisible({ timeout: 120_000 });
-  await press(page, /^Record/);
-  await expect(page.getByTestId('hold-points')).toBeVisible({ timeout: 60_000 });
+  await openRecord(page);
   await press(page, /^What the client decides/);
+  // Made of days and price: worked out here, once they are asked for.
+  await press(page, /^Work out days and price/);
   const decision = page.getByTestId('decision').first();
-  await expect(decision).toContainText('This waits for your decision.');
+  await expect(decision).toContainText('This waits for your decision.', { timeout: 100_000 });
   await decision.getByRole('button', { name: /^Approve/ }).click();
   await expect(decision.getByText('Enter the name of whoever decides.')).toBeVisible();
   await decision.getByRole('textbox', { name: 'Who decides' }).fill('A. Client');
@@ -137,6 +136,9 @@ test('the client approves the job by name; the price is kept with the answer, an
   const html = (await bytesOf(await saved(page, /^Save the client’s page/))).toString('utf8');
   expect(html).toContain('Approved by A. Client');
   await press(page, /^What the client decides/);
+  await press(page, /^Paper for the floor/);
+  expect((await bytesOf(await saved(page, /^Day sheet/))).toString('utf8')).toMatch(/<figure class="code"><svg/);
+  await press(page, /^Paper for the floor/);
   await press(page, /^Hand over\b/);
   await page
     .getByRole('button', { name: /^Hand over$/ })
@@ -169,6 +171,7 @@ test('paper for the floor is one page to print, with a code that leads back', ON
   expect(sheet).toMatch(/<figure class="code"><svg/);
   const ramps = (await bytesOf(await saved(page, /^Ramp card/))).toString('utf8');
   expect(ramps).toMatch(/Ramps/);
-  // What is made of the plan of days says so while there is none.
-  await expect(page.getByRole('button', { name: /^Day sheet\. Open Days once/ })).toBeVisible();
+  // What is made of days and price waits for them.
+  await expect(page.getByRole('button', { name: 'Day sheet' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Work out days and price' })).toBeVisible();
 });

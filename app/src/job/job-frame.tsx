@@ -18,11 +18,13 @@ interface Props {
   shown: CourseShown;
   /** What is said above all: it stays where it is. */
   above?: ReactNode;
+  /** The page says itself how far the job is worked out, where that is wanted. */
+  tellsItself?: boolean;
   children: ReactNode;
 }
 
 /** A page of a job: the course of its pages below, or at the side where there is room. */
-export function JobFrame({ jobId, page, shown, above, children }: Props) {
+export function JobFrame({ jobId, page, shown, above, tellsItself = false, children }: Props) {
   const palette = usePalette();
   const router = useRouter();
   const units = useUnits()[0];
@@ -37,7 +39,7 @@ export function JobFrame({ jobId, page, shown, above, children }: Props) {
           {wide ? <JobCourseRow jobId={jobId} page={page} shown={shown} wide /> : null}
           <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
             {above}
-            {course ? null : <Working shown={shown} />}
+            {course || tellsItself ? null : <Working shown={shown} />}
             {course || shown.rooms.length > 0 ? children : <NoRooms jobId={jobId} />}
           </ScrollView>
         </View>

@@ -108,8 +108,8 @@ export function useCourse(jobId: string, wanted = true): CourseShown {
     book,
     job: book.jobs.find(({ id }) => id === jobId) ?? null,
     rooms: own.rooms,
-    course: held.course,
-    // Where nothing is to be worked out, what is held is of the facts as they are, or nothing is.
+    // Where nothing is to be worked out, what is shown is of the facts as they are, or nothing is.
+    course: wanted ? held.course : keptCourses.held(jobId, writes),
     isNow: !wanted || held.of === of,
     working: isWanted ? share : null,
     failed: isWanted ? null : held.failed,

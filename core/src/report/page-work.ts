@@ -1,6 +1,6 @@
 import { centsWords } from '../bill/index.ts';
 import type { PaperPage } from '../paper/index.ts';
-import { dayOf, say, type Sayable } from '../said/index.ts';
+import { dayOf, say, type Sayable, sentence } from '../said/index.ts';
 import { VERDICTS, type Criterion } from '../verdict/words.ts';
 import type { ReportJob, ReportRoom } from './report-job.ts';
 
@@ -36,7 +36,7 @@ function foundIn(room: ReportRoom): Sayable[] {
 function doneIn({ set, assessment }: ReportRoom): Sayable[] {
   const ticked = new Set(set.ticks.map(({ key }) => key));
   return [
-    ...assessment.strip.steps.filter(({ key }) => ticked.has(key)).map(({ words }) => words),
+    ...assessment.strip.steps.filter(({ key }) => ticked.has(key)).map(({ words }) => sentence(words)),
     ...set.works.map(({ doneAt, way, product }) =>
       say('report.levelledOn', { day: dayOf(doneAt), what: product || wayWords(way) }),
     ),

@@ -18,6 +18,7 @@ import { dayWords } from '../day-words.ts';
 import { centsWords } from '@maquette/core/bill/money-words';
 import type { CourseShown } from '../use-course.ts';
 import { PartBox } from './part-box.tsx';
+import { PlanFirst } from './plan-first.tsx';
 import type { PaperMaker } from './use-record.ts';
 
 interface Props {
@@ -25,6 +26,8 @@ interface Props {
   jobId: string;
   approvals: readonly Approval[];
   paper: PaperMaker;
+  /** Has days and price worked out. */
+  onPlan: () => void;
 }
 
 /** What a client decides: the job as it is priced, and every change that was found. Prices are with tax. */
@@ -54,10 +57,14 @@ export function decisionsOf({ days, price, changes }: JobCourse): Decision[] {
 }
 
 /** What waits for the client, with the client beside the installer: shown, approved or refused by name. */
-export function ClientPart({ shown, jobId, approvals, paper }: Props) {
+export function ClientPart({ shown, jobId, approvals, paper, onPlan }: Props) {
   const { course, job } = shown;
   if (!course)
-    return <Words>Open Price once: what the client decides is made of the plan and the price worked out there.</Words>;
+    return (
+      <PartBox>
+        <PlanFirst what="What the client decides is made of days and price." shown={shown} onAsk={onPlan} />
+      </PartBox>
+    );
   const decisions = decisionsOf(course);
   return (
     <PartBox>
@@ -74,6 +81,7 @@ export function ClientPart({ shown, jobId, approvals, paper }: Props) {
           approvals={approvals}
           currency={job?.currency ?? ''}
           today={course.days.today}
+          isNow={shown.isNow}
           paper={paper}
         />
       ))}
@@ -100,16 +108,20 @@ interface CardProps {
   approvals: readonly Approval[];
   currency: string;
   today: string;
+  /** Price and day are of the facts as they are. */
+  isNow: boolean;
   paper: PaperMaker;
 }
 
-function DecisionCard({ jobId, decision, decisions, approvals, currency, today, paper }: CardProps) {
+function DecisionCard({ jobId, decision, decisions, approvals, currency, today, isNow, paper }: CardProps) {
   const say = useSay();
   const palette = usePalette();
   const [problem, setProblem] = useState<string | null>(null);
   const { about, what, cents, promisedDay, leaves } = decision;
   const standing = approvalStanding(approvals, about, decision);
   const form = useDraftForm(BY, { by: '' }, 'metric');
+  // Nobody answers to a price or a day that has just gone.
+  const off = isNow ? null : 'Price and day are worked out anew.';
   const answer = (isApproved: boolean) =>
     form.record(async ({ by }) => {
       if (by.trim() === '') {
@@ -160,8 +172,8 @@ function DecisionCard({ jobId, decision, decisions, approvals, currency, today, 
           <FactField form={form} name="by" label="Who decides" />
           {(problem ?? form.problem) ? <Words role="alert">{problem ?? form.problem}</Words> : null}
           <ButtonRow>
-            <Button label="Approve" hint={say(what)} onPress={() => void answer(true)} />
-            <Button label="Refuse" hint={say(what)} onPress={() => void answer(false)} />
+            <Button label="Approve" hint={say(what)} off={off} onPress={() => void answer(true)} />
+            <Button label="Refuse" hint={say(what)} off={off} onPress={() => void answer(false)} />
           </ButtonRow>
         </>
       ) : null}

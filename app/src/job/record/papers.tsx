@@ -5,14 +5,16 @@ import { Words } from '../../ui/text.tsx';
 import type { JobPaper, RoomPaper } from '../../worker/paper-ask.ts';
 import type { CourseShown } from '../use-course.ts';
 import { PartBox } from './part-box.tsx';
+import { PlanFirst } from './plan-first.tsx';
 import type { PaperMaker } from './use-record.ts';
 
 interface Props {
   jobId: string;
   rooms: CourseShown['rooms'];
   paper: PaperMaker;
-  /** Days and bill are worked out. */
-  hasCourse: boolean;
+  shown: CourseShown;
+  /** Has days and bill worked out. */
+  onPlan: () => void;
 }
 
 const OF_ROOM: readonly { paper: RoomPaper; label: string; page: string }[] = [
@@ -29,7 +31,7 @@ const OF_JOB: readonly { paper: JobPaper; label: string; page: string; needsCour
 ];
 
 /** Sheets to print and take to the floor: one style, black on white, each with a code that leads back here. */
-export function Papers({ jobId, rooms, paper, hasCourse }: Props) {
+export function Papers({ jobId, rooms, paper, shown, onPlan }: Props) {
   const [roomId, setRoomId] = useState(rooms[0]?.id ?? '');
   const room = rooms.find(({ id }) => id === roomId) ?? rooms[0];
   return (
@@ -62,15 +64,23 @@ export function Papers({ jobId, rooms, paper, hasCourse }: Props) {
       ) : null}
       <Words bold>The whole job</Words>
       <ButtonRow>
-        {OF_JOB.map(({ paper: kind, label, page, needsCourse }) => (
-          <Button
-            key={kind}
-            label={label}
-            off={needsCourse && !hasCourse ? 'Open Days once: it is made of the plan that is worked out there.' : null}
-            onPress={() => paper.make({ paper: kind, address: `/jobs/${jobId}${page}` }, label)}
-          />
-        ))}
+        {OF_JOB.filter(({ needsCourse }) => shown.course !== null || !needsCourse).map(
+          ({ paper: kind, label, page }) => (
+            <Button
+              key={kind}
+              label={label}
+              onPress={() => paper.make({ paper: kind, address: `/jobs/${jobId}${page}` }, label)}
+            />
+          ),
+        )}
       </ButtonRow>
+      {shown.course === null ? (
+        <PlanFirst
+          what="The day sheet and the shopping list are made of days and price."
+          shown={shown}
+          onAsk={onPlan}
+        />
+      ) : null}
       {paper.making ? (
         <Words role="status" figure>{`Being made, ${Math.round(paper.making.share * 100)} % …`}</Words>
       ) : null}

@@ -1,4 +1,5 @@
 import '@maquette/words/report';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '../../theme/theme.tsx';
 import { counted } from '../../ui/counted.ts';
@@ -17,12 +18,14 @@ import { useRecord } from './use-record.ts';
 
 /** What convinces later: what is seen before it is covered, the report, seals, approvals, the hand-over, and paper for the floor. */
 export function RecordScreen({ jobId }: { jobId: string }) {
-  const shown = useCourse(jobId, false);
+  // Days and price take long: they are worked out once somebody asks for what is made of them.
+  const [planned, setPlanned] = useState(false);
+  const shown = useCourse(jobId, planned);
   const record = useRecord(jobId, shown);
   const { facts, holds, looking, failed, paper } = record;
   const { job, rooms } = shown;
   return (
-    <JobFrame jobId={jobId} page="record" shown={shown}>
+    <JobFrame jobId={jobId} page="record" shown={shown} tellsItself>
       {job ? (
         <View style={styles.parts}>
           {holds ? (
@@ -41,7 +44,13 @@ export function RecordScreen({ jobId }: { jobId: string }) {
               <Seals jobId={jobId} name={job.name} seals={facts.seals} contacts={facts.contacts} rooms={rooms} />
             </Fold>
             <Fold title="What the client decides" memory={`${jobId}/client`}>
-              <ClientPart shown={shown} jobId={jobId} approvals={facts.approvals} paper={paper} />
+              <ClientPart
+                shown={shown}
+                jobId={jobId}
+                approvals={facts.approvals}
+                paper={paper}
+                onPlan={() => setPlanned(true)}
+              />
             </Fold>
             <Fold
               title="Hand over"
@@ -51,7 +60,7 @@ export function RecordScreen({ jobId }: { jobId: string }) {
               <HandOverPart jobId={jobId} facts={facts} holds={holds ?? []} paper={paper} />
             </Fold>
             <Fold title="Paper for the floor" memory={`${jobId}/papers`}>
-              <Papers jobId={jobId} rooms={rooms} paper={paper} hasCourse={shown.course !== null} />
+              <Papers jobId={jobId} rooms={rooms} paper={paper} shown={shown} onPlan={() => setPlanned(true)} />
             </Fold>
             <Fold
               title="Who is told"
