@@ -1,4 +1,4 @@
-import DxfParser, { type IEntity } from 'dxf-parser';
+import Parser, { type IEntity } from 'dxf-parser';
 import { listed, say, type Said } from '../said/index.ts';
 import { NOTHING_DRAWN, openRing, type DrawnPoint, type DrawnUnit, type OutlinesOfFile } from './outline-drawn.ts';
 import { EVERY_ENTITY_READ, flatten, type Flattened } from './outline-entities.ts';
@@ -50,7 +50,7 @@ interface Parsed {
 
 function parse(groups: string): Parsed | null {
   try {
-    return new DxfParser().parseSync(groups);
+    return new Parser().parseSync(groups);
   } catch {
     return null;
   }

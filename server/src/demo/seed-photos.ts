@@ -19,7 +19,7 @@ export interface DemoPhoto {
 /** Of each test that was read its display as it stood last, and the place it stands in. */
 export async function demoPhotos(seededAt: string): Promise<DemoPhoto[]> {
   const photos: DemoPhoto[] = [];
-  for (const slug of PHOTOGRAPHED)
+  for (const [room, slug] of PHOTOGRAPHED.entries())
     for (const [n, test] of (DAMP_STORIES[slug]?.tests ?? []).entries()) {
       const last = test.readings.at(-1);
       if (!last || test.method === 'survey') continue;
@@ -27,7 +27,7 @@ export async function demoPhotos(seededAt: string): Promise<DemoPhoto[]> {
       const testId = `demo-${slug}-test-${n + 1}`;
       const scenes: Scene[] = [
         { shows: 'display', figure: value.toFixed(1) },
-        { shows: 'place', seed: n },
+        { shows: 'place', seed: n + 3 * room },
       ];
       for (const [k, scene] of scenes.entries())
         photos.push({

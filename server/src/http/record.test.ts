@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
+import { createHash, generateKeyPairSync } from 'node:crypto';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -7,8 +7,9 @@ import { strFromU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import request from 'supertest';
 import { BLANK_JOB } from '@maquette/core/job';
-import { readChain } from '@maquette/core/seal';
+import { chained, chainText, readChain, type BundleEntry } from '@maquette/core/seal';
 import { seeded } from '@maquette/core/units';
+import { sealedBundle } from '../seal/bundle.ts';
 import { checkBundle } from '../seal/page/check-bundle.ts';
 import { shownJobFile } from '../seal/bundle-parts.ts';
 import { chainOn, keptChain } from '../seal/kept-chain.ts';
@@ -250,6 +251,25 @@ test('a bundle that was altered is not taken in, and its file is named', async (
   const { 'facts.chain': _gone, ...without } = files;
   expect((await refused(without)).errors[0]).toMatchObject({ field: 'facts.chain' });
   await api.post('/api/job-files').send(zip.subarray(0, 400)).expect(422);
+
+  // Sealed anew with a key of one’s own, nothing of it odd: a chain made up beside the job, and a job that is none.
+  const resealed = (path: string, content: string) =>
+    sealedBundle(
+      Object.entries({ ...files, [path]: new TextEncoder().encode(content) })
+        .filter(([name]) => name !== 'MANIFEST.sha256' && !name.startsWith('SEAL'))
+        .map(([name, held]) => ({ path: name, content: held })),
+      generateKeyPairSync('ed25519'),
+    ).entries;
+  const unzipped = (entries: BundleEntry[]) => Object.fromEntries(entries.map(({ path, content }) => [path, content]));
+  const told = (readChain(strFromU8(files['facts.chain']!)) as { fact: string }[]).map(({ fact }) =>
+    fact.replace('"rodMm":1340.5', '"rodMm":1339.5'),
+  );
+  const other = await refused(unzipped(resealed('facts.chain', chainText(chained(told)))));
+  expect(other.errors[0]).toMatchObject({ field: 'facts.chain', message: expect.stringContaining('readings read-1') });
+  expect((await refused(unzipped(resealed('job.json', '{"facts":')))).errors[0]).toMatchObject({ field: 'job.json' });
+  expect((await refused(unzipped(resealed('job.json', '{"facts":[{}]}')))).errors[0]).toMatchObject({
+    field: 'job.json',
+  });
 });
 
 test('the page that checks finds a bundle as it was, and shows every byte that was changed', async () => {

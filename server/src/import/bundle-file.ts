@@ -3,8 +3,9 @@ import { join } from 'node:path';
 import Papa from 'papaparse';
 import { bundleFaults, readChain, type BundleEntry } from '@maquette/core/seal';
 import type { SaidProblem } from '@maquette/facts';
+import type { JobFile } from '@maquette/facts/job-file';
 import { NoBundle, zipEntries } from '../seal/page/zip-entries.ts';
-import type { KeptLine } from '../seal/chain-of-job.ts';
+import { notInChain, type KeptLine } from '../seal/chain-of-job.ts';
 import { SENT } from './read-file.ts';
 
 /** A bundle that was sent in place of a job file: the chain it brings, or what is wrong with it. */
@@ -29,6 +30,15 @@ function picturesBy(csv: string): Map<string, string> {
 function keptLine({ digest, fact }: { digest: string; fact: string }): KeptLine {
   const { kind, id, version = 0, private: hidden } = JSON.parse(fact) as Record<string, string> & { version?: number };
   return { kind: String(kind), factId: String(id), version, isHidden: hidden !== undefined, salt: null, digest, fact };
+}
+
+/** The first fact of a job file that its chain lacks; what is no such file is told before anything of it is taken. */
+function missedBy(chain: readonly KeptLine[], job: string): { kind: string; id: string } | 'no-file' | null {
+  try {
+    return notInChain(chain, JSON.parse(job) as JobFile);
+  } catch {
+    return 'no-file';
+  }
 }
 
 /**
@@ -64,11 +74,15 @@ export function unpackBundle(folder: string): Unpacked {
   if (job === '') return refused('job.json', 'is missing: this is no record of a job');
   const chain = readChain(text('facts.chain'));
   if ('fault' in chain) return refused('facts.chain', `is no chain from line ${chain.line} on`);
+  const kept = chain.map(keptLine);
+  const missed = missedBy(kept, job);
+  if (missed === 'no-file') return refused('job.json', 'is no file of a job');
+  if (missed) return refused('facts.chain', `does not hold ${missed.kind} ${missed.id} as job.json has it`);
   const pictures = [...picturesBy(text('evidence.csv'))].flatMap(([photoId, sha256]) => {
     const content = entries.find((entry) => entry.path === `photographs/${sha256}.jpg`)?.content;
     return content ? [{ photoId, jpegBase64: Buffer.from(content).toString('base64') }] : [];
   });
   // The last member of the file: what stands before it is taken as it is.
   writeFileSync(path, job.replace(/\}\s*$/, `,"pictures":${JSON.stringify(pictures)}}`));
-  return { is: 'bundle', chain: chain.map(keptLine) };
+  return { is: 'bundle', chain: kept };
 }

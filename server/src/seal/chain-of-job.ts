@@ -67,6 +67,36 @@ function linesOf({ fact: { kind, id, roomId }, version }: Received): Coming[] {
   return [{ ...of, isHidden: false, text: () => shown }, hidden];
 }
 
+/** Text of a version as every chain shows it; null where it is shown by its digest alone. */
+function shownText({ fact: { kind, id, roomId }, version }: Received): string | null {
+  return isPrivate(kind, version.body) ? null : textOf(kind, id, roomId, version, shownBody(version.body));
+}
+
+/**
+ * The first fact of a job’s file that a chain does not hold as the file has it, or null: whoever makes up a chain to a job has to
+ * make up both. What is private in a body is left out of both.
+ */
+export function notInChain(
+  chain: readonly KeptLine[],
+  file: Pick<JobFile, 'facts'>,
+): { kind: string; id: string } | null {
+  const held = new Map(chain.flatMap((line) => (line.isHidden ? [] : [[nameOf(line), line.fact]])));
+  for (const received of inOrder(file)) {
+    const { fact, version } = received;
+    const text = shownText(received);
+    const there = held.get(nameOf({ kind: fact.kind, factId: fact.id, version: version.version, isHidden: false }));
+    if (text !== null && (there === undefined || withoutPrivate(there) !== text))
+      return { kind: fact.kind, id: fact.id };
+  }
+  return null;
+}
+
+/** A line without what is private in its body: one that had nothing private to say was chained whole. */
+function withoutPrivate(fact: string): string {
+  const line = JSON.parse(fact) as { body?: object };
+  return canonicalJson({ ...line, body: shownBody({ ...line.body }) });
+}
+
 const nameOf = ({ kind, factId, version, isHidden }: Pick<KeptLine, 'kind' | 'factId' | 'version' | 'isHidden'>) =>
   `${kind}/${factId}/${version}/${isHidden}`;
 

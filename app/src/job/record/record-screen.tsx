@@ -1,6 +1,7 @@
 import '@maquette/words/report';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { prefetchPhotoStrip } from '../../photos/photo-strip.tsx';
 import { SPACE } from '../../theme/theme.tsx';
 import { counted } from '../../ui/counted.ts';
 import { Fold } from '../../ui/fold.tsx';
@@ -22,6 +23,7 @@ export function RecordScreen({ jobId }: { jobId: string }) {
   const [planned, setPlanned] = useState(false);
   const shown = useCourse(jobId, planned);
   const record = useRecord(jobId, shown);
+  useEffect(prefetchPhotoStrip, []);
   const { facts, holds, looking, failed, paper } = record;
   const { job, rooms } = shown;
   return (

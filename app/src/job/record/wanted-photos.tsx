@@ -22,7 +22,7 @@ export function WantedPhotos({ roomId, photos }: { roomId: string; photos: reado
           <PhotoStrip
             shown={room}
             about={{ about, aboutId, at: null }}
-            label={held === 0 ? 'Photograph it' : 'Another photograph'}
+            label="Photograph it"
             hint={say(what)}
           />
         </View>

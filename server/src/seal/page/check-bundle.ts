@@ -1,4 +1,12 @@
-import { bundleFaults, MANIFEST, readChain, sealOf, type BundleEntry, type BundleFault } from '@maquette/core/seal';
+import {
+  bundleFaults,
+  MANIFEST,
+  readChain,
+  SEAL_FILES,
+  sealOf,
+  type BundleEntry,
+  type BundleFault,
+} from '@maquette/core/seal';
 import { packed } from '../packed.ts';
 import { zipEntries } from './zip-entries.ts';
 
@@ -72,7 +80,8 @@ export async function checkBundle(zip: Uint8Array, seal: string): Promise<Checke
     isRepacked: faults.length === 0 && !isSame(packed(entries), zip),
     seal: manifest ? sealOf(manifest) : '',
     chain: 'fault' in chain ? null : (chain.at(-1)?.digest ?? null),
-    files: entries.length,
+    // Those its manifest names, as verify.sh counts them.
+    files: entries.filter(({ path }) => path !== MANIFEST && !SEAL_FILES.includes(path)).length,
     facts: 'fault' in chain ? 0 : chain.length,
   };
 }
