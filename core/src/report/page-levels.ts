@@ -1,4 +1,5 @@
 import { ruleWords } from '../coverings/index.ts';
+import type { Certificate } from '../levelling/index.ts';
 import type { Block, PaperPage } from '../paper/index.ts';
 import { decimals, gap, say, type Sayable } from '../said/index.ts';
 import { levelFigure, mostOf } from './level-figure.ts';
@@ -29,6 +30,26 @@ function rulesTable({ picture, before }: ReportRoom): Block {
       placements[0]?.place ?? '',
     ]),
   };
+}
+
+/** What stands behind “inside”: along how many lines it was looked, and what was the worst of any. */
+function certificateWords({
+  rule,
+  directions,
+  cellMm,
+  worstGapMm,
+  worstCrownMm,
+  between,
+  holds,
+}: Certificate): Sayable {
+  return say(holds ? 'report.certificateHolds' : 'report.certificateFails', {
+    rule: ruleWords(rule),
+    directions,
+    cellMm: gap(cellMm),
+    worstMm: gap(worstGapMm),
+    crownMm: gap(worstCrownMm),
+    betweenMm: gap(Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm)),
+  });
 }
 
 function evidenceOf({ picture }: ReportRoom): Sayable {
@@ -78,6 +99,7 @@ function roomBlocks(room: ReportRoom): Block[] {
       : []),
     { is: 'figures', figures: worst.map((one) => section(say('report.sectionNow', { factor }), one)) },
     rulesTable(room),
+    ...room.certificates.map((one): Block => ({ is: 'text', text: certificateWords(one) })),
     ...picture.achieved
       .filter(({ rmsOffMm }) => rmsOffMm !== null)
       .map(({ rmsOffMm, reread, worst }): Block => ({

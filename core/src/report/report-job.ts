@@ -4,6 +4,7 @@ import { pictureOf, type RoomPicture } from '../assess/picture.ts';
 import type { RoomSet } from '../assess/room-set.ts';
 import type { Quotation, PackCount } from '../bill/facts.ts';
 import type { OwnFigure } from '../figures/index.ts';
+import { certify, type Certificate } from '../levelling/index.ts';
 import type { Approval, Contact, CoverUp, HandOver, Seal } from '../record/index.ts';
 import type { KeptPlan } from '../schedule/facts.ts';
 
@@ -14,6 +15,8 @@ export interface ReportRoom {
   picture: RoomPicture;
   /** Null where nothing was levelled, or nothing was read before. */
   before: RoomPicture | null;
+  /** Of a floor inside its rules each rule held against it anew, in every direction that counts; empty where one is not kept. */
+  certificates: readonly Certificate[];
 }
 
 /** A fact that was corrected or removed: what stood, what stands, when and by whom. */
@@ -78,15 +81,23 @@ function beforeLevelling(set: RoomSet): RoomSet | null {
   return { ...set, works: [], readings, edgeWalks: early(set.edgeWalks), scans: early(set.scans) };
 }
 
+/** Before a report says that a floor lies inside its rules it looks along more lines than a judgement does. */
+function certificatesOf({ room }: RoomSet, { flat }: RoomAssessment, { map, rules }: RoomPicture): Certificate[] {
+  if (!flat || !map || rules.some(({ overMm }) => overMm > 0)) return [];
+  return rules.map(({ rule }) => certify(flat.judged, flat.surfaceMm, rule, room.contactsOnly));
+}
+
 /** A room judged for a report: the same facts at the same time are judged the same. */
 export function reportRoom(set: RoomSet, atUtc: string): ReportRoom {
   // Before a verdict passes a floor it is tried on floors that fit its readings.
   const assessment = assessRoom(set, atUtc, { runner: roomRunner(), chance: true });
   const then = beforeLevelling(set);
+  const picture = pictureOf(assessment, set.room, set.works);
   return {
     set,
     assessment,
-    picture: pictureOf(assessment, set.room, set.works),
+    picture,
+    certificates: certificatesOf(set, assessment, picture),
     before: then && pictureOf(assessRoom(then, atUtc, { parts: ['flat'] }), set.room),
   };
 }

@@ -8,6 +8,7 @@ import type { Sayable } from '../said/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 import { claimRows, clientPage, EDITION, handOverPaper, reportOf } from './index.ts';
 import { inventedReport, lowRoom, REPORT_AT } from './invented-report.ts';
+import { samePlace } from './same-place.ts';
 
 const said = (units: UnitSystem) => (what: Sayable) => inWords(what, units, 'Europe/London');
 
@@ -113,10 +114,31 @@ test('a levelled floor is shown before and after in one scale; before is judged 
   const room = inventedReport([{ ...set, works: [work], readings: [...set.readings, ...flat] }]).rooms[0]!;
   expect(room.before!.rules[0]!.worstMm).toBeGreaterThan(4);
   expect(room.picture.rules[0]!.worstMm).toBeLessThan(0.5);
+  // The very place of the worst edge is laid over again: the same line, the floor of now.
+  const { then, now } = samePlace(room)!;
+  expect(now.shown.placement).toEqual(then.shown.placement);
+  expect(then.rule.overMm).toBeGreaterThan(0);
+  expect(now.rule.overMm + now.rule.rule.gapMm).toBeLessThan(0.5);
+  expect(samePlace(REPORT.rooms[0]!)).toBeNull();
   const text = textOf(reportOf(inventedReport([room.set])), said('metric'));
   expect(text).toMatch(/Compound/);
   expect(text).toContain('L 2207');
   expect(inventedReport([set]).rooms[0]!.before).toBeNull();
+});
+
+test('a floor inside its rules carries what certifies it, no milder than the judgement; one that is not carries none', () => {
+  const [parlour, hall] = REPORT.rooms;
+  expect(parlour!.certificates).toEqual([]);
+  expect(hall!.certificates).toHaveLength(hall!.picture.rules.length);
+  for (const [k, one] of hall!.certificates.entries()) {
+    expect(one.directions).toBeGreaterThan(16);
+    expect(Math.max(one.worstGapMm, one.worstCrownMm)).toBeGreaterThanOrEqual(hall!.picture.rules[k]!.worstMm - 1e-9);
+    expect(one.holds).toBe(true);
+  }
+  const shown = textOf(reportOf(REPORT), said('metric'));
+  expect(shown.match(/Certificate: .* in 36 directions .* It holds\./g)).toHaveLength(
+    REPORT.rooms.flatMap(({ certificates }) => certificates).length,
+  );
 });
 
 test('a clause that no reading shows is told as not shown, never as kept, and a floor read in part shows nothing', () => {

@@ -34,7 +34,7 @@ export function shownJobFile({ facts }: Pick<JobFile, 'facts'>): string {
 
 /** Levels of the rooms as a drawing; before levelling where that is asked for and known. */
 function sheetsOf(rooms: readonly ReportRoom[], isBefore: boolean): LevelSheet[] {
-  return rooms.map(({ set, assessment, picture, before }) => ({
+  return rooms.map(({ set, assessment, picture, before, certificates }) => ({
     title: set.room.name,
     plan: assessment.plan,
     map: (isBefore ? (before ?? picture) : picture).map,
@@ -42,7 +42,7 @@ function sheetsOf(rooms: readonly ReportRoom[], isBefore: boolean): LevelSheet[]
     grinding: [],
     bays: [],
     chalk: [],
-    certificates: [],
+    certificates: isBefore ? [] : certificates,
   }));
 }
 

@@ -72,6 +72,10 @@ export const report = {
     'The floor in section under an edge of {edge}, {place}: the largest gap is {worst}, {allowed} is allowed. Heights are drawn {factor} times larger.',
   'report.achieved':
     '{count, plural, one {One station was} other {# stations were}} read again after levelling: they lie {rms} from the prediction in the mean, {most} at most.',
+  'report.certificateHolds':
+    'Certificate: {rule}, looked at in {directions} directions over squares of {cellMm}. The largest gap is {worstMm}, the most it rocks {crownMm}; between those lines {betweenMm} at most. It holds.',
+  'report.certificateFails':
+    'Certificate: {rule}, looked at in {directions} directions over squares of {cellMm}. The largest gap is {worstMm}, the most it rocks {crownMm}; between those lines {betweenMm}. It does not hold: read the floor there again before anything is laid.',
   'report.over': '{by} over',
   'report.inside': '{by} inside',
   'report.notLevelled': 'not levelled',
