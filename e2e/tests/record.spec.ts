@@ -175,3 +175,27 @@ test('paper for the floor is one page to print, with a code that leads back', ON
   await expect(page.getByRole('button', { name: 'Day sheet' })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Work out days and price' })).toBeVisible();
 });
+
+test(
+  'a room whose card was removed is named, and keeps nothing of the job from being worked out',
+  ONCE,
+  async ({ page }) => {
+    const book = (await (await fetch(`${running.url}/api/book`)).json()) as { rooms: Record<string, unknown>[] };
+    const room = book.rooms.find(({ id }) => id === 'demo-stack-room')!;
+    const { id, version, writeId: _w, updatedAt: _u, deletedAt: _d, order: _o, made: _m, first: _f, ...body } = room;
+    const put = (cardId: unknown, baseVersion: number) =>
+      fetch(`${running.url}/api/rooms/${String(id)}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ...body, cardId, baseVersion, writeId: `gone-${baseVersion}`, deleted: false }),
+      });
+    expect((await put('card-that-is-gone', Number(version))).status).toBe(200);
+    await openRecord(page);
+    await expect(page.getByText(/^Stack room: the card of the covering was removed/)).toBeVisible();
+    await accessible(page);
+    await press(page, /^Report/);
+    const report = (await bytesOf(await saved(page, /^Make a lighter one here/))).toString('utf8');
+    expect(report).toContain('Nothing is said of Stack room');
+    expect((await put(room['cardId'], Number(version) + 1)).status).toBe(200);
+  },
+);

@@ -1,3 +1,4 @@
+import { isShipped } from '@maquette/core/coverings';
 import type { JobFacts } from '@maquette/core/planning';
 import type { Approval, Contact, CoverUp, HandOver, Seal } from '@maquette/core/record';
 import { inOrder } from './in-order.ts';
@@ -53,6 +54,10 @@ export function jobFactsOf(book: BookFacts, jobId: string, zone: string): JobFac
     // Each list holds the facts of its kind: they passed their class when they were entered.
   } as object as JobFacts;
 }
+
+/** Rooms whose covering has no card any more: nothing can be judged in them until another is chosen. */
+export const withoutCard = <R extends { cardId: string }>(rooms: readonly R[], cards: readonly { id: string }[]): R[] =>
+  rooms.filter(({ cardId }) => !isShipped(cardId) && !cards.some(({ id }) => id === cardId));
 
 /** What a job’s record adds to its rooms: what was covered up, sealed, approved and handed over, and who is told. */
 export interface RecordFacts {

@@ -1,6 +1,7 @@
 import type { RoomSet } from '@maquette/core';
 import { findCard } from '@maquette/core/coverings';
 import type { FiledFact, JobFile } from './job-file.ts';
+import { withoutCard } from './job-facts.ts';
 import { joinedRooms } from './joined-rooms.ts';
 import { BOOK_FACT_KINDS, listsOf, ROOM_FACT_KINDS, type FactKind, type RoomLists } from './kinds.ts';
 import type { BookFacts, RoomFactsOf } from './fact-lists.ts';
@@ -17,6 +18,8 @@ export interface ReadJob {
   jobId: string;
   book: BookFacts;
   rooms: SetOfRoom[];
+  /** Names of the rooms that have no card to be judged by. */
+  unjudged: string[];
 }
 
 /** A fact as it stands: its body, and what storing added. */
@@ -39,7 +42,7 @@ const asStored = ({
 });
 
 /**
- * Rooms of a job file as they are judged, in their order: what was removed is left out, and a room whose card is gone as well.
+ * Rooms of a job file as they are judged, in their order: what was removed is left out; a room whose card is gone is named.
  *
  * @throws TypeError where the file holds no job
  */
@@ -61,6 +64,7 @@ export function readJob({ facts }: Pick<JobFile, 'facts'>): ReadJob {
   return {
     jobId: job.id,
     book,
+    unjudged: withoutCard(rooms, book.cards).map(({ name }) => name),
     rooms: rooms.flatMap((room): SetOfRoom[] => {
       const card = findCard(cards, room.cardId);
       if (!card) return [];

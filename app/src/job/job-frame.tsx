@@ -39,6 +39,7 @@ export function JobFrame({ jobId, page, shown, above, tellsItself = false, child
           {wide ? <JobCourseRow jobId={jobId} page={page} shown={shown} wide /> : null}
           <ScrollView role="main" style={styles.grow} contentContainerStyle={styles.list}>
             {above}
+            <Unjudged rooms={shown.unjudged} />
             {course || tellsItself ? null : <Working shown={shown} />}
             {course || shown.rooms.length > 0 ? children : <NoRooms jobId={jobId} />}
           </ScrollView>
@@ -48,6 +49,22 @@ export function JobFrame({ jobId, page, shown, above, tellsItself = false, child
         {wide ? null : <JobCourseRow jobId={jobId} page={page} shown={shown} />}
       </View>
     </ShownIn>
+  );
+}
+
+/** Rooms that are left out of all that follows, and where that is mended. */
+function Unjudged({ rooms }: { rooms: CourseShown['unjudged'] }) {
+  const router = useRouter();
+  const [first] = rooms;
+  if (!first) return null;
+  const names = rooms.map(({ name }) => name).join(', ');
+  return (
+    <View style={styles.note} role="alert">
+      <Words>{`${names}: the card of the covering was removed. Nothing here counts ${rooms.length === 1 ? 'this room' : 'these rooms'} until another covering is chosen.`}</Words>
+      <ButtonRow>
+        <Button label={`Choose one for ${first.name}`} onPress={() => router.push(`/rooms/${first.id}/room`)} />
+      </ButtonRow>
+    </View>
   );
 }
 

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { RoomSet } from '@maquette/core';
 import type { CoveringCard } from '@maquette/core/coverings';
 import type { JobCourse, WhatIf } from '@maquette/core/planning';
-import { jobFactsOf, jobWrites } from '@maquette/facts/job-facts';
+import { jobFactsOf, jobWrites, withoutCard } from '@maquette/facts/job-facts';
 import { deviceZone } from '@maquette/words';
 import { nowUtc } from '../data/ids.ts';
 import { useBook, type ShownBook } from '../data/use-facts.ts';
@@ -18,6 +18,8 @@ export interface CourseShown {
   book: ShownBook;
   job: ShownBook['jobs'][number] | null;
   rooms: ShownBook['rooms'];
+  /** Rooms whose covering has no card any more: nothing is worked out for them. */
+  unjudged: ShownBook['rooms'];
   course: JobCourse | null;
   /** It is of the facts as they are now; else of those before. */
   isNow: boolean;
@@ -66,7 +68,9 @@ export function useCourse(jobId: string, wanted = true): CourseShown {
   const of = `${round} ${quarter} ${writes}`;
   const [held, setHeld] = useState<Held>({ of: '', course: keptCourses.held(jobId, writes), failed: null });
   const [share, setShare] = useState(0);
-  const isWhole = !book.loading && own.rooms.length > 0 && questions.length === own.rooms.length;
+  const unjudged = useMemo(() => withoutCard(own.rooms, book.cards), [own.rooms, book.cards]);
+  const judgedCount = own.rooms.length - unjudged.length;
+  const isWhole = !book.loading && judgedCount > 0 && questions.length === judgedCount;
   const isWanted = wanted && isWhole && held.of !== of;
   const ask = (): CourseAsk | null =>
     isWhole
@@ -108,6 +112,7 @@ export function useCourse(jobId: string, wanted = true): CourseShown {
     book,
     job: book.jobs.find(({ id }) => id === jobId) ?? null,
     rooms: own.rooms,
+    unjudged,
     // Where nothing is to be worked out, what is shown is of the facts as they are, or nothing is.
     course: wanted ? held.course : keptCourses.held(jobId, writes),
     isNow: !wanted || held.of === of,

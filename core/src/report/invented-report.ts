@@ -16,6 +16,7 @@ export const inventedReport = (sets: readonly RoomSet[], part: Partial<ReportJob
   atUtc: REPORT_AT,
   edition: '0.1.0',
   rooms: sets.map((set) => reportRoom(set, REPORT_AT)),
+  unjudged: [],
   figures: [],
   keptPlans: [],
   quotations: [],

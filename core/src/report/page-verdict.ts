@@ -26,7 +26,7 @@ export function decidingOf({ criteria, verdict }: ReportRoom['assessment']): Cri
 export const pageOf = ({ part }: Pick<Criterion, 'part'>, roomId: string): string =>
   `${PAGE_OF[part] ?? 'left'}/${roomId}`;
 
-function answerOf(rooms: readonly ReportRoom[]): Sayable {
+function answerOf({ rooms, unjudged }: Pick<ReportJob, 'rooms' | 'unjudged'>): Sayable {
   const named = (verdict: Verdict) => rooms.filter((one) => one.assessment.verdict === verdict);
   const free = named('lay').length;
   const worst = VERDICTS.find((word) => named(word).length > 0) ?? 'measure';
@@ -35,10 +35,11 @@ function answerOf(rooms: readonly ReportRoom[]): Sayable {
     ', ',
   );
   // Of no room nothing may be said: least of all that it may be laid.
-  if (free > 0 && free === rooms.length) return say('report.allMayBeLaid', { count: rooms.length });
+  const all = rooms.length + unjudged.length;
+  if (free > 0 && free === all) return say('report.allMayBeLaid', { count: all });
   const count = named(worst).length;
   return say('report.twoSentences', {
-    one: say('report.someMayBeLaid', { free, count: rooms.length }),
+    one: say('report.someMayBeLaid', { free, count: all }),
     two: worst === 'lay' ? '' : openWords(worst, names, count),
   });
 }
@@ -131,7 +132,7 @@ export function verdictPage(job: ReportJob): PaperPage {
     title: say('report.mayItBeLaid'),
     under: '',
     blocks: [
-      { is: 'lead', text: answerOf(job.rooms) },
+      { is: 'lead', text: answerOf(job) },
       {
         is: 'verdicts',
         rows: job.rooms.map(({ set, assessment }) => {
@@ -148,6 +149,14 @@ export function verdictPage(job: ReportJob): PaperPage {
           };
         }),
       },
+      ...(job.unjudged.length > 0
+        ? [
+            {
+              is: 'text' as const,
+              text: say('report.unjudged', { names: listed(job.unjudged, ', '), count: job.unjudged.length }),
+            },
+          ]
+        : []),
       ...worstEdge(job.rooms),
       ...(wait.length > 0
         ? [

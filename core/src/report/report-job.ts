@@ -53,6 +53,8 @@ export interface ReportJob {
   /** Version of the product that makes it. */
   edition: string;
   rooms: readonly ReportRoom[];
+  /** Names of rooms whose covering has no card any more: no rule says what their floor has to keep. */
+  unjudged: readonly string[];
   figures: readonly OwnFigure[];
   keptPlans: readonly KeptPlan[];
   quotations: readonly Quotation[];

@@ -141,6 +141,16 @@ test('a floor inside its rules carries what certifies it, no milder than the jud
   );
 });
 
+test('a room without a card is named and counted: the others do not make all of them free', () => {
+  const whole = inventedReport([lowRoom('Hall', 0.4)]);
+  const lead = (report: typeof whole) => textOf({ pages: reportOf(report).pages.slice(0, 1) }, said('metric'));
+  const left = lead({ ...whole, unjudged: ['Kitchen'] });
+  expect(left).toMatch(/Nothing is said of Kitchen: the card of its covering was removed/);
+  expect(left).not.toMatch(/The room may be laid now|All 2 rooms/);
+  expect(left).toMatch(/of 2 rooms may be laid now|No room may be laid yet/);
+  expect(lead(whole)).not.toMatch(/Nothing is said of/);
+});
+
 test('a clause that no reading shows is told as not shown, never as kept, and a floor read in part shows nothing', () => {
   const [first] = claimRows(REPORT.rooms[1]!);
   expect(first!.shown).not.toBeNull();

@@ -71,7 +71,7 @@ export function reportJobOf(
   { atUtc, edition, zone, chain, pictures, tell = () => undefined }: ReportAsk,
 ): ReportJob & { zone: string } {
   const shown = file.facts.filter(({ kind, body }) => !isPrivate(kind, body));
-  const { jobId, book, rooms } = readJob({ facts: shown });
+  const { jobId, book, rooms, unjudged } = readJob({ facts: shown });
   const job = book.jobs.find(({ id }) => id === jobId)!;
   const facts = jobFactsOf(book, jobId, zone);
   const standing = shown.filter(({ deletedAt }) => deletedAt === null);
@@ -86,6 +86,7 @@ export function reportJobOf(
       tell(k / rooms.length);
       return reportRoom(set, atUtc);
     }),
+    unjudged,
     figures: facts.figures,
     keptPlans: facts.keptPlans,
     quotations: facts.quotations,

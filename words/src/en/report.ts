@@ -15,6 +15,8 @@ export const report = {
     '{count, plural, one {The room may be laid now.} other {All # rooms may be laid now.}} Every reading that decides is in this report.',
   'report.someMayBeLaid':
     '{free, plural, =0 {No room may be laid yet.} one {One of {count} rooms may be laid now.} other {# of {count} rooms may be laid now.}}',
+  'report.unjudged':
+    '{count, plural, one {Nothing is said of {names}: the card of its covering was removed.} other {Nothing is said of {names}: the cards of their coverings were removed.}} Another has to be chosen first.',
   'report.twoSentences': '{one} {two}',
   'report.stopsFirst':
     '{count, plural, one {In this room somebody has to decide before work goes on: {names}.} other {In these rooms somebody has to decide before work goes on: {names}.}}',

@@ -86,13 +86,14 @@ export function useRecord(jobId: string, shown: CourseShown): RecordShown {
 }
 
 /** What a paper is made of besides the rooms. */
-function factsFor({ book }: CourseShown, jobId: string, own: OwnFacts): RecordFacts {
+function factsFor({ book, unjudged }: CourseShown, jobId: string, own: OwnFacts): RecordFacts {
   const of = jobFactsOf(book, jobId, deviceZone());
   return {
     jobId,
     name: of.name,
     currency: book.jobs.find(({ id }) => id === jobId)?.currency ?? '',
     atUtc: nowUtc(),
+    unjudged: unjudged.map(({ name }) => name),
     figures: of.figures,
     keptPlans: of.keptPlans,
     quotations: of.quotations,

@@ -19,12 +19,7 @@ export function WantedPhotos({ roomId, photos }: { roomId: string; photos: reado
           <Words size="small" quiet figure>
             {held >= wanted ? `${held} held` : `${held} of ${wanted} held`}
           </Words>
-          <PhotoStrip
-            shown={room}
-            about={{ about, aboutId, at: null }}
-            label="Photograph it"
-            hint={say(what)}
-          />
+          <PhotoStrip shown={room} about={{ about, aboutId, at: null }} label="Photograph it" hint={say(what)} />
         </View>
       ))}
     </View>
