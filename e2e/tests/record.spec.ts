@@ -110,6 +110,8 @@ test(
     await page.getByRole('textbox', { name: 'Mail address or number' }).fill('client@example.invalid');
     await press(page, /^Add\./);
     await expect(page.getByText('A. Client, client: client@example.invalid')).toBeVisible();
+    // While something is still on its way that is the reason that is told.
+    await expect(page.getByRole('status').filter({ hasText: /^all sent$/ })).toBeVisible();
     await context.setOffline(true);
     await press(page, /^Seals/);
     await press(page, /^Seal the record as it stands/);

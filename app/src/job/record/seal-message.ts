@@ -1,4 +1,5 @@
 import type { Seal } from '@maquette/core/record';
+import { counted } from '../../ui/counted.ts';
 
 /** The one message that goes out when a record is sealed: what a stranger holds the bundle against later. */
 export const messageOf = (
@@ -8,7 +9,7 @@ export const messageOf = (
 ): string =>
   [
     `The record of ${job} was sealed: ${sealedAt}.`,
-    `It holds ${facts} facts and ${photographs} photographs.`,
+    `It holds ${counted(facts, 'fact')} and ${counted(photographs, 'photograph')}.`,
     '',
     `Seal (MANIFEST.sha256): ${sealSha256}`,
     `Last digest of the chain: ${chainSha256}`,

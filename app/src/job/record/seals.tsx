@@ -6,6 +6,7 @@ import type { Contact, Cover, Seal } from '@maquette/core/record';
 import { SPACE, usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { useTimes } from '../../ui/shown-in.tsx';
+import { counted } from '../../ui/counted.ts';
 import { Words } from '../../ui/text.tsx';
 import { ask } from '../../data/api.ts';
 import { saveBlob } from '../../data/save-text.ts';
@@ -93,7 +94,7 @@ function SealCard({
   return (
     <View style={[styles.card, { borderColor: palette.rule }]} testID="seal">
       <Words bold>{`${localTime(seal.sealedAt)}, ${room ? `${room}, ` : ''}${FOR[seal.sealedFor]}`}</Words>
-      <Words size="small" figure>{`${seal.facts} facts, ${seal.photographs} photographs`}</Words>
+      <Words size="small" figure>{`${counted(seal.facts, 'fact')}, ${counted(seal.photographs, 'photograph')}`}</Words>
       <Words size="small" figure style={styles.digest}>{`Seal ${seal.sealSha256}`}</Words>
       {isNewest ? <Code text={recordCode(jobId, seal.sealedAt, 'seal', seal.sealSha256)} /> : null}
       {problem ? <Words role="alert">{problem}</Words> : null}
