@@ -1,7 +1,10 @@
 import { createHash } from 'node:crypto';
 import { chainText, readChain } from '@maquette/core/seal';
+import { inventedJob } from '@maquette/facts/invented-jobs';
+import { today } from '@maquette/facts/invented-sets';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
-import { linesAfter, type KeptLine } from './chain-of-job.ts';
+import { shownJobFile } from './bundle-parts.ts';
+import { linesAfter, notInChain, type KeptLine } from './chain-of-job.ts';
 
 const AT = '2026-05-04T08:00:00.000Z';
 /** Salts as they come one after another. */
@@ -108,4 +111,34 @@ test('of figures those alone are private that say what something costs or how a 
     false,
     true,
   ]);
+});
+
+/** A copy that says something in every note and every cost, at whatever depth they stand. */
+function saying(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(saying);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([field, held]) => [
+      field,
+      field === 'note' ? 'under the pot' : field === 'costM2' || field === 'costEach' ? 987.65 : saying(held),
+    ]),
+  );
+}
+
+test('no note and no cost stands in a chain or in the job file beside it, however deep in a fact it was written', () => {
+  /** A pipe in a room’s floor carries a note within a list. */
+  const pipe = { kind: 'drain', found: 'seen', depthMm: null, points: [], note: '' };
+  for (let seed = 1; seed <= 30; seed++) {
+    const filed = today(inventedJob(seed)).map((one, order) => {
+      const { kind, body } = one as object as FiledFact;
+      const whole = kind === 'rooms' ? { ...body, services: [pipe] } : body;
+      return fact({ ...(one as object as FiledFact), order, body: saying(whole) as FiledFact['body'] });
+    });
+    expect(JSON.stringify(filed)).toMatch(/"services":\[\{[^}]*under the pot/);
+    const shown = chainText(chainOf(file(filed))) + shownJobFile(file(filed));
+    expect([seed, shown.match(/.{60}(under the pot|987\.65)/)?.[0]]).toEqual([seed, undefined]);
+    // What is left out of both is left out alike: the chain still holds every fact as the file has it.
+    const read = JSON.parse(shownJobFile(file(filed))) as JobFile;
+    expect([seed, notInChain(chainOf(file(filed)), read)]).toEqual([seed, null]);
+  }
 });
