@@ -114,11 +114,7 @@ async function paperOf(ask: PaperAsk, tell: (share: number) => void): Promise<Pa
       return chalkSheet(of, own.set, await wayOf(own, atUtc), planLaying(own.set, { pace: 'live' }));
     case 'cuts': {
       const assessment = assessRoom(own.set, atUtc, { runner: roomRunner(), parts: ['flat'] });
-      return cutSheet(
-        of,
-        own.set.room.name,
-        planLaying(own.set, { pace: 'live', soft: softSpots(assessment, own.set) }),
-      );
+      return cutSheet(of, own.set.room, planLaying(own.set, { pace: 'live', soft: softSpots(assessment, own.set) }));
     }
   }
 }

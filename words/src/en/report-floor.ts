@@ -31,7 +31,17 @@ export const reportFloor = {
   'report.fromWall': '{distance} from {wall}',
   'report.cutSheet': 'Rows and cuts: {room}',
   'report.notSetOut': 'This room is not set out: its card has no plank size, or nothing is left to lay on.',
-  'report.herringboneCuts': 'This floor is laid in herringbone: its staves and cuts are shown on Lay.',
+  'report.stavesBought':
+    '{left, plural, one {# stave} other {# staves}} of the left hand and {right} of the right; {cut, plural, =0 {none is} one {# is} other {# are}} cut.',
+  'report.tipsLine':
+    'Snap the middle of the floor along {wall} (dashed), and the line of the tips {besideMm} beside it, on the side of {wall}.',
+  'report.stavesOnPlan': 'Staves; the cut ones shaded, with their numbers',
+  'report.stavesAlt':
+    'Plan of {room} in herringbone: {count, plural, one {# stave} other {# staves}}, {cut} of them cut and numbered.',
+  'report.hand': 'Hand',
+  'report.leftHand': 'left',
+  'report.rightHand': 'right',
+  'report.alongMiddle': 'Along its middle',
   'report.planksAndWall': '{count, plural, one {# plank} other {# planks}}, from {wall}.',
   'report.row': 'Row',
   'report.wideLeft': 'Wide, left',

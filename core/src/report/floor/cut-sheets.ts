@@ -1,16 +1,18 @@
 import type { LayPlan } from '../../assess/lay-plan.ts';
 import type { UnderPlan } from '../../assess/under-plan.ts';
 import type { Block, Paper } from '../../paper/index.ts';
+import type { RoomFacts } from '../../room/index.ts';
 import { gap, say, type Sayable } from '../../said/index.ts';
+import { herringboneSheet } from './herringbone-sheet.ts';
 import { floorPaper, type FloorPaperOf } from './sheet-of.ts';
 
 const mm = (value: number): Sayable => say('said.asItIs', { what: gap(Math.round(value)) });
 
 /** The planks of a room row by row, and what is cut from which plank, in the order in which they are laid. */
-export function cutSheet(of: FloorPaperOf, roomName: string, plan: LayPlan | null): Paper {
-  const title = say('report.cutSheet', { room: roomName });
+export function cutSheet(of: FloorPaperOf, room: RoomFacts, plan: LayPlan | null): Paper {
+  const title = say('report.cutSheet', { room: room.name });
   if (!plan) return floorPaper(of, title, [{ is: 'text', text: say('report.notSetOut') }]);
-  if (plan.herringbone) return floorPaper(of, title, [{ is: 'text', text: say('report.herringboneCuts') }]);
+  if (plan.herringbone) return herringboneSheet(of, room, plan.herringbone, plan.startWall.name);
   const cut = plan.pieces.filter(({ kind, ripMm }) => kind !== 'whole' || ripMm !== null);
   return floorPaper(of, title, [
     { is: 'text', text: say('report.planksAndWall', { count: plan.planks, wall: plan.startWall.name }) },
