@@ -45,6 +45,7 @@ figure{margin:.75rem 0}
 .pair{display:grid;grid-template-columns:repeat(auto-fit,minmax(16rem,1fr));gap:1.5rem}
 figure strong{float:right;font-size:1.4rem}
 svg{display:block;width:100%;height:auto;max-height:24rem}
+.pair>figure:only-child>svg{max-height:38rem}
 .mark{width:3rem}
 .code svg{width:8rem}
 .line{height:2.6rem;border-bottom:1px solid #59636A}
