@@ -172,7 +172,7 @@ export const report = {
   'report.careVinyl': 'Wipe it damp. No rubber-backed mats: they stain. The maker decides.',
   'report.careFeet': 'Put felt under furniture, and lift it instead of pushing. Lay a mat where grit comes in.',
   'report.advises':
-    'This report advises; it certifies nothing. Local codes, licensed trades, the engineer and the maker decide what is theirs.',
+    'This report advises. Local codes, licensed trades, the engineer and the maker decide what is theirs.',
   'report.verify': 'How anybody checks this report',
   'report.chainOf':
     '{facts, plural, one {One fact stands} other {# facts stand}} behind this report. The last digest of their chain is {digest}.',
