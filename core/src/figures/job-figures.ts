@@ -65,8 +65,6 @@ export const JOB_FIGURES = {
   'fetch-early-days': figure(say('figures.fetchEarlyDays'), 14, 'days', 0, 365, say('figures.fetchEarlySource')),
   'return-days': figure(say('figures.returnDays'), 30, 'days', 0, 365, say('figures.supplierSays')),
   'valid-days': figure(say('figures.validDays'), 30, 'days', 1, 365),
-  'asked-again-money': figure(say('figures.askedAgainMoney'), 0, '', 0, 10_000),
-  'asked-again-days': figure(say('figures.askedAgainDays'), 0, 'days', 0, 60),
   'box-kg-m2': figure(say('figures.boxKgM2'), 9, 'kg/m²', 1, 40),
 } as const satisfies Record<string, FigureSpec>;
 

@@ -11,12 +11,6 @@ export interface ApprovalStanding {
   laterDays: number | null;
 }
 
-/** How much a price (cents) and a day (days) may go up without being asked again. */
-export interface ApprovalTolerance {
-  cents: number;
-  days: number;
-}
-
 const DAY_MS = 86_400_000;
 const dayNumber = (day: string) => Date.parse(`${day}T00:00:00Z`) / DAY_MS;
 
@@ -25,12 +19,13 @@ const dayNumber = (day: string) => Date.parse(`${day}T00:00:00Z`) / DAY_MS;
  * day that went up by more makes it one for an earlier plan. A refusal stands in the same way.
  *
  * @param answers - newest last
+ * @param tolerance - how much a price (cents) and a day (days) may go up without being asked again
  */
 export function approvalStanding(
   answers: readonly Approval[],
   about: string,
   now: { cents: number; promisedDay: string },
-  tolerance: ApprovalTolerance = { cents: 0, days: 0 },
+  tolerance: { cents: number; days: number } = { cents: 0, days: 0 },
 ): ApprovalStanding | null {
   const approval = answers.findLast((one) => one.about === about);
   if (!approval) return null;

@@ -1,7 +1,7 @@
 import { centsWords } from '../bill/index.ts';
 import type { Block, Paper } from '../paper/index.ts';
-import { jobFiguresOf, type AnyFigureOf } from '../figures/job-figures.ts';
-import { approvalStanding, type Approval, type ApprovalTolerance } from '../record/index.ts';
+import type { Approval } from '../record/index.ts';
+import { approvalStanding } from '../record/index.ts';
 import { dayOf, moment, say, type Sayable } from '../said/index.ts';
 import { careOf } from './page-left.ts';
 import { verdictPage } from './page-verdict.ts';
@@ -19,20 +19,13 @@ export interface Decision {
 /** What is not settled of a room, as it stands under a decision. */
 export const openIn = (room: string, title: Sayable): Sayable => say('report.inRoom', { room, what: title });
 
-/** How much a price and a day may go up before they are asked again: the job’s own figures, nothing where it has none. */
-export const toleranceOf = (figure: AnyFigureOf): ApprovalTolerance => ({
-  cents: Math.round(100 * figure('asked-again-money')),
-  days: figure('asked-again-days'),
-});
-
 /** How a decision stands, as a client reads it. */
 export function standingWords(
   answers: readonly Approval[],
   { about, cents, promisedDay }: Decision,
   currency: string,
-  tolerance: ApprovalTolerance,
 ): Sayable {
-  const standing = approvalStanding(answers, about, { cents, promisedDay }, tolerance);
+  const standing = approvalStanding(answers, about, { cents, promisedDay });
   if (!standing) return say('report.waitsForYou');
   const { approval, isStale, moreCents, laterDays } = standing;
   if (isStale)
@@ -52,12 +45,11 @@ const priceWords = ({ cents, promisedDay }: Decision, currency: string): Sayable
 /** What a client is shown: how the rooms stand, what is to be decided and what it costs. Nothing of costs, notes, keys, or other jobs. */
 export function clientPage(job: ReportJob, decisions: readonly Decision[]): Paper {
   const first = verdictPage(job);
-  const tolerance = toleranceOf(jobFiguresOf(job.figures));
   const blocks: Block[] = decisions.flatMap((one): Block[] => [
     { is: 'heading', text: one.what },
     { is: 'text', text: priceWords(one, job.currency) },
     ...(one.leaves.length > 0 ? [{ is: 'list' as const, items: one.leaves }] : []),
-    { is: 'text', text: standingWords(job.approvals, one, job.currency, tolerance) },
+    { is: 'text', text: standingWords(job.approvals, one, job.currency) },
   ]);
   return {
     title: say('report.clientTitle', { job: job.name }),

@@ -11,7 +11,7 @@ export {
   type ReportRoom,
   type SkewedClock,
 } from './report-job.ts';
-export { clientPage, type Decision, openIn, standingWords, toleranceOf } from './client-page.ts';
+export { clientPage, type Decision, openIn, standingWords } from './client-page.ts';
 export { handOverPaper, SIGNATURE_BOX } from './hand-over-page.ts';
 export { bagPhotoId, coverPhotoId, type HoldPoint, holdPointsOf, missingOf, type WantedPhoto } from './hold-points.ts';
 export {

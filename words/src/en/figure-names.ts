@@ -243,8 +243,6 @@ export const figureNames = {
   'figures.fetchEarlyDays': 'Fetched before it is needed by at most',
   'figures.returnDays': 'Sealed packs go back within',
   'figures.validDays': 'A quotation holds for',
-  'figures.askedAgainMoney': 'A price may go up before it is asked again by',
-  'figures.askedAgainDays': 'A day may move back before it is asked again by',
   'figures.boxKgM2': 'Planks weigh, where the card does not say',
   'figures.askThem': 'Usual; ask them, and put in what they say.',
   'figures.ownShare': 'A guess to begin with; your own jobs tell better.',

@@ -2,11 +2,9 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { only } from '@maquette/core/fields';
 import type { JobCourse } from '@maquette/core/planning';
-import { jobFiguresOf, type AnyFigureName } from '@maquette/core/figures/job';
-import { approvalStanding, type Approval, type ApprovalTolerance } from '@maquette/core/record';
-import { openIn, standingWords, toleranceOf, type Decision } from '@maquette/core/report';
+import { approvalStanding, type Approval } from '@maquette/core/record';
+import { openIn, standingWords, type Decision } from '@maquette/core/report';
 import { KINDS } from '@maquette/facts';
-import { useUnits } from '../../data/device-settings.ts';
 import { newId, nowUtc } from '../../data/ids.ts';
 import { sha256Of } from '../../data/sha256.ts';
 import { write } from '../../data/write.ts';
@@ -14,11 +12,9 @@ import { FactField } from '../../form/fact-field.tsx';
 import { useDraftForm } from '../../form/fact-form.ts';
 import { SPACE, usePalette } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
-import { Fold } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { dayWords } from '../day-words.ts';
-import { JobFigures } from '../job-figures.tsx';
 import { centsWords } from '@maquette/core/bill/money-words';
 import type { CourseShown } from '../use-course.ts';
 import { PartBox } from './part-box.tsx';
@@ -63,7 +59,6 @@ export function decisionsOf({ days, price, changes }: JobCourse): Decision[] {
 /** What waits for the client, with the client beside the installer: shown, approved or refused by name. */
 export function ClientPart({ shown, jobId, approvals, paper, onPlan }: Props) {
   const { course, job } = shown;
-  const units = useUnits()[0];
   if (!course)
     return (
       <PartBox>
@@ -71,7 +66,6 @@ export function ClientPart({ shown, jobId, approvals, paper, onPlan }: Props) {
       </PartBox>
     );
   const decisions = decisionsOf(course);
-  const tolerance = toleranceOf(jobFiguresOf(shown.book.figures.filter((one) => one.jobId === jobId)));
   return (
     <PartBox>
       <Words>
@@ -88,7 +82,6 @@ export function ClientPart({ shown, jobId, approvals, paper, onPlan }: Props) {
           currency={job?.currency ?? ''}
           today={course.days.today}
           isNow={shown.isNow}
-          tolerance={tolerance}
           paper={paper}
         />
       ))}
@@ -99,18 +92,12 @@ export function ClientPart({ shown, jobId, approvals, paper, onPlan }: Props) {
           onPress={() => paper.make({ paper: 'client', decisions }, `${job?.name ?? 'job'} client`)}
         />
       </ButtonRow>
-      <Fold title="When it is asked again">
-        <JobFigures jobId={jobId} units={units} names={SETTINGS} />
-      </Fold>
       {paper.making?.name.startsWith('client') ? (
         <Words role="status" figure>{`Being made, ${Math.round(paper.making.share * 100)} % …`}</Words>
       ) : null}
     </PartBox>
   );
 }
-
-/** How much may go up before an answer is asked for again. */
-const SETTINGS: readonly AnyFigureName[] = ['asked-again-money', 'asked-again-days'];
 
 const BY = only(KINDS.approvals.fields, 'by');
 
@@ -123,16 +110,15 @@ interface CardProps {
   today: string;
   /** Price and day are of the facts as they are. */
   isNow: boolean;
-  tolerance: ApprovalTolerance;
   paper: PaperMaker;
 }
 
-function DecisionCard({ jobId, decision, decisions, approvals, currency, today, isNow, tolerance, paper }: CardProps) {
+function DecisionCard({ jobId, decision, decisions, approvals, currency, today, isNow, paper }: CardProps) {
   const say = useSay();
   const palette = usePalette();
   const [problem, setProblem] = useState<string | null>(null);
   const { about, what, cents, promisedDay, leaves } = decision;
-  const standing = approvalStanding(approvals, about, decision, tolerance);
+  const standing = approvalStanding(approvals, about, decision);
   const form = useDraftForm(BY, { by: '' }, 'metric');
   // Nobody answers to a price or a day that has just gone.
   const off = isNow ? null : 'Price and day are worked out anew.';
@@ -180,9 +166,7 @@ function DecisionCard({ jobId, decision, decisions, approvals, currency, today, 
           {`Left open: ${say(one)}`}
         </Words>
       ))}
-      <Words bold={standing === null || standing.isStale}>
-        {say(standingWords(approvals, decision, currency, tolerance))}
-      </Words>
+      <Words bold={standing === null || standing.isStale}>{say(standingWords(approvals, decision, currency))}</Words>
       {standing === null || standing.isStale ? (
         <>
           <FactField form={form} name="by" label="Who decides" />
