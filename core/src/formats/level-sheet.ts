@@ -1,6 +1,6 @@
 import { decimals, say, type Said, type Sayable } from '../said/index.ts';
 import type { LevelMap } from '../flat/index.ts';
-import { worstAnywhereMm, type Bay, type Certificate, type ChalkPoint, type Patch } from '../levelling/index.ts';
+import type { Bay, Certificate, ChalkPoint, Patch } from '../levelling/index.ts';
 import type { Plan } from '../room/index.ts';
 
 /** What is drawn of a levelled room, ready for a file: plan mm, x to the right along the first wall, y into the room. */
@@ -20,8 +20,17 @@ export interface LevelSheet {
 export type Written = (said: Sayable) => string;
 
 /** The certificate in a file's own line: `rule 3 mm under 2000 mm, 36 directions on 50 mm, worst gap left 2.99 mm, … holds`. */
-export function certificateLine(certificate: Certificate): Said {
-  const { rule, directions, cellMm, worstGapMm, worstCrownMm, holds } = certificate;
+export function certificateLine({
+  rule,
+  directions,
+  cellMm,
+  worstGapMm,
+  worstCrownMm,
+  between,
+  holds,
+}: Certificate): Said {
+  // What lies between was looked at only where it could be over the rule: the rest is no worse than the certified lines.
+  const betweenMm = Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm);
   return say(holds ? 'formats.certificateHoldsFormula' : 'formats.certificateFailsFormula', {
     gapMm: rule.gapMm,
     edgeMm: rule.edgeMm,
@@ -29,6 +38,6 @@ export function certificateLine(certificate: Certificate): Said {
     cellMm,
     worstGapMm: decimals(worstGapMm, 2),
     worstCrownMm: decimals(worstCrownMm, 2),
-    betweenMm: decimals(worstAnywhereMm(certificate), 2),
+    betweenMm: decimals(betweenMm, 2),
   });
 }

@@ -60,10 +60,3 @@ export function certify(
     holds: gapHolds && (contactsOnly || crownHolds) && between.sure && worstBetween <= rule.gapMm + BETWEEN_OVER_MM,
   };
 }
-
-/**
- * The worst of a floor along any line, mm. What lies between the lines was looked at only where it could be over the rule: the rest
- * is no worse than the lines themselves.
- */
-export const worstAnywhereMm = ({ worstGapMm, worstCrownMm, between }: Certificate): number =>
-  Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm);

@@ -1,5 +1,5 @@
 export { type Bay, pourPlan } from './bays.ts';
-export { type Certificate, certify, worstAnywhereMm } from './certificate.ts';
+export { type Certificate, certify } from './certificate.ts';
 export {
   compoundFigures,
   type CompoundCard,

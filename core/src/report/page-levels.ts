@@ -1,5 +1,5 @@
 import { ruleWords } from '../coverings/index.ts';
-import { worstAnywhereMm, type Certificate } from '../levelling/index.ts';
+import type { Certificate } from '../levelling/index.ts';
 import type { Block, PaperPage } from '../paper/index.ts';
 import { decimals, gap, say, type Sayable } from '../said/index.ts';
 import { levelFigure, mostOf } from './level-figure.ts';
@@ -33,15 +33,22 @@ function rulesTable({ picture, before }: ReportRoom): Block {
 }
 
 /** What stands behind “inside”: along how many lines it was looked, and what was the worst of any. */
-function certificateWords(certificate: Certificate): Sayable {
-  const { rule, directions, cellMm, worstGapMm, worstCrownMm, holds } = certificate;
+function certificateWords({
+  rule,
+  directions,
+  cellMm,
+  worstGapMm,
+  worstCrownMm,
+  between,
+  holds,
+}: Certificate): Sayable {
   return say(holds ? 'report.certificateHolds' : 'report.certificateFails', {
     rule: ruleWords(rule),
     directions,
     cellMm: gap(cellMm),
     worstMm: gap(worstGapMm),
     crownMm: gap(worstCrownMm),
-    betweenMm: gap(worstAnywhereMm(certificate)),
+    betweenMm: gap(Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm)),
   });
 }
 
