@@ -26,11 +26,9 @@ export function certificateLine({
   cellMm,
   worstGapMm,
   worstCrownMm,
-  between,
+  worstAnywhereMm,
   holds,
 }: Certificate): Said {
-  // What lies between was looked at only where it could be over the rule: the rest is no worse than the certified lines.
-  const betweenMm = Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm);
   return say(holds ? 'formats.certificateHoldsFormula' : 'formats.certificateFailsFormula', {
     gapMm: rule.gapMm,
     edgeMm: rule.edgeMm,
@@ -38,6 +36,6 @@ export function certificateLine({
     cellMm,
     worstGapMm: decimals(worstGapMm, 2),
     worstCrownMm: decimals(worstCrownMm, 2),
-    betweenMm: decimals(betweenMm, 2),
+    betweenMm: decimals(worstAnywhereMm, 2),
   });
 }

@@ -13,6 +13,8 @@ export interface Certificate {
   worstCrownMm: number;
   /** What lines show that lie between these, and across corners. */
   between: BetweenLines;
+  /** The worst along any line. Between was looked only where it could be over the rule: the rest is no worse than these lines. */
+  worstAnywhereMm: number;
   gapHolds: boolean;
   crownHolds: boolean;
   /** Both hold, and between the lines too; with rocking left out by the user's setting, the gap alone. */
@@ -55,6 +57,7 @@ export function certify(
     worstGapMm,
     worstCrownMm,
     between,
+    worstAnywhereMm: Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm),
     gapHolds,
     crownHolds,
     holds: gapHolds && (contactsOnly || crownHolds) && between.sure && worstBetween <= rule.gapMm + BETWEEN_OVER_MM,

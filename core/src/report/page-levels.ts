@@ -39,7 +39,7 @@ function certificateWords({
   cellMm,
   worstGapMm,
   worstCrownMm,
-  between,
+  worstAnywhereMm,
   holds,
 }: Certificate): Sayable {
   return say(holds ? 'report.certificateHolds' : 'report.certificateFails', {
@@ -48,7 +48,7 @@ function certificateWords({
     cellMm: gap(cellMm),
     worstMm: gap(worstGapMm),
     crownMm: gap(worstCrownMm),
-    betweenMm: gap(Math.max(worstGapMm, worstCrownMm, between.worstGapMm, between.worstCrownMm)),
+    betweenMm: gap(worstAnywhereMm),
   });
 }
 

@@ -1,6 +1,6 @@
 import { reportRoom, type CorrectedFact, type ReportJob, type SkewedClock } from '@maquette/core/report';
 import { KINDS } from '@maquette/facts';
-import { fieldNameWithUnit } from '@maquette/facts/field-name';
+import { fieldName } from '@maquette/facts/field-name';
 import { jobFactsOf, recordFactsOf } from '@maquette/facts/job-facts';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
 import { readJob } from '@maquette/facts/sets-of-file';
@@ -29,6 +29,27 @@ const written = (value: unknown): string => {
   return text.length > VALUE_MOST ? `${text.slice(0, VALUE_MOST - 1)}…` : text;
 };
 
+/** How a field's name ends that is kept in a unit, and what the unit is called. */
+const UNITS: readonly (readonly [RegExp, string])[] = [
+  [/Mm$/, 'mm'],
+  [/M2$/, 'm²'],
+  [/Utc$/, 'UTC'],
+  [/Percent$/, '%'],
+  [/Rh$/, '%RH'],
+  [/Mc$/, '% moisture'],
+  [/Deg$/, '°'],
+  [/G$/, 'g'],
+  [/C$/, '°C'],
+  [/H$/, 'h'],
+  [/M$/, 'm'],
+];
+
+/** A field as it is said, with the unit its values are kept in: `Open rod, mm`. */
+function withUnit(field: string): string {
+  const unit = UNITS.find(([ends]) => ends.test(field))?.[1];
+  return unit ? `${fieldName(field)}, ${unit}` : fieldName(field);
+}
+
 /** What was corrected or removed of a fact, version by version. */
 function correctionsOf({ kind, id, replaced, ...now }: FiledFact): CorrectedFact[] {
   const versions = [...replaced, now];
@@ -41,7 +62,7 @@ function correctionsOf({ kind, id, replaced, ...now }: FiledFact): CorrectedFact
       kind: KINDS[kind].words,
       id,
       fields: fields.map((field) => ({
-        field: fieldNameWithUnit(field),
+        field: withUnit(field),
         was: written(before[field]),
         is: written(after[field]),
       })),
