@@ -1,3 +1,7 @@
+import { outlineOf, type Polygon, type Start, type Wall } from '../room/index.ts';
+import type { UnitSystem } from '../units/index.ts';
+import { offeredOf, outlinesOf, type DrawnUnit } from './outlines.ts';
+
 type Pair = readonly [code: number, value: string | number];
 
 /** A drawing by hand: pairs of group codes and values as the DXF reference lists them, R12 unless a unit is named. */
@@ -52,3 +56,12 @@ export const word = (layer: string, x: number, y: number, text: string, height =
   [40, height],
   [1, text],
 ];
+
+/** What a file of outlines offers. */
+export const offered = (text: string, unit: DrawnUnit | null = null, units: UnitSystem = 'metric') =>
+  offeredOf(outlinesOf(text), units, unit);
+
+export const lengths = ({ walls }: { walls: readonly Wall[] }) => walls.map(({ lengthMm }) => lengthMm);
+
+export const cornersOf = ({ walls, start }: { walls: readonly Wall[]; start: Start }): Polygon =>
+  outlineOf(walls, start).corners;

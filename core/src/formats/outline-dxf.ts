@@ -26,6 +26,7 @@ export function outlinesOfDxf(text: string): OutlinesOfFile {
     .filter(({ ring }) => ring.length > 2);
   const { outlines: ofLines, left, tooMany } = closedByLines(flat.pieces, near);
   const remarks: Said[] = [];
+  if (flat.broken > 0) remarks.push(say('formats.brokenLeft', { count: flat.broken }));
   if (flat.curved) remarks.push(say('formats.curvesStraightened'));
   if (tooMany > 0) remarks.push(say('formats.linesTooMany', { count: tooMany, most: PIECES_MOST }));
   if (left > 0) remarks.push(say('formats.linesLeft', { count: left }));

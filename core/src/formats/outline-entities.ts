@@ -26,6 +26,8 @@ export interface Flattened {
   texts: DrawnText[];
   /** Some of it was curved and is taken as straight pieces. */
   curved: boolean;
+  /** Outlines of which a corner cannot be read: without it they would be another room. */
+  broken: number;
 }
 
 /** Kinds of entities that are read, or stand within one that is. */
@@ -60,7 +62,7 @@ const PIECE_DEG = 15;
 
 /** Every outline, line and word of a drawing in one frame. Paper sheets are left. */
 export function flatten(entities: readonly IEntity[], blocks: Blocks): Flattened {
-  const flat: Flattened = { rings: [], pieces: [], texts: [], curved: false };
+  const flat: Flattened = { rings: [], pieces: [], texts: [], curved: false, broken: 0 };
   add(flat, entities, blocks, ({ x, y }) => [x, y], 0, null);
   return flat;
 }
@@ -81,7 +83,11 @@ function add(
     if (entity.type === 'LINE') lay(flat, entity.vertices.filter(isPoint).map(move), false, layer);
     else if (entity.type === 'LWPOLYLINE' || entity.type === 'POLYLINE') {
       if ('isPolyfaceMesh' in entity && (entity.isPolyfaceMesh || entity.is3dPolygonMesh)) continue;
-      const vertices = entity.vertices.filter(isPoint);
+      const { vertices } = entity;
+      if (!vertices.every(isPoint)) {
+        flat.broken++;
+        continue;
+      }
       const mirrored = 'extrusionDirectionZ' in entity && entity.extrusionDirectionZ < 0;
       const own: Move = mirrored ? ({ x, y }) => move({ x: -x, y }) : move;
       flat.curved ||= vertices.some(({ bulge }) => bulge);

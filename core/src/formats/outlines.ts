@@ -55,7 +55,7 @@ export function offeredOf(file: OutlinesOfFile, system: UnitSystem, unit: DrawnU
   const mmPerUnit = toMm(1, read);
   const problems = [...file.problems];
   let small = 0;
-  const offered = file.outlines.flatMap((outline) => {
+  const offered = file.outlines.flatMap((outline, i) => {
     const corners = 'ring' in outline.shape ? cornersOf(outline.shape.ring, mmPerUnit) : null;
     if (corners && boxM2(corners) < SMALLEST_M2) {
       small++;
@@ -63,11 +63,11 @@ export function offeredOf(file: OutlinesOfFile, system: UnitSystem, unit: DrawnU
     }
     const shape = 'walls' in outline.shape ? checkedShape(outline.shape.walls) : wallsAlong(corners!);
     if ('problem' in shape) {
-      const text = outline.name ?? outline.layer ?? '';
+      const text = outline.name ?? `${outline.layer ?? ''} ${i + 1}`.trim();
       problems.push({
         line: 0,
         text,
-        reason: say('formats.outlineNotTaken', { name: text || '1', why: shape.problem }),
+        reason: say('formats.outlineNotTaken', { name: text, why: shape.problem }),
       });
       return [];
     }

@@ -91,6 +91,8 @@ export const formats = {
   'formats.roomWithFaultyLine': '“{name}” cannot be taken without its faulty line: a room needs each of its walls',
   'formats.cornersTakenSquare': 'No turns are given: every corner is taken as square.',
   'formats.curvesStraightened': 'Curved walls are taken as short straight ones.',
+  'formats.brokenLeft':
+    '{count, plural, one {# outline has} other {# outlines have}} a corner that cannot be read and {count, plural, one {is} other {are}} left.',
   'formats.linesTooMany':
     '{count} single lines of a layer were not looked at: {most} are at most. Draw rooms as closed outlines.',
   'formats.linesLeft':
