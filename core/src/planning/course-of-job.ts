@@ -8,6 +8,7 @@ import { surpriseCents } from './job-draft.ts';
 import type { JobFacts } from './job-facts.ts';
 import { priceOf, type ShownPrice } from './job-price.ts';
 import { isPlanned, planJob } from './plan-job.ts';
+import { productNames } from './product-names.ts';
 import type { RoomGround } from './room-ground.ts';
 import { shownBill, type ShownBill } from './shown-bill.ts';
 import { shownDays, type ShownDays } from './shown-days.ts';
@@ -33,7 +34,7 @@ export function courseOf(grounds: readonly RoomGround[], facts: JobFacts, under:
         productId === `card/${set.card.id}` ? sum + set.plankBoxes.reduce((all, { boxes }) => all + boxes, 0) : sum,
       0,
     );
-  const bill = shownBill(lines, days, facts.packCounts, figure, boxesIn);
+  const bill = shownBill(lines, days, facts.packCounts, figure, boxesIn, productNames(grounds.map(({ set }) => set)));
   const coming = facts.surprises.filter(({ state, sharePct }) => state === 'may-come' && sharePct > 0);
   const laboratories = made.draft.tasks.filter(({ key }) => key.endsWith('/hazard/positive'));
   const price = priceOf({

@@ -58,7 +58,8 @@ export function shownBill(
   days: ShownDays,
   counts: readonly PackCount[],
   figure: AnyFigureOf,
-  boxesIn: (productId: string) => number = () => 0,
+  boxesIn: (productId: string) => number,
+  nameOf: (productId: string) => Sayable,
 ): ShownBill {
   const dayAt = (hours: number): string | null =>
     days.days[Math.min(days.days.length - 1, Math.floor(hours / 24))]?.day ?? null;
@@ -92,7 +93,8 @@ export function shownBill(
     { kg: figure('van-kg'), litres: figure('van-l') },
     figure('fetch-early-days'),
   );
-  const whatOf = (id: string): Sayable => shown.find((line) => line.id === id)?.what ?? id;
+  // What was bought for another choice is none of the bill's lines any more, and goes back all the same.
+  const whatOf = (id: string): Sayable => shown.find((line) => line.id === id)?.what ?? nameOf(id);
   const heaviest = bought.reduce<ShownBill['carry']['heaviest']>((most, { what, kg, packs }) => {
     const each = kg / packs!.count;
     return !most || each > most.kg ? { what, kg: each } : most;

@@ -1,4 +1,6 @@
+import type { PackCount } from '../bill/facts.ts';
 import type { Block, PaperPage } from '../paper/index.ts';
+import { productNames } from '../planning/product-names.ts';
 import { celsius, decimals, listed, moment, say, type Sayable } from '../said/index.ts';
 import type { ReportJob, ReportRoom } from './report-job.ts';
 
@@ -51,10 +53,22 @@ const boxesTable = ({ set }: ReportRoom): Block => ({
   ]),
 });
 
+/** Packs as they were last counted, each product by its name. */
+export function packsOf({
+  rooms,
+  packCounts,
+}: Pick<ReportJob, 'rooms' | 'packCounts'>): (PackCount & { what: Sayable })[] {
+  const nameOf = productNames(rooms.map(({ set }) => set));
+  return [...new Map(packCounts.map((one) => [one.productId, one])).values()].map((count) => ({
+    ...count,
+    what: nameOf(count.productId),
+  }));
+}
+
 /** Materials with batch, planned and used, the boxes, and the planks as laid. */
-export function materialsPage({ rooms, packCounts }: Pick<ReportJob, 'rooms' | 'packCounts'>): PaperPage {
-  const newest = [...new Map(packCounts.map((one) => [one.productId, one])).values()];
-  const blocks = rooms.flatMap((room): Block[] => {
+export function materialsPage(job: Pick<ReportJob, 'rooms' | 'packCounts'>): PaperPage {
+  const packs = packsOf(job);
+  const blocks = job.rooms.flatMap((room): Block[] => {
     const { set, assessment } = room;
     const laid = set.laidRows.filter(({ isLaid }) => isLaid).length;
     const judged = assessment.criteria.filter(({ part }) => part === 'under' || part === 'lay');
@@ -73,7 +87,7 @@ export function materialsPage({ rooms, packCounts }: Pick<ReportJob, 'rooms' | '
     under: '',
     blocks: [
       ...blocks,
-      ...(newest.length > 0
+      ...(packs.length > 0
         ? [
             { is: 'heading' as const, text: say('report.packs') },
             {
@@ -85,8 +99,8 @@ export function materialsPage({ rooms, packCounts }: Pick<ReportJob, 'rooms' | '
                 { title: say('report.bought'), share: 2, isFigure: true },
                 { title: say('report.used'), share: 2, isFigure: true },
               ],
-              rows: newest.map(({ productId, batch, planned, bought, opened }): Sayable[] => [
-                productId,
+              rows: packs.map(({ what, batch, planned, bought, opened }): Sayable[] => [
+                what,
                 batch || say('report.notNamed'),
                 String(planned),
                 String(bought),

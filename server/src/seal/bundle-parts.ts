@@ -2,7 +2,7 @@ import { evidenceOf } from '@maquette/core/formats/evidence';
 import { givenCsv, roomsEvidenceCsv, roomsRodCsv, type LevelSheet } from '@maquette/core/formats';
 import { levelsDxf } from '@maquette/core/formats/dxf';
 import { icsOf } from '@maquette/core/formats/ics';
-import type { ReportJob, ReportRoom } from '@maquette/core/report';
+import { packsOf, type ReportJob, type ReportRoom } from '@maquette/core/report';
 import type { Sayable } from '@maquette/core/said';
 import { canonicalJson, type BundleEntry } from '@maquette/core/seal';
 import { JOB_FILE_FORMAT, JOB_FILE_VERSION } from '@maquette/facts';
@@ -46,13 +46,12 @@ function sheetsOf(rooms: readonly ReportRoom[], isBefore: boolean): LevelSheet[]
   }));
 }
 
-function givenOf({ quotations, packCounts }: ReportJob): string {
-  const newest = [...new Map(packCounts.map((one) => [one.productId, one])).values()];
+function givenOf(job: ReportJob, say: Say): string {
   return givenCsv([
-    ...(quotations.at(-1)?.lines ?? []).map(({ what, cents }) => ({ is: 'quoted' as const, what, cents })),
-    ...newest.map(({ productId, batch, planned, bought, opened }) => ({
+    ...(job.quotations.at(-1)?.lines ?? []).map(({ what, cents }) => ({ is: 'quoted' as const, what, cents })),
+    ...packsOf(job).map(({ what, batch, planned, bought, opened }) => ({
       is: 'packs' as const,
-      what: productId,
+      what: say(what),
       batch,
       planned,
       bought,
@@ -105,7 +104,7 @@ export function bundleParts(file: Pick<JobFile, 'facts'>, job: ReportJob, say: S
     text('readings.csv', roomsRodCsv(readings)),
     text('levels-before.dxf', levelsDxf(sheetsOf(rooms, true), say)),
     text('levels-after.dxf', levelsDxf(sheetsOf(rooms, false), say)),
-    text('bill.csv', givenOf(job)),
+    text('bill.csv', givenOf(job, say)),
     text('plan.ics', calendarOf(job)),
   ];
 }

@@ -105,6 +105,7 @@ export const planning = {
   'planning.adhesive': 'Adhesive',
   'planning.barMaterial': 'Bars at openings',
   'planning.rampMaterial': 'Made ramps',
+  'planning.productGone': 'A product whose card was removed ({id})',
   'planning.primerName': 'Primer',
   'planning.fixings': 'Fixings',
   'planning.tape': 'Seam tape',
