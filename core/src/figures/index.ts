@@ -7,3 +7,4 @@ export { LEVELLING_FIGURES } from './levelling-figures.ts';
 export { SETOUT_FIGURES } from './setout-figures.ts';
 export { UNDER_FIGURES } from './under-figures.ts';
 export { ALL_FIGURES, type AnyFigureName, type AnyFigureOf, JOB_FIGURES, jobFiguresOf } from './job-figures.ts';
+export { isPrivateFigure } from './private-figures.ts';

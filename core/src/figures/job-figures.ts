@@ -9,6 +9,7 @@ const MAKER = say('figures.makersSheet');
 const COUNTRY = say('figures.localCode');
 const TRADE = say('figures.askThem');
 const SHARE = say('figures.ownShare');
+const UNASKED = say('figures.askedAgainSource');
 
 /** Hours, waits, charges and settings the days and the bill of a job are worked out with, where no stage knows them. */
 export const JOB_FIGURES = {
@@ -65,6 +66,8 @@ export const JOB_FIGURES = {
   'fetch-early-days': figure(say('figures.fetchEarlyDays'), 14, 'days', 0, 365, say('figures.fetchEarlySource')),
   'return-days': figure(say('figures.returnDays'), 30, 'days', 0, 365, say('figures.supplierSays')),
   'valid-days': figure(say('figures.validDays'), 30, 'days', 1, 365),
+  'asked-again-money': figure(say('figures.askedAgainMoney'), 0, '', 0, 10_000, UNASKED),
+  'asked-again-days': figure(say('figures.askedAgainDays'), 0, 'days', 0, 60, UNASKED),
   'box-kg-m2': figure(say('figures.boxKgM2'), 9, 'kg/m²', 1, 40),
 } as const satisfies Record<string, FigureSpec>;
 

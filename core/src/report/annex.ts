@@ -4,8 +4,9 @@ import { heightsOf } from '../flat/index.ts';
 import { evidenceOf } from '../formats/evidence.ts';
 import type { Block, PaperColumn, PaperPage } from '../paper/index.ts';
 import type { Photograph } from '../record/index.ts';
-import { decimals, gap, moment, say, type Sayable } from '../said/index.ts';
+import { gap, moment, say, type Sayable } from '../said/index.ts';
 import { instrumentWords } from './page-damp.ts';
+import { ownFigures } from './own-figures.ts';
 import type { ReportJob, ReportRoom } from './report-job.ts';
 
 const at = (utc: string): Sayable => say('said.asItIs', { what: moment(utc) });
@@ -143,24 +144,7 @@ const rules = ({ rooms, figures, edition }: ReportJob): PaperPage => ({
         rows: assessment.criteria.map(({ title, margin, next }): Sayable[] => [title, margin, next]),
       },
     ]),
-    ...(figures.length > 0
-      ? [
-          { is: 'heading' as const, text: say('report.ownFigures') },
-          {
-            is: 'table' as const,
-            columns: [
-              { title: say('report.figure'), share: 4 },
-              { title: say('report.value'), share: 2, isFigure: true },
-              { title: say('report.source'), share: 6 },
-            ],
-            rows: figures.map(({ name, value, source }): Sayable[] => [
-              name,
-              say('said.asItIs', { what: decimals(value, 2) }),
-              source,
-            ]),
-          },
-        ]
-      : []),
+    ...ownFigures(figures),
     { is: 'text', text: say('report.edition', { edition }) },
   ],
 });

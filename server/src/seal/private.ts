@@ -1,4 +1,4 @@
-import { ALL_FIGURES, PRICE, type AnyFigureName } from '@maquette/core/figures';
+import { isPrivateFigure } from '@maquette/core/figures';
 import type { FactKind } from '@maquette/facts';
 
 type Body = Readonly<Record<string, unknown>>;
@@ -6,16 +6,10 @@ type Body = Readonly<Record<string, unknown>>;
 /** Kinds that are nobody else's business: what things cost the installer, work that may come, and how people are reached. */
 const PRIVATE_KINDS: ReadonlySet<FactKind> = new Set(['prices', 'surprises', 'contacts']);
 
-/** Figures that say how a price is made, though they are no price themselves. */
-const PRICING: ReadonlySet<unknown> = new Set<AnyFigureName>(['margin-pct', 'round-to', 'grinder-resale-pct']);
-
 /** Whether a fact stands in a chain by its digest alone, and nowhere else in a bundle. */
 export function isPrivate(kind: FactKind, body: Body): boolean {
   if (PRIVATE_KINDS.has(kind)) return true;
-  if (kind !== 'figures') return false;
-  const spec = Object.hasOwn(ALL_FIGURES, String(body['name'])) && ALL_FIGURES[body['name'] as AnyFigureName];
-  // A figure that nobody knows here may say anything.
-  return !spec || spec.source === PRICE || PRICING.has(body['name']);
+  return kind === 'figures' && isPrivateFigure(String(body['name']));
 }
 
 /** Fields of any other fact, at any depth, that are not shown, with what stands in their place where a field has to be. */
