@@ -50,6 +50,7 @@ const LATEST: Partial<Record<FactKind, readonly string[]>> = {
   edgeWalks: ['asked'],
   skirtings: ['fit'],
   photos: ['originalSha256'],
+  approvals: ['unaskedCents', 'unaskedDays'],
 };
 
 /**
@@ -62,7 +63,7 @@ export function withLatest(kind: FactKind, body: Body): Body {
   return lacking.length === 0 ? body : { ...body, ...Object.fromEntries(lacking.map((name) => [name, since[name]])) };
 }
 
-const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13];
+const OLDER: unknown[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14];
 const isObject = (value: unknown): value is Body =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 

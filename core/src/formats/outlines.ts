@@ -1,4 +1,4 @@
-import { say, type Said } from '../said/index.ts';
+import { lower, say, type Said } from '../said/index.ts';
 import { areaM2, boundsMm, outlineOf, SHEET_MM, type PointMm, type Start, type Wall } from '../room/index.ts';
 import { toMm, type UnitSystem } from '../units/index.ts';
 import { NOTHING_DRAWN, type DrawnUnit, type FileOutline, type OutlinesOfFile } from './outline-drawn.ts';
@@ -67,7 +67,7 @@ export function offeredOf(file: OutlinesOfFile, system: UnitSystem, unit: DrawnU
       problems.push({
         line: 0,
         text,
-        reason: say('formats.outlineNotTaken', { name: text, why: shape.problem }),
+        reason: say('formats.outlineNotTaken', { name: text, why: lower(shape.problem) }),
       });
       return [];
     }

@@ -13,10 +13,13 @@ const answer = (part: Partial<Approval> = {}): Approval => ({
   givenAt: '2026-12-01T10:00:00.000Z',
   pageSha256: '',
   note: '',
+  unaskedCents: 0,
+  unaskedDays: 0,
   ...part,
 });
-const standing = (cents: number, promisedDay: string, tolerance?: { cents: number; days: number }) =>
-  approvalStanding([answer()], 'plan', { cents, promisedDay }, tolerance)!;
+const NOW = { cents: 100_000, promisedDay: '2027-01-20', isBegun: false };
+const standing = (cents: number, promisedDay: string, agreed: Partial<Approval> = {}) =>
+  approvalStanding([answer(agreed)], 'plan', { cents, promisedDay, isBegun: false })!;
 
 test.each([
   [100_000, '2027-01-20', false, 0, 0],
@@ -29,16 +32,18 @@ test.each([
   expect(standing(cents, day)).toMatchObject({ isStale, moreCents, laterDays });
 });
 
-test('within the tolerance an answer stands; a day that is gone is none that was agreed to', () => {
-  expect(standing(101_000, '2027-01-22', { cents: 1000, days: 2 }).isStale).toBe(false);
-  expect(standing(101_001, '2027-01-20', { cents: 1000, days: 2 }).isStale).toBe(true);
+test('as far up as was agreed with it an answer stands; a day that is gone is none that was agreed to', () => {
+  const agreed = { unaskedCents: 1000, unaskedDays: 2 };
+  expect(standing(101_000, '2027-01-22', agreed).isStale).toBe(false);
+  expect(standing(101_001, '2027-01-20', agreed).isStale).toBe(true);
+  expect(standing(100_000, '', agreed).isStale).toBe(true);
   expect(standing(100_000, '')).toMatchObject({ isStale: true, laterDays: null });
 });
 
 test('the newest answer about a thing counts, and none about another', () => {
   const answers = [answer({ id: 'a' }), answer({ id: 'b', isApproved: false }), answer({ id: 'c', about: 'other' })];
-  expect(approvalStanding(answers, 'plan', { cents: 100_000, promisedDay: '2027-01-20' })!.approval.id).toBe('b');
-  expect(approvalStanding(answers, 'elsewhere', { cents: 0, promisedDay: '' })).toBeNull();
+  expect(approvalStanding(answers, 'plan', NOW)!.approval.id).toBe('b');
+  expect(approvalStanding(answers, 'elsewhere', NOW)).toBeNull();
 });
 
 test('whatever price and day: an answer is stale if and only if one of them went up by more than the tolerance', () => {
@@ -50,13 +55,20 @@ test('whatever price and day: an answer is stale if and only if one of them went
       fc.record({ cents: fc.nat(300), days: fc.nat(20) }),
       (more, later, tolerance) => {
         const one = approvalStanding(
-          [answer({ promisedDay: day(100) })],
+          [answer({ promisedDay: day(100), unaskedCents: tolerance.cents, unaskedDays: tolerance.days })],
           'plan',
-          { cents: 100_000 + more, promisedDay: day(100 + later) },
-          tolerance,
+          { cents: 100_000 + more, promisedDay: day(100 + later), isBegun: false },
         )!;
         expect(one.isStale).toBe(more > tolerance.cents || later > tolerance.days);
       },
     ),
   );
+});
+
+test('once planks are begun in every room no day asks again; a price that went up still does', () => {
+  const laid = (cents: number, promisedDay: string) =>
+    approvalStanding([answer()], 'plan', { cents, promisedDay, isBegun: true })!.isStale;
+  expect(laid(100_000, '')).toBe(false);
+  expect(laid(100_000, '2027-03-01')).toBe(false);
+  expect(laid(100_001, '')).toBe(true);
 });

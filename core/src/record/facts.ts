@@ -115,21 +115,32 @@ const CENTS_MOST = 1_000_000_000;
 /** A stroke of a signature, as a path of a drawing. */
 const SIGNATURE_MOST = 20_000;
 
+/** How much may be agreed to go up unasked. */
+const UNASKED_MOST = { cents: 1_000_000, days: 60 };
+
 /** What a client approved or refused, as it was shown: later prices and dates are held against it. */
-export const approvals = kind('job', 'Approval', {
-  jobId: parent('jobs'),
-  /** What was decided: `plan` for the job as quoted, or a change by its id. */
-  about: key(200),
-  what: text(300),
-  isApproved: flag(),
-  cents: whole(-CENTS_MOST, CENTS_MOST),
-  promisedDay: day(),
-  by: text(80),
-  givenAt: moment(),
-  /** Digest of the page that was on the screen. */
-  pageSha256: digest(),
-  note: text(500),
-});
+export const approvals = kind(
+  'job',
+  'Approval',
+  {
+    jobId: parent('jobs'),
+    /** What was decided: `plan` for the job as quoted, or a change by its id. */
+    about: key(200),
+    what: text(300),
+    isApproved: flag(),
+    cents: whole(-CENTS_MOST, CENTS_MOST),
+    promisedDay: day(),
+    by: text(80),
+    givenAt: moment(),
+    /** Digest of the page that was on the screen. */
+    pageSha256: digest(),
+    note: text(500),
+    /** How much price and day may go up before it is asked again, as it was agreed when it was given. */
+    unaskedCents: whole(0, UNASKED_MOST.cents),
+    unaskedDays: whole(0, UNASKED_MOST.days),
+  },
+  { since: { unaskedCents: 0, unaskedDays: 0 } },
+);
 export type Approval = FactOf<typeof approvals>;
 
 /** A job handed over: who took it, what was left with it, and from when the rooms may be used. */

@@ -1,4 +1,4 @@
-export { approvalStanding, type ApprovalStanding } from './approval.ts';
+export { approvalStanding, dayNumber, type ApprovalStanding, type ApprovalTolerance } from './approval.ts';
 export {
   type Approval,
   approvals,

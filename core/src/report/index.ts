@@ -11,7 +11,8 @@ export {
   type ReportRoom,
   type SkewedClock,
 } from './report-job.ts';
-export { clientPage, type Decision, openIn, standingWords } from './client-page.ts';
+export { askedAgainWords, clientPage, standingWords, toleranceOf } from './client-page.ts';
+export { type Decision, decisionsOf } from './decisions.ts';
 export { handOverPaper, SIGNATURE_BOX } from './hand-over-page.ts';
 export { bagPhotoId, coverPhotoId, type HoldPoint, holdPointsOf, missingOf, type WantedPhoto } from './hold-points.ts';
 export {
@@ -24,3 +25,4 @@ export {
   shoppingSheet,
   stationSheet,
 } from './floor/index.ts';
+export { packsOf } from './page-materials.ts';

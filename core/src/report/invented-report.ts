@@ -1,5 +1,6 @@
 import { readRoom } from '../assess/invented-cottage.ts';
 import type { RoomSet } from '../assess/room-set.ts';
+import type { Approval } from '../record/index.ts';
 import { reportRoom, type ReportJob } from './report-job.ts';
 
 export const REPORT_AT = '2026-05-06T12:00:00.000Z';
@@ -31,5 +32,12 @@ export const inventedReport = (sets: readonly RoomSet[], part: Partial<ReportJob
   skewed: [],
   versions: new Map(),
   chain: null,
+  ...part,
+});
+
+/** An answer of a client, the newest of its kind at the time of the report. */
+export const inventedApproval = (part: Partial<Approval>): Approval => ({
+  ...{ id: 'a', jobId: 'j', about: 'plan', what: 'The job', isApproved: true, cents: 0, promisedDay: '' },
+  ...{ by: 'A. Client', givenAt: REPORT_AT, pageSha256: '', note: '', unaskedCents: 0, unaskedDays: 0 },
   ...part,
 });

@@ -57,8 +57,14 @@ export function choicesPage({ quotations, keptPlans, approvals, coverUps, rooms,
             { title: say('report.promised'), share: 3 },
             { title: say('report.byAndWhen'), share: 4 },
           ],
-          rows: approvals.map(({ what, isApproved, cents, promisedDay, by, givenAt }): Sayable[] => [
-            what,
+          rows: approvals.map(({ what, isApproved, cents, promisedDay, by, givenAt, ...agreed }): Sayable[] => [
+            agreed.unaskedCents === 0 && agreed.unaskedDays === 0
+              ? what
+              : say('report.upToUnasked', {
+                  what,
+                  sum: centsWords(agreed.unaskedCents, currency),
+                  days: agreed.unaskedDays,
+                }),
             isApproved ? say('report.approved') : say('report.refused'),
             centsWords(cents, currency),
             dayWords(promisedDay),

@@ -1,6 +1,6 @@
 import type { ShownPlacement, ShownRule } from '../assess/picture.ts';
 import { boxPath, pathOf, type PaperFigure, type PathMark, type TextMark } from '../paper/index.ts';
-import { gap, gapFigure, reach, say, type Sayable } from '../said/index.ts';
+import { gap, reach, say, type Sayable } from '../said/index.ts';
 
 const [WIDTH, HEIGHT, TOP, EDGE] = [200, 74, 22, 5];
 /** Heights are drawn so many times larger than lengths: round, and said beside it. */
@@ -72,7 +72,7 @@ export function profileFigure(
   return {
     title,
     drawing: { width: WIDTH, height: HEIGHT, marks },
-    figure: say('said.asItIs', { what: gapFigure(worst) }),
+    figure: say('said.asItIs', { what: gap(worst) }),
     alt: say('report.profileAlt', {
       edge: reach(rule.edgeMm),
       place,

@@ -1,13 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { inWords } from '@maquette/words';
+import '@maquette/words/planning';
 import '@maquette/words/report';
 import { READ_AT } from '../assess/invented-cottage.ts';
 import type { Block, Paper } from '../paper/index.ts';
 import type { Sayable } from '../said/index.ts';
 import type { UnitSystem } from '../units/index.ts';
-import { claimRows, clientPage, EDITION, handOverPaper, reportOf } from './index.ts';
-import { inventedReport, lowRoom, REPORT_AT } from './invented-report.ts';
+import { claimRows, clientPage, EDITION, handOverPaper, packsOf, reportOf } from './index.ts';
+import { inventedApproval, inventedReport, lowRoom, REPORT_AT } from './invented-report.ts';
 import { samePlace } from './same-place.ts';
 
 const said = (units: UnitSystem) => (what: Sayable) => inWords(what, units, 'Europe/London');
@@ -68,6 +69,17 @@ test.each(['metric', 'imperial'] as const)(
     for (const figure of measured) expect(annex).toContain(figure);
   },
 );
+
+test('a profile says its figure with its unit', () => {
+  const figures = reportOf(REPORT).pages.flatMap(({ blocks }) =>
+    blocks.flatMap((block) => (block.is === 'figures' ? block.figures.flatMap(({ figure }) => figure ?? []) : [])),
+  );
+  expect(figures.length).toBeGreaterThan(2);
+  for (const figure of figures) {
+    expect(said('metric')(figure)).toMatch(/^\d+(\.\d)? mm$/);
+    expect(said('imperial')(figure)).toMatch(/^[\d/ ]+ in$/);
+  }
+});
 
 test('no length is told in the other units', () => {
   const paper = reportOf(REPORT);
@@ -164,26 +176,53 @@ test('a clause that no reading shows is told as not shown, never as kept, and a 
 });
 
 test('what is put to the client holds no cost, no note and no key; a price that went up is asked again', () => {
-  const approval = {
-    ...{
-      id: 'a',
-      jobId: 'j',
-      about: 'plan',
-      what: 'The job',
-      isApproved: true,
-      cents: 100_000,
-      promisedDay: '2027-01-20',
-    },
-    ...{ by: 'A. Client', givenAt: REPORT_AT, pageSha256: '', note: 'key under the pot' },
-  };
+  const approval = inventedApproval({ cents: 100_000, promisedDay: '2027-01-20', note: 'key under the pot' });
   const job = inventedReport(SETS, { approvals: [approval] });
-  const decision = { about: 'plan', what: 'The job', cents: 120_000, promisedDay: '2027-01-25', leaves: [] };
+  const decision = {
+    about: 'plan',
+    what: 'The job',
+    cents: 120_000,
+    promisedDay: '2027-01-25',
+    isBegun: false,
+    leaves: [],
+  };
   const text = textOf(clientPage(job, [decision]), said('metric'));
   expect(text).toContain('£200.00');
   expect(text).toMatch(/5 days/);
   expect(text).not.toMatch(/under the pot/);
   const same = textOf(clientPage(job, [{ ...decision, cents: 100_000, promisedDay: '2027-01-20' }]), said('metric'));
   expect(same).toContain('Approved by A. Client');
+  expect(same).toContain('You are asked again if the price goes up, or the day moves back.');
+});
+
+test('packs stand by the names of their products and as they were last counted', () => {
+  const count = (id: string, productId: string, opened: number) => ({
+    ...{ id, jobId: 'j', productId, boughtOn: '2026-05-01', bought: 9, opened, planned: 8 },
+    ...{ batch: 'L 2207', useBy: '', note: '' },
+  });
+  const covering = `card/${SETS[0]!.card.id}`;
+  const packCounts = [
+    count('a', covering, 1),
+    count('b', 'primer', 2),
+    count('c', 'film/gone', 3),
+    count('d', covering, 7),
+  ];
+  const packs = packsOf(inventedReport(SETS, { packCounts })).map(({ what, opened }) => [said('metric')(what), opened]);
+  expect(packs).toEqual([
+    [said('metric')(SETS[0]!.card.name), 7],
+    ['Primer', 2],
+    ['A product whose card was removed (film/gone)', 3],
+  ]);
+  const text = textOf(reportOf(inventedReport(SETS, { packCounts })), said('metric'));
+  expect(text).toContain('Primer');
+  expect(text).not.toContain(covering);
+});
+
+test('what was agreed to go up unasked stands with the answer, and nothing where nothing was', () => {
+  const of = (agreed: object) =>
+    textOf(reportOf(inventedReport(SETS, { approvals: [inventedApproval(agreed)] })), said('metric'));
+  expect(of({ unaskedCents: 20_000, unaskedDays: 1 })).toContain('The job; unasked up to £200.00 more and 1 day later');
+  expect(of({})).not.toContain('unasked');
 });
 
 test('the hand-over sheet leaves room to sign until somebody has', () => {

@@ -1,6 +1,7 @@
 import type { Block, Drawing, Paper, PaperSize } from '@maquette/core/paper';
 import type { UnitSystem } from '@maquette/core/units';
 import { inWords } from '@maquette/words';
+import '@maquette/words/figure-names';
 import '@maquette/words/planning';
 import '@maquette/words/report';
 import '@maquette/words/rest';

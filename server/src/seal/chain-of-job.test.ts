@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { chainText, readChain } from '@maquette/core/seal';
+import { JOB_FILE_VERSION, KINDS, upgraded } from '@maquette/facts';
 import { inventedJob } from '@maquette/facts/invented-jobs';
 import { today } from '@maquette/facts/invented-sets';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
@@ -27,7 +28,7 @@ function fact(part: Partial<FiledFact> & Pick<FiledFact, 'kind' | 'id' | 'order'
   };
 }
 const file = (facts: FiledFact[]): JobFile =>
-  ({ format: 'maquette-job', version: 14, writtenAt: AT, facts }) as JobFile;
+  ({ format: 'maquette-job', version: JOB_FILE_VERSION, writtenAt: AT, facts }) as JobFile;
 
 const READING = fact({
   kind: 'readings',
@@ -141,4 +142,25 @@ test('no note and no cost stands in a chain or in the job file beside it, howeve
     const read = JSON.parse(shownJobFile(file(filed))) as JobFile;
     expect([seed, notInChain(chainOf(file(filed)), read)]).toEqual([seed, null]);
   }
+});
+
+test('a chain sealed before a field came holds what is filed with that field today, and nothing else in its place', () => {
+  let came = 0;
+  for (let seed = 1; seed <= 30; seed++) {
+    const now = today(inventedJob(seed)).map((one, order) => fact({ ...(one as object as FiledFact), order }));
+    const before = now.map((one) => {
+      const since = KINDS[one.kind].since as Record<string, unknown>;
+      const body = Object.fromEntries(Object.entries(one.body).filter(([name]) => !(name in since)));
+      came += Object.keys(one.body).length - Object.keys(body).length;
+      return { ...one, body };
+    });
+    const filed = before.map((one) => ({ ...one, body: upgraded(one.kind, one.body).body }));
+    expect([seed, notInChain(chainOf(file(before)), file(filed))]).toEqual([seed, null]);
+  }
+  expect(came).toBeGreaterThan(100);
+  const body = { jobId: 'j', about: 'plan', cents: 100_000, by: 'A. Client' };
+  const sealed = chainOf(file([fact({ kind: 'approvals', id: 'a', order: 1, body })]));
+  const filedAs = (more: object) => file([fact({ kind: 'approvals', id: 'a', order: 1, body: { ...body, ...more } })]);
+  expect(notInChain(sealed, filedAs({ unaskedCents: 0, unaskedDays: 0 }))).toBeNull();
+  expect(notInChain(sealed, filedAs({ unaskedCents: 50_000, unaskedDays: 0 }))).toEqual({ kind: 'approvals', id: 'a' });
 });

@@ -1,5 +1,5 @@
 import { canonicalJson, chainDigest, CHAIN_START, privateFact } from '@maquette/core/seal';
-import type { FactKind } from '@maquette/facts';
+import { upgraded, type FactKind } from '@maquette/facts';
 import type { FiledFact, JobFile } from '@maquette/facts/job-file';
 import { hasPrivate, isPrivate, shownBody } from './private.ts';
 
@@ -67,9 +67,14 @@ function linesOf({ fact: { kind, id, roomId }, version }: Received): Coming[] {
   return [{ ...of, isHidden: false, text: () => shown }, hidden];
 }
 
-/** Text of a version as every chain shows it; null where it is shown by its digest alone. */
+/**
+ * Text of a version to hold against a line of a chain, without what is private and in today’s shape: a line keeps the body as it was
+ * sealed, and a file written later has fields that came since. Null where the version is shown by its digest alone.
+ */
 function shownText({ fact: { kind, id, roomId }, version }: Received): string | null {
-  return isPrivate(kind, version.body) ? null : textOf(kind, id, roomId, version, shownBody(version.body));
+  return isPrivate(kind, version.body)
+    ? null
+    : textOf(kind, id, roomId, version, upgraded(kind, shownBody(version.body)).body);
 }
 
 /**
@@ -91,10 +96,10 @@ export function notInChain(
   return null;
 }
 
-/** A line without what is private in its body: one that had nothing private to say was chained whole. */
+/** A line without what is private in its body, in today’s shape: one that had nothing private to say was chained whole. */
 function withoutPrivate(fact: string): string {
-  const line = JSON.parse(fact) as { body?: object };
-  return canonicalJson({ ...line, body: shownBody({ ...line.body }) });
+  const line = JSON.parse(fact) as { kind: FactKind; body?: object };
+  return canonicalJson({ ...line, body: upgraded(line.kind, shownBody({ ...line.body })).body });
 }
 
 const nameOf = ({ kind, factId, version, isHidden }: Pick<KeptLine, 'kind' | 'factId' | 'version' | 'isHidden'>) =>

@@ -128,6 +128,7 @@ export const report = {
   'report.noDay': 'no day',
   'report.byAt': '{by}, {at}',
   'report.approved': 'approved',
+  'report.upToUnasked': '{what}; unasked up to {sum} more and {days, plural, one {# day} other {# days}} later',
   'report.refused': 'refused',
   'report.coverPour': 'by a pour',
   'report.coverMembrane': 'by a membrane',
@@ -204,6 +205,7 @@ export const report = {
   'report.notKnown': 'not known',
   'report.clockOff':
     'The clock of device {device} was {minutes, plural, one {# minute} other {# minutes}} ahead of the server’s, in {count, plural, one {# write} other {# writes}}. Order goes by the server’s count, never by a clock.',
+  'report.figureIn': '{value} {unit}',
   'report.ownFigures': 'Figures of the job’s own',
   'report.edition': 'Rules and formulas as in edition {edition}.',
   'report.photoEdge': 'edge with its wedge',
@@ -227,9 +229,14 @@ export const report = {
   'report.openLine': '{title}: {margin}',
   'report.waitsForYou': 'This waits for your decision.',
   'report.earlierPlan':
-    'An answer was given for an earlier plan: since then the price has changed by {more} and the day by {days, plural, one {# day} other {# days}}. It is asked again.',
+    'An answer was given for an earlier plan. Since then the price has {price, select, up {gone up by {sum}} down {come down by {sum}} other {stayed}}, and {day, select, later {the day moved back by {days, plural, one {# day} other {# days}}} earlier {the day come forward by {days, plural, one {# day} other {# days}}} begun {the planks are begun in every room} gone {no day is promised any more} first {a day is promised now} other {the day stayed}}. It is asked again.',
+  'report.askedAgainOver':
+    'You are asked again if the price goes up{money, select, some { by more than {sum}} other {}}, or the day moves back{ease, select, some { by more than {days, plural, one {# day} other {# days}}} other {}}.',
   'report.approvedBy': 'Approved by {by}, {at}.',
   'report.refusedBy': 'Refused by {by}, {at}.',
+  'report.jobAsQuoted': 'The job as quoted, number {number}',
+  'report.jobAsPriced': 'The job as it is priced',
+  'report.costsBegun': '{sum} with tax. The planks are begun in every room.',
   'report.costsUndated': '{sum} with tax. No day is promised yet.',
   'report.costsBy': '{sum} with tax; of five such jobs four keep {day}.',
   'report.clientTitle': 'How your floor stands: {job}',
