@@ -130,10 +130,25 @@ test('the client approves the job by name, days and price worked out on the page
   const decision = page.getByTestId('decision').first();
   await expect(decision).toContainText('This waits for your decision.', { timeout: 100_000 });
   await decision.getByRole('button', { name: /^Approve/ }).click();
-  await expect(decision.getByText('Enter the name of whoever decides.')).toBeVisible();
+  await expect(decision.getByText('Empty: this is needed')).toBeVisible();
+  // What may go up unasked is told before the answer and kept with it.
+  await expect(decision).toContainText('You are asked again if the price goes up, or the day moves back.');
+  await press(page, /^What may go up unasked/);
+  const unasked = page.getByRole('textbox', { name: 'The price may go up unasked by' });
+  await unasked.fill('-1');
+  await unasked.blur();
+  await expect(page.getByText('-1 is out of range: 0 to 10000 is taken')).toBeVisible();
+  await unasked.fill('200');
+  await unasked.blur();
+  await expect(decision).toContainText('goes up by more than £200.00, or');
   await decision.getByRole('textbox', { name: 'Who decides' }).fill('A. Client');
+  await expect(decision.getByRole('button', { name: /^Approve/ })).toBeEnabled({ timeout: 100_000 });
   await decision.getByRole('button', { name: /^Approve/ }).click();
   await expect(decision).toContainText(/Approved by A\. Client/, { timeout: 60_000 });
+  await unasked.fill('0');
+  await unasked.blur();
+  await expect(page.getByText('This job’s own; the default is 0')).toHaveCount(0);
+  await expect(decision).toContainText('goes up by more than £200.00, or');
   await accessible(page);
   const html = (await bytesOf(await saved(page, /^Save the client’s page/))).toString('utf8');
   expect(html).toContain('Approved by A. Client');
@@ -146,9 +161,14 @@ test('the client approves the job by name, days and price worked out on the page
     .getByRole('button', { name: /^Hand over$/ })
     .last()
     .click();
-  await expect(page.getByText('Enter the name of whoever takes the floor over.')).toBeVisible();
+  await expect(page.getByText('Empty: this is needed')).toBeVisible();
   await page.getByRole('textbox', { name: 'Who takes it over' }).fill('B. Keeper');
-  const box = (await page.getByRole('img', { name: 'Box to sign in' }).boundingBox())!;
+  await page.getByRole('textbox', { name: 'Who takes it over' }).blur();
+  // What was asked for and is there is asked for no more.
+  await expect(page.getByText('Empty: this is needed')).toHaveCount(0);
+  const pad = page.getByRole('img', { name: 'Box to sign in' });
+  await pad.scrollIntoViewIfNeeded();
+  const box = (await pad.boundingBox())!;
   await page.mouse.move(box.x + 20, box.y + 60);
   await page.mouse.down();
   await page.mouse.move(box.x + 120, box.y + 30, { steps: 6 });

@@ -49,8 +49,10 @@ test('whatever is found leads to a stage or page there is', () => {
     const address = addressOf({ kind, jobId: 'j', roomId: 'r' });
     const [, stage] = /^\/rooms\/r\/(.*)$/.exec(address) ?? [];
     if (stage !== undefined) expect([kind, stages.has(stage)]).toEqual([kind, true]);
-    else expect(address).toMatch(/^(\/cards|\/jobs\/j(\/(days|buy|price))?)$/);
+    else expect(address).toMatch(/^(\/cards|\/jobs\/j(\/(days|buy|price|record))?)$/);
   }
+  const record = ['approvals', 'contacts', 'coverUps', 'handOvers', 'seals'] as const;
+  for (const kind of record) expect(addressOf({ kind, jobId: 'j', roomId: null })).toBe('/jobs/j/record');
 });
 
 test('lengths are told and found in the units of whoever reads', () => {

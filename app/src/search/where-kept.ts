@@ -30,6 +30,7 @@ const STAGE_OF: Partial<Record<FactKind, string>> = {
 const PAGE_OF: Partial<Record<FactKind, string>> = {
   ...{ keptPlans: 'days', siteDays: 'days', siteWeeks: 'days', taskHolds: 'days', furnishings: 'days', waysIn: 'days' },
   ...{ packCounts: 'buy', prices: 'buy', figures: 'buy', surprises: 'price', quotations: 'price' },
+  ...{ approvals: 'record', contacts: 'record', coverUps: 'record', handOvers: 'record', seals: 'record' },
 };
 const CARDS: readonly FactKind[] = ['cards', 'films', 'membranes', 'panels', 'underlays'];
 

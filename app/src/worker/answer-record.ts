@@ -31,6 +31,7 @@ import {
 } from '@maquette/core/report';
 import { inWords } from '@maquette/words';
 import { paperHtml } from '@maquette/words/paper-html';
+import '@maquette/words/figure-names';
 import '@maquette/words/planning';
 import '@maquette/words/report';
 import { openModels } from './open-models.ts';

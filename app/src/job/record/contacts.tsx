@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { only } from '@maquette/core/fields';
+import { filled, only } from '@maquette/core/fields';
 import type { Contact } from '@maquette/core/record';
 import { KINDS } from '@maquette/facts';
 import { useState } from 'react';
@@ -18,20 +18,14 @@ const ROLES: Record<Contact['role'], string> = {
   maker: 'Maker',
   other: 'Somebody else',
 };
-const FIELDS = only(KINDS.contacts.fields, 'name', 'reach');
+const FIELDS = { name: filled(KINDS.contacts.fields.name), ...only(KINDS.contacts.fields, 'reach') };
 
 /** Who gets the seal at once. Names and addresses stand in no report and no bundle. */
 export function Contacts({ jobId, contacts }: { jobId: string; contacts: readonly Contact[] }) {
   const [role, setRole] = useState<Contact['role']>('client');
-  const [problem, setProblem] = useState<string | null>(null);
   const form = useDraftForm(FIELDS, { name: '', reach: '' }, 'metric');
   const add = () =>
     form.record(async (body) => {
-      if (body.name.trim() === '') {
-        setProblem('Enter a name.');
-        return { ok: true };
-      }
-      setProblem(null);
       const written = await write(`${body.name} is told`, [
         { kind: 'contacts', id: newId(), body: { jobId, role, note: '', ...body } },
       ]);
@@ -61,7 +55,7 @@ export function Contacts({ jobId, contacts }: { jobId: string; contacts: readonl
       />
       <FactField form={form} name="name" label="Name" />
       <FactField form={form} name="reach" label="Mail address or number" />
-      {(problem ?? form.problem) ? <Words role="alert">{problem ?? form.problem}</Words> : null}
+      {form.problem ? <Words role="alert">{form.problem}</Words> : null}
       <ButtonRow>
         <Button label="Add" hint="somebody who is told" onPress={() => void add()} />
       </ButtonRow>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { only } from '@maquette/core/fields';
+import { filled, only } from '@maquette/core/fields';
 import { missingOf, type HoldPoint } from '@maquette/core/report';
 import { KINDS } from '@maquette/facts';
 import type { RecordFacts } from '@maquette/facts/job-facts';
@@ -17,7 +17,10 @@ import { useSealing } from './seal-now.ts';
 import { SignaturePad } from './signature-pad.tsx';
 import type { PaperMaker } from './use-record.ts';
 
-const FIELDS = only(KINDS.handOvers.fields, 'by', 'sparePlanks', 'batch', 'furnitureFrom');
+const FIELDS = {
+  by: filled(KINDS.handOvers.fields.by),
+  ...only(KINDS.handOvers.fields, 'sparePlanks', 'batch', 'furnitureFrom'),
+};
 
 interface Props {
   jobId: string;
@@ -31,7 +34,6 @@ export function HandOverPart({ jobId, facts, holds, paper }: Props) {
   const say = useSay();
   const { localTime } = useTimes();
   const [signature, setSignature] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
   const sealing = useSealing(jobId);
   const last = facts.handOvers.at(-1) ?? null;
   const missing = holds.flatMap((hold) =>
@@ -42,17 +44,11 @@ export function HandOverPart({ jobId, facts, holds, paper }: Props) {
   );
   const form = useDraftForm(FIELDS, { by: '', sparePlanks: 0, batch: '', furnitureFrom: '' }, 'metric');
   const handOver = () =>
-    form.record(async (body) => {
-      if (body.by.trim() === '') {
-        setProblem('Enter the name of whoever takes the floor over.');
-        return { ok: true };
-      }
-      setProblem(null);
-      const written = await write('Handed over', [
+    form.record((body) =>
+      write('Handed over', [
         { kind: 'handOvers', id: newId(), body: { jobId, handedAt: nowUtc(), signature, note: '', ...body } },
-      ]);
-      return written;
-    });
+      ]),
+    );
   return (
     <PartBox>
       {last ? <Words bold>{`Taken over by ${last.by}, ${localTime(last.handedAt)}.`}</Words> : null}
@@ -72,7 +68,7 @@ export function HandOverPart({ jobId, facts, holds, paper }: Props) {
       <FactField form={form} name="batch" label="Batch of the planks" />
       <FactField form={form} name="furnitureFrom" label="Furniture may return from" hint="Day, such as 2026-12-14" />
       <SignaturePad onDrawn={setSignature} />
-      {(problem ?? form.problem) ? <Words role="alert">{problem ?? form.problem}</Words> : null}
+      {form.problem ? <Words role="alert">{form.problem}</Words> : null}
       {sealing.share !== null ? (
         <Words role="status" figure>{`Sealing, ${Math.round(sealing.share * 100)} % …`}</Words>
       ) : null}
