@@ -13,9 +13,9 @@ const launchOptions = { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chr
 
 export default defineConfig({
   testDir: './tests',
-  timeout: 120_000,
-  expect: { timeout: 30_000 },
-  // Two side by side: most of a test is waiting for the other side. Time-outs are made for a machine that is busy.
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
+  // Two side by side: most of a test is waiting for the other side. Time-outs are made for a machine ten times as busy.
   workers: 2,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],

@@ -1,2 +1,2 @@
 // Time-outs are made for a machine that is busy with something else.
-jest.setTimeout(30_000);
+jest.setTimeout(120_000);

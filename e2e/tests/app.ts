@@ -14,6 +14,9 @@ const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
 /** What has no width: files, durability, units. It is tried at a phone's width alone. */
 export const ONCE = { tag: '@once' };
 
+/** What is worked out, made or sent first: much longer on a busy machine, where all of a test is. */
+export const LONG = { timeout: 150_000 };
+
 /** A server of the test's own, on a data folder of its own. */
 export interface Running {
   url: string;

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
-import { accessible, facts, key, layToBreak, newRoom, serve, type Running, ONCE } from './app.ts';
+import { LONG, accessible, facts, key, layToBreak, newRoom, serve, type Running, ONCE } from './app.ts';
 
 const FIXTURES = join(dirname(fileURLToPath(import.meta.url)), '../fixtures');
 let running: Running;
@@ -153,7 +153,7 @@ for (const [file, room, width, depth, taken, problem] of [
     expect((await facts(running.url, id)).readings).toHaveLength(0);
     await page.getByRole('button', { name: `Take ${taken} readings` }).click();
     await page.waitForURL(/\/flat$/);
-    await expect(page.getByTestId('sending')).toHaveText('all sent', { timeout: 30_000 });
+    await expect(page.getByTestId('sending')).toHaveText('all sent', LONG);
     expect((await facts(running.url, id)).readings).toHaveLength(taken);
   });
 }

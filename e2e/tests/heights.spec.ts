@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+import { LONG, accessible, key, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -11,7 +11,6 @@ test.afterAll(() => running.close());
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
 const heights = (page: Page, room: string) => page.goto(`${running.url}/rooms/${room}/heights`);
-const LONG = { timeout: 70_000 };
 const ledger = async (page: Page) => {
   await page.goto(`${running.url}/jobs/demo-sluice-house/heights`);
   // Room after room is judged, on whatever machine this is.
@@ -215,7 +214,7 @@ test('the ledger stands over the floors as their chosen levelling leaves them, o
   const before = await step.getAttribute('aria-label');
   await button(page, 'With the planned levelling').click();
   await expect(page.getByText('Over each floor as the levelling chosen for it leaves it.')).toBeVisible();
-  await expect(page.getByText(/^Working out/)).toHaveCount(0, { timeout: 150_000 });
+  await expect(page.getByText(/^Working out/)).toHaveCount(0, LONG);
   await expect(page.getByTestId('ledger-row')).toHaveCount(7);
   // The landing is levelled beside its stair: the last riser is another.
   expect(await step.getAttribute('aria-label')).not.toBe(before);

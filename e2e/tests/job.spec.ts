@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, roomFacts, serve, type Running } from './app.ts';
+import { LONG, accessible, roomFacts, serve, type Running } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -11,9 +11,6 @@ test.afterAll(() => running.close());
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
-/** Every room of the job is gone through first. */
-const LONG = { timeout: 100_000 };
-
 async function open(page: Page, which: 'days' | 'buy' | 'price', job = 'demo-fennimore-hall') {
   await page.goto(`${running.url}/jobs/${job}/${which}`);
   const first = { days: 'promise', buy: 'bill-total', price: 'price-total' }[which];

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, coveredBy, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+import { LONG, accessible, coveredBy, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -10,7 +10,6 @@ test.afterAll(() => running.close());
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
-const LONG = { timeout: 70_000 };
 const count = (page: Page) => page.getByTestId('plank-count');
 async function lay(page: Page, room: string) {
   await page.goto(`${running.url}/rooms/${room}/lay`);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { accessible, serve, takeBack, type Running, ONCE } from './app.ts';
+import { LONG, accessible, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -15,7 +15,7 @@ test('ways to level stand side by side, certified, with how near each is to the 
   const ways = page.getByRole('radiogroup', { name: 'Ways to level' });
   const mixed = ways.getByRole('radio', { name: /^Grind the highs, fill the lows, £\d+, 1 bag, / });
   // A plan is shown once it is proved, which takes long where two are proved at once.
-  await expect(mixed).toBeVisible({ timeout: 70_000 });
+  await expect(mixed).toBeVisible(LONG);
   await expect(ways.getByRole('radio', { name: /^Grind only, Not possible: held back by the depth/ })).toBeVisible();
   await expect(ways.getByRole('radio', { name: /^Fill only, £\d+, 1 bag, / })).toBeVisible();
   await mixed.click();
@@ -69,7 +69,7 @@ test('the chosen way becomes patches, bags and points to chalk that stay ticked'
 
 test('the plan leaves as drawings, features, lists and a grid', ONCE, async ({ page }) => {
   await page.goto(parlour());
-  await expect(page.getByRole('radio', { name: /^Grind only, Not possible/ })).toBeVisible({ timeout: 70_000 });
+  await expect(page.getByRole('radio', { name: /^Grind only, Not possible/ })).toBeVisible(LONG);
   await page.getByRole('button', { name: 'Work', exact: true }).click();
   await page.getByRole('button', { name: 'Save as files' }).click();
   for (const [key, file, holds] of [

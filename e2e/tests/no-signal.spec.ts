@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, facts, key, newRoom, serve, shellKept, type Running, ONCE } from './app.ts';
+import { LONG, accessible, facts, key, newRoom, serve, shellKept, type Running, ONCE } from './app.ts';
 
 // What is on the device has to be there without a server: the service worker's work.
 test.use({ serviceWorkers: 'allow' });
@@ -31,7 +31,7 @@ test(
     await key(page, '1340');
     await expect(page.getByTestId('sending')).toHaveText('3 waiting to send');
     await running.start();
-    await expect(page.getByTestId('sending')).toHaveText('all sent', { timeout: 30_000 });
+    await expect(page.getByTestId('sending')).toHaveText('all sent', LONG);
     const { readings } = await facts(running.url, room);
     expect(readings.map((r) => r.rodMm).sort()).toEqual([1340, 1341, 1342, 1343]);
     expect(readings.every((r) => r.version === 1)).toBe(true);

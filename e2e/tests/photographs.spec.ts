@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { newRoom, roomFacts, serve, shellKept, type Running, ONCE } from './app.ts';
+import { LONG, newRoom, roomFacts, serve, shellKept, type Running, ONCE } from './app.ts';
 
 // What is on the device has to be there without a server: the service worker's work.
 test.use({ serviceWorkers: 'allow' });
@@ -72,7 +72,7 @@ test(
     await running.kill();
     await expect(page.getByTestId('sending')).toHaveText(/waiting to send$/);
     await running.start();
-    await expect.poll(async () => (await photos()).length, { timeout: 20_000 }).toBe(50);
+    await expect.poll(async () => (await photos()).length, LONG).toBe(50);
     const hashes = async () =>
       new Set(
         await Promise.all(
@@ -82,9 +82,7 @@ test(
           }),
         ),
       );
-    await expect
-      .poll(async () => [(await hashes()).size, (await hashes()).has('missing')], { timeout: 20_000 })
-      .toEqual([50, false]);
+    await expect.poll(async () => [(await hashes()).size, (await hashes()).has('missing')], LONG).toEqual([50, false]);
     await shown.first().click();
     page.once('dialog', (dialog) => void dialog.accept());
     await page.getByRole('button', { name: 'Remove photograph' }).click();

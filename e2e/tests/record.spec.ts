@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Download, type Page } from '@playwright/test';
-import { accessible, ONCE, serve, type Running } from './app.ts';
+import { LONG, accessible, ONCE, serve, type Running } from './app.ts';
 
 /** The smallest picture there is: one grey point. */
 const POINT = Buffer.from(
@@ -18,13 +18,13 @@ test.afterAll(() => running.close());
 const press = (page: Page, name: RegExp) => page.getByRole('button', { name }).first().click();
 const bytesOf = async (download: Download): Promise<Buffer> => readFile((await download.path())!);
 async function saved(page: Page, name: RegExp): Promise<Download> {
-  const download = page.waitForEvent('download', { timeout: 120_000 });
+  const download = page.waitForEvent('download', LONG);
   await press(page, name);
   return download;
 }
 async function openRecord(page: Page, job = 'demo-fennimore-hall'): Promise<void> {
   await page.goto(`${running.url}/jobs/${job}/record`);
-  await expect(page.getByTestId('hold-points')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByTestId('hold-points')).toBeVisible(LONG);
 }
 
 test('before the planks cover a room it says what is to be photographed; a picture taken is counted, and what is missing is told', async ({
@@ -86,7 +86,7 @@ test(
     await press(page, /^Seals/);
     await press(page, /^Seal the record as it stands/);
     const card = page.getByTestId('seal').first();
-    await expect(card).toBeVisible({ timeout: 60_000 });
+    await expect(card).toBeVisible(LONG);
     const seal = /[0-9a-f]{64}/.exec((await card.textContent())!)![0];
     await expect(card.getByRole('img', { name: 'The seal as a square code' })).toBeVisible();
     await accessible(page);
@@ -128,7 +128,7 @@ test('the client approves the job by name, days and price worked out on the page
   // Made of days and price: worked out here, once they are asked for.
   await press(page, /^Work out days and price/);
   const decision = page.getByTestId('decision').first();
-  await expect(decision).toContainText('This waits for your decision.', { timeout: 100_000 });
+  await expect(decision).toContainText('This waits for your decision.', LONG);
   await decision.getByRole('button', { name: /^Approve/ }).click();
   await expect(decision.getByText('Empty: this is needed')).toBeVisible();
   // What may go up unasked is told before the answer and kept with it.
@@ -142,9 +142,9 @@ test('the client approves the job by name, days and price worked out on the page
   await unasked.blur();
   await expect(decision).toContainText('goes up by more than £200.00, or');
   await decision.getByRole('textbox', { name: 'Who decides' }).fill('A. Client');
-  await expect(decision.getByRole('button', { name: /^Approve/ })).toBeEnabled({ timeout: 100_000 });
+  await expect(decision.getByRole('button', { name: /^Approve/ })).toBeEnabled(LONG);
   await decision.getByRole('button', { name: /^Approve/ }).click();
-  await expect(decision).toContainText(/Approved by A\. Client/, { timeout: 60_000 });
+  await expect(decision).toContainText(/Approved by A\. Client/, LONG);
   await unasked.fill('0');
   await unasked.blur();
   await expect(page.getByText('This job’s own; the default is 0')).toHaveCount(0);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, coveredBy, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+import { LONG, accessible, coveredBy, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -11,8 +11,6 @@ test.afterAll(() => running.close());
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
 const under = (page: Page, room: string) => page.goto(`${running.url}/rooms/${room}/under`);
-const LONG = { timeout: 70_000 };
-
 test('what do I put under this laminate, and how many rolls: chosen, counted by Heights, cut for the van', async ({
   page,
 }) => {
@@ -112,7 +110,7 @@ test('a heated floor: its days recorded, and a surface that is too warm stops th
   await page.getByTestId('choose').waitFor();
 });
 
-test('a membrane by its steps, and a choice among cards of one’s own that came in as a file', async ({ page }) => {
+test('a membrane is on once its last step is ticked, and not before', async ({ page }) => {
   await under(page, 'demo-parlour');
   await button(page, 'Coat').click();
   const epoxy = page.getByTestId('membrane-shipped-membrane-epoxy');
@@ -135,6 +133,11 @@ test('a membrane by its steps, and a choice among cards of one’s own that came
   await steps.getByRole('checkbox', { name: /pin-holes/i }).click();
   await page.goto(`${running.url}/rooms/demo-parlour/damp`);
   await expect(page.getByText(/A surface membrane is chosen/)).toBeVisible(LONG);
+});
+
+test('cards of one’s own come in as a file, are refused by field and value, and stand among what may be chosen', async ({
+  page,
+}) => {
   await page.goto(`${running.url}/cards/under`);
   await button(page, 'Files of cards').click();
   const bring = async (name: string, text: string) => {
