@@ -14,6 +14,7 @@ const book = {
   loading: false,
   jobs: [{ ...stored, id: 'job', name: 'Sluice House', about: 'lock-keeper’s cottage', rank: 0 }],
   rooms: [{ ...stored, ...INVENTED_ROOM, name: 'Landing' }],
+  packCounts: [{ ...stored, id: 'p', jobId: 'job', productId: 'compound/patching', bought: 4, batch: 'P 118' }],
   quotations: [{ ...stored, id: 'q', jobId: 'job', number: 4, note: 'Without the stair' }],
 } as unknown as ShownBook;
 const lists = {
@@ -28,6 +29,7 @@ const inUnits = (units: 'metric' | 'imperial') =>
     [{ id: INVENTED_ROOM.id, lists }],
     (words) => (typeof words === 'string' ? words : words.code),
     units,
+    (id) => (id === 'compound/patching' ? 'Patching compound' : undefined),
   );
 const entries = inUnits('metric');
 const found = (text: string) => findFacts(entries, text).map(({ of }) => [of.kind, addressOf(of)]);
@@ -41,6 +43,13 @@ test('a job by its address, a room by its covering, a quotation by its note, eac
   expect(found('landing vinyl')).toEqual([['rooms', '/rooms/room/room']]);
   expect(found('stair')).toEqual([['quotations', '/jobs/job/price']]);
   expect(entries.find(({ kind }) => kind === 'works')!.about).toEqual(['Sluice House', 'Landing', KINDS.works.words]);
+});
+
+test('packs bought are found by what is in them, and say it beside their batch', () => {
+  expect(found('patching')).toEqual([['packCounts', '/jobs/job/buy']]);
+  expect(findFacts(entries, 'batch P 118')[0]!.of.values.map(({ text }) => text)).toEqual(
+    expect.arrayContaining(['Patching compound', 'P 118']),
+  );
 });
 
 test('whatever is found leads to a stage or page there is', () => {

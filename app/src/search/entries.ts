@@ -52,12 +52,13 @@ const NOT_LOOKED_IN: ReadonlySet<FactKind> = new Set([
   'poses',
 ]);
 
-/** Every fact of the book and of its rooms that has something to be found in. */
+/** Every fact of the book and of its rooms that has something to be found in; packs also by their product's name, where it is known. */
 export function entriesOf(
   book: ShownBook,
   rooms: readonly { id: string; lists: ShownRoomLists }[],
   say: (words: Sayable) => string,
   units: UnitSystem,
+  productName: (id: string) => string | undefined = () => undefined,
 ): Entry[] {
   const jobName = new Map(book.jobs.map(({ id, name }) => [id, name]));
   const roomOf = new Map(book.rooms.map((room) => [room.id, room]));
@@ -83,7 +84,8 @@ export function entriesOf(
       }
       const jobId = kind === 'jobs' ? id : typeof body['jobId'] === 'string' ? body['jobId'] : null;
       const roomId = typeof body['ofRoomId'] === 'string' ? body['ofRoomId'] : null;
-      return entry(kind, body, { jobId, roomId });
+      const product = kind === 'packCounts' ? productName(String(body['productId'])) : undefined;
+      return entry(kind, body, { jobId, roomId }, product ? [{ field: 'Product', text: product }] : []);
     }),
   );
   const ofRooms = rooms.flatMap(({ id, lists }) =>

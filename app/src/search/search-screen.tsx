@@ -16,6 +16,7 @@ import { ShownIn, useSay, useTimes } from '../ui/shown-in.tsx';
 import { Words } from '../ui/text.tsx';
 import { Touch } from '../ui/touch.tsx';
 import { entriesOf, type Entry } from './entries.ts';
+import { useProductNames } from './use-product-names.ts';
 import { addressOf } from './where-kept.ts';
 
 const MOST = 60;
@@ -56,6 +57,7 @@ function Search() {
     combine: (answers) => answers.map(({ data }) => data !== undefined),
   });
   const lists = useSyncExternalStore(store.subscribe, () => store.rooms(ids));
+  const products = useProductNames(book, units);
   const entries = useMemo(
     () =>
       entriesOf(
@@ -63,8 +65,9 @@ function Search() {
         ids.map((id, k) => ({ id, lists: lists[k]! })),
         say,
         units,
+        (id) => products.get(id),
       ),
-    [book, ids, lists, say, units],
+    [book, ids, lists, say, units, products],
   );
   const hits = useMemo(() => findFacts(entries, asked, MOST), [entries, asked]);
   const missing = ids.filter((id, k) => !read[k] && !store.isUnsent(id)).length;

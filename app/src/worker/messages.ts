@@ -17,7 +17,7 @@ import type { DryingPlan } from '@maquette/core/drying';
 import type { Placement, Rings, SchoolResult } from '@maquette/core/flat';
 import type { Change, LevellingPlan, Pace, Programmed, RuleCost, WayId } from '@maquette/core/levelling';
 import type { PlankReport } from '@maquette/core/planks';
-import type { JobCourse, JobFacts, WhatIf } from '@maquette/core/planning';
+import type { JobCourse, JobFacts, NamedCards, WhatIf } from '@maquette/core/planning';
 import type { HoldPoint, ReportJob } from '@maquette/core/report';
 import type { DrawnUnit, OfferedRooms } from '@maquette/core/formats/outlines';
 import type { Plan } from '@maquette/core/room';
@@ -57,6 +57,13 @@ export interface TextAsk {
 export interface OutlinesAsk {
   file: Blob;
   unit: DrawnUnit | null;
+  units: UnitSystem;
+}
+
+/** Products whose names are asked for by the ids their packs are counted under. */
+export interface NamesAsk {
+  ids: readonly string[];
+  cards: readonly NamedCards[];
   units: UnitSystem;
 }
 
@@ -138,6 +145,7 @@ export type Ask =
   | { id: number; kind: 'forecast'; forecast: ForecastAsk }
   | { id: number; kind: 'text'; text: TextAsk }
   | { id: number; kind: 'outlines'; outlines: OutlinesAsk }
+  | { id: number; kind: 'productNames'; names: NamesAsk }
   | { id: number; kind: 'scan'; scan: ScanAsk };
 
 /** Where planks would be soft, and for a glued covering what would show through. */
@@ -185,6 +193,8 @@ export interface Answers {
   scan: ScanAnswer;
   text: TextAnswer;
   outlines: OfferedRooms;
+  /** Names as they are read, by id. */
+  productNames: ReadonlyMap<string, string>;
 }
 
 /** How far a piece of work is: a share, of a programme its rounds and the worst edge left (mm over the rule), of a judgement the map. */

@@ -26,6 +26,7 @@ import { inWords } from '@maquette/words';
 import type { Answers, Ask, Crossing, CrossingRoom, Told } from './messages.ts';
 import { answerCourse, answerWhatIfs } from './answer-course.ts';
 import { answerHolds, answerPaper } from './answer-record.ts';
+import { answerNames } from './answer-names.ts';
 import { answerOutlines } from './answer-outlines.ts';
 import { answerScan } from './answer-scan.ts';
 import { answerText } from './answer-text.ts';
@@ -113,6 +114,7 @@ async function answer(ask: Crossing): Promise<Answers[Ask['kind']]> {
   if (ask.kind === 'text') return answerText(ask.text, (share) => tell({ id: ask.id, progress: { share } }));
   if (ask.kind === 'outlines')
     return answerOutlines(ask.outlines, (share) => tell({ id: ask.id, progress: { share } }));
+  if (ask.kind === 'productNames') return answerNames(ask.names);
   if (ask.kind === 'programme') return programmed(ask);
   if (ask.kind === 'least') {
     const solve = await openMixed();

@@ -6,6 +6,7 @@ export { isPlanned, planJob, type PlannedJob } from './plan-job.ts';
 export { type Furnishing, type Surprise, SURPRISE_STATES, type WayIn } from './facts.ts';
 export { siteDay, USUAL_HOURS, USUAL_LOUD, usualHolidays, weekOf } from './job-calendar.ts';
 export { courseOf, type JobCourse } from './course-of-job.ts';
+export { productNames, type NamedCards } from './product-names.ts';
 export { whatIfs, type WhatIf } from './what-ifs.ts';
 export type { AgendaItem } from './agenda.ts';
 export type { ShownChange } from './changes.ts';

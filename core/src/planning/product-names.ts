@@ -15,11 +15,14 @@ import {
   tapeProduct,
 } from './products.ts';
 
+/** What of a room its products are named by. */
+export type NamedCards = Pick<RoomSet, 'card' | 'underCards'>;
+
 /**
  * Names of everything a job’s bill can have a line of, by the ids under which packs are counted and prices kept: of the rooms’ cards
  * and of what is bought without one. A product whose card was removed from the book says so.
  */
-export function productNames(sets: readonly Pick<RoomSet, 'card' | 'underCards'>[]): (id: string) => Sayable {
+export function productNames(sets: readonly NamedCards[]): (id: string) => Sayable {
   const figure = jobFiguresOf([]);
   const under = sets.map(({ underCards }) => allUnder(underCards));
   const products = [

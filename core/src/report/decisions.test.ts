@@ -55,6 +55,9 @@ test('a quotation holds for its days, and after them where it was answered; the 
   expect([words(given(late).what), given(late).cents]).toEqual(['The job as it is priced', PLAIN.price.gross]);
   const answer = inventedApproval({ cents: 120_000, givenAt: '2026-04-20T10:00:00.000Z' });
   expect(given(late, [answer]).cents).toBe(120_000);
+  // Given late in the evening by UTC it was given the day after where clocks are ahead, and holds a day longer.
+  const evening = course({ zone: 'Asia/Tokyo', quotations: [{ ...QUOTED, givenAt: '2026-04-03T22:00:00.000Z' }] });
+  expect(decisionsOf(evening, [])[0]!.cents).toBe(120_000);
   // An answer to what was asked before the quotation is none to it.
   expect(given(late, [{ ...answer, givenAt: '2026-04-01T10:00:00.000Z' }]).cents).toBe(PLAIN.price.gross);
 });

@@ -1,5 +1,5 @@
 import type { Quotation } from '../bill/facts.ts';
-import type { JobCourse } from '../planning/index.ts';
+import { siteDay, type JobCourse } from '../planning/index.ts';
 import { dayNumber, type Approval } from '../record/index.ts';
 import { say, type Sayable } from '../said/index.ts';
 
@@ -21,13 +21,14 @@ export const ABOUT_PLAN = 'plan';
 /** What is not settled of a room, as it stands under a decision. */
 const openIn = (room: string, title: Sayable): Sayable => say('report.inRoom', { room, what: title });
 
-/** Characters of a moment that are its day. */
-const DAY_LENGTH = 10;
-
-/** A quotation holds for its days, and from then on where it was answered: until then its price is the one that is asked. */
-function holds({ givenAt, validDays }: Quotation, today: string, answers: readonly Approval[]): boolean {
+/** A quotation holds for its days on the site's calendar, and from then on where it was answered: until then its price is the one that is asked. */
+function holds(
+  { givenAt, validDays }: Quotation,
+  { today, zone }: JobCourse['days'],
+  answers: readonly Approval[],
+): boolean {
   const isAnswered = answers.some((one) => one.about === ABOUT_PLAN && one.givenAt >= givenAt);
-  return isAnswered || dayNumber(today) <= dayNumber(givenAt.slice(0, DAY_LENGTH)) + validDays;
+  return isAnswered || dayNumber(today) <= dayNumber(siteDay(zone, givenAt)) + validDays;
 }
 
 /** Whether planks are begun in every room of a job: no laying of any is still to come. */
@@ -45,7 +46,7 @@ function begunEverywhere({ none, rooms, tasks }: JobCourse['days']): boolean {
  */
 export function decisionsOf({ days, price, changes }: JobCourse, answers: readonly Approval[]): Decision[] {
   const withTax = (cents: number) => (price.net > 0 ? Math.round((cents * price.gross) / price.net) : cents);
-  const given = price.given && holds(price.given, days.today, answers) ? price.given : null;
+  const given = price.given && holds(price.given, days, answers) ? price.given : null;
   const isBegun = begunEverywhere(days);
   return [
     {
