@@ -47,9 +47,11 @@ test('a job by its address, a room by its covering, a quotation by its note, eac
 
 test('packs bought are found by what is in them, and say it beside their batch', () => {
   expect(found('patching')).toEqual([['packCounts', '/jobs/job/buy']]);
-  expect(findFacts(entries, 'batch P 118')[0]!.of.values.map(({ text }) => text)).toEqual(
-    expect.arrayContaining(['Patching compound', 'P 118']),
-  );
+  // The id it is kept under is nobody's word.
+  expect(entries.flatMap(({ values }) => values).filter(({ text }) => text.includes('/'))).toEqual([]);
+  const [byBatch] = findFacts(entries, 'batch P 118');
+  expect(byBatch!.in.map(({ text }) => text)).toEqual(['P 118']);
+  expect(byBatch!.of.about).toEqual(['Sluice House', 'Patching compound', KINDS.packCounts.words]);
 });
 
 test('whatever is found leads to a stage or page there is', () => {

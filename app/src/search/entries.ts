@@ -32,7 +32,7 @@ function figureWords(value: number, unit: string, units: UnitSystem): string {
 function valuesOf(kind: FactKind, body: Body, units: UnitSystem): FoundValue[] {
   return Object.entries(KINDS[kind].fields).flatMap(([name, { spec }]): FoundValue[] => {
     const value = body[name];
-    if (spec.type === 'text' && typeof value === 'string' && value !== '')
+    if (spec.type === 'text' && !spec.carriesIds && typeof value === 'string' && value !== '')
       return [{ field: fieldName(name), text: value }];
     if (spec.type === 'choice' && typeof value === 'string')
       return [{ field: fieldName(name), text: value.replaceAll('-', ' ') }];
@@ -62,10 +62,16 @@ export function entriesOf(
 ): Entry[] {
   const jobName = new Map(book.jobs.map(({ id, name }) => [id, name]));
   const roomOf = new Map(book.rooms.map((room) => [room.id, room]));
-  const entry = (kind: FactKind, body: Body, at: Pick<Entry, 'jobId' | 'roomId'>, more: FoundValue[] = []): Entry[] => {
+  const entry = (
+    kind: FactKind,
+    body: Body,
+    at: Pick<Entry, 'jobId' | 'roomId'>,
+    more: FoundValue[] = [],
+    of?: string,
+  ): Entry[] => {
     const values = [...valuesOf(kind, body, units), ...more];
     if (values.length === 0) return [];
-    const about = [jobName.get(at.jobId ?? ''), roomOf.get(at.roomId ?? '')?.name, KINDS[kind].words];
+    const about = [jobName.get(at.jobId ?? ''), roomOf.get(at.roomId ?? '')?.name, of, KINDS[kind].words];
     return [
       {
         ...{ kind, id: String(body['id']), ...at, values },
@@ -85,7 +91,7 @@ export function entriesOf(
       const jobId = kind === 'jobs' ? id : typeof body['jobId'] === 'string' ? body['jobId'] : null;
       const roomId = typeof body['ofRoomId'] === 'string' ? body['ofRoomId'] : null;
       const product = kind === 'packCounts' ? productName(String(body['productId'])) : undefined;
-      return entry(kind, body, { jobId, roomId }, product ? [{ field: 'Product', text: product }] : []);
+      return entry(kind, body, { jobId, roomId }, product ? [{ field: 'Product', text: product }] : [], product);
     }),
   );
   const ofRooms = rooms.flatMap(({ id, lists }) =>

@@ -106,7 +106,7 @@ function HitLine({ hit: { of, in: values } }: { hit: Hit<Entry> }) {
   const times = useTimes();
   const kind = KINDS[of.kind].words;
   const found = values.map(({ field, text }) => `${field}: ${text}`).join(' · ');
-  const where = of.about.filter((one) => one !== kind);
+  const where = of.about.filter((one) => one !== kind && !values.some(({ text }) => text === one));
   return (
     <View role="listitem" style={[styles.hit, { borderColor: palette.rule }]}>
       <Touch
@@ -116,7 +116,7 @@ function HitLine({ hit: { of, in: values } }: { hit: Hit<Entry> }) {
       >
         <Words bold>{found}</Words>
         <Words size="small" quiet>
-          {[kind, ...where, of.at ? times.dayOf(of.at) : ''].filter(Boolean).join(' · ')}
+          {[of.at ? times.dayOf(of.at) : '', kind, ...where].filter(Boolean).join(' · ')}
         </Words>
       </Touch>
     </View>
