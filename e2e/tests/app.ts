@@ -156,9 +156,9 @@ export const roomFacts = async (url: string, room: string) =>
   (await (await fetch(`${url}/api/rooms/${room}/facts`)).json()) as RoomLists;
 
 /** Takes the last step back. What follows it can take longer than the way back is shown for: looked for, it is shown again. */
-export async function takeBack(page: Page): Promise<void> {
+export async function takeBack(page: Page, name: string | RegExp = 'Undo'): Promise<void> {
   await page.getByRole('button', { name: /: what waits$/ }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name }).click();
 }
 
 /** Waits until the app is on the device: from then on the worker that keeps it stands between the page and the server. */

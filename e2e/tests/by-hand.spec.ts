@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { accessible, key, newRoom, ONCE, type Running, serve, sheetBox } from './app.ts';
+import { accessible, key, newRoom, ONCE, type Running, serve, sheetBox, takeBack } from './app.ts';
 
 let running: Running;
 test.beforeAll(async () => {
@@ -25,7 +25,7 @@ test('a station is added and moved by a tap on the sheet, dropped, and brought b
   await expect(page.getByText(where!)).toHaveCount(0);
   await page.getByRole('button', { name: /^Drop station/ }).click();
   await expect(page.getByText(/Read station \d+ of 9/)).toBeVisible();
-  await page.getByRole('button', { name: /^Undo/ }).click();
+  await takeBack(page);
   await expect(page.getByText(/Read station \d+ of 10/)).toBeVisible();
 });
 
