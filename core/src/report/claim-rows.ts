@@ -1,6 +1,8 @@
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
 import { boundsMm, isTimber } from '../room/index.ts';
 import { celsius, decimals, gap, moment, reach, say, type Quantity, type Sayable } from '../said/index.ts';
+import type { Photograph } from '../record/index.ts';
+import { lipsOf } from '../soundness/index.ts';
 import { DAMP_AIR, FULL_COVER_SHARE } from '../verdict/index.ts';
 import { instrumentWords } from './page-damp.ts';
 import type { ReportRoom } from './report-job.ts';
@@ -90,6 +92,7 @@ function byCriterion(
   clause: Sayable,
   asked: Sayable,
   page: string,
+  isOfIt: (photo: Photograph) => boolean,
 ): ClaimRow {
   const found = assessment.criteria.find((criterion) => criterion.id === id);
   if (!found || found.verdict === 'measure' || found.verdict === 'wait') return { ...NOT, clause, asked, page };
@@ -99,7 +102,7 @@ function byCriterion(
     asked,
     shown: found.margin,
     margin: found.verdict === 'lay' ? say('report.kept') : say('report.notKept'),
-    photographs: set.photos.filter(({ about }) => about === 'box').length,
+    photographs: set.photos.filter(isOfIt).length,
     page,
   };
 }
@@ -112,14 +115,20 @@ function airRow(room: ReportRoom): ClaimRow {
     minRh: card.airMinRh,
     maxRh: card.airMaxRh,
   });
-  const row = byCriterion(room, DAMP_AIR, say('report.clauseAir'), asked, `damp/${facts.id}`);
+  const row = byCriterion(
+    room,
+    DAMP_AIR,
+    say('report.clauseAir'),
+    asked,
+    `damp/${facts.id}`,
+    ({ about }) => about === 'air',
+  );
   if (row.shown === null) return row;
   const hand = [...airReadings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1);
   return {
     ...row,
     at: hand?.takenAt ?? null,
     instrument: hand?.instrument || airLogs.at(-1)?.name || say('report.notNamed'),
-    photographs: room.set.photos.filter(({ about }) => about === 'air').length,
   };
 }
 
@@ -165,6 +174,7 @@ function longestRunRow({ set, assessment }: ReportRoom, longestRunM: number): Cl
 export function claimRows(room: ReportRoom): ClaimRow[] {
   const { card }: { card: CoveringCard } = room.set;
   const materials = 'materials';
+  const lips = new Set(lipsOf(room.set.marks).map(({ id }) => id));
   return [
     ...flatRows(room),
     ...(card.stepMm === null
@@ -176,6 +186,7 @@ export function claimRows(room: ReportRoom): ClaimRow[] {
             say('report.clauseStep'),
             say('report.atMost', { most: gap(card.stepMm) }),
             `layers/${room.set.room.id}`,
+            ({ about, aboutId }) => about === 'mark' && lips.has(aboutId),
           ),
         ]),
     dampRow(room),
@@ -188,6 +199,7 @@ export function claimRows(room: ReportRoom): ClaimRow[] {
             say('report.clauseRest'),
             say('report.restHours', { hours: card.acclimatiseH }),
             materials,
+            ({ about }) => about === 'box',
           ),
         ]
       : []),
