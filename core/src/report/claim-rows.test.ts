@@ -1,8 +1,10 @@
 import { inWords } from '@maquette/words';
 import '@maquette/words/report';
-import type { Criterion } from '../verdict/index.ts';
+import type { AirLog, AirReading } from '../air/facts.ts';
+import { DAMP_AIR, type Criterion } from '../verdict/index.ts';
+import { dampOf, NOW, readingOf, testOf } from '../damp/invented-damp.ts';
 import { readRoom } from '../assess/invented-cottage.ts';
-import type { RoomSet } from '../assess/room-set.ts';
+import { roomSet, type RoomSet } from '../assess/room-set.ts';
 import { SHIPPED_CARDS, type CoveringCard } from '../coverings/index.ts';
 import type { Photograph } from '../record/index.ts';
 import type { LaidRow } from '../setout/facts.ts';
@@ -117,4 +119,52 @@ test('a run longer than the card allows asks for a joint; the longest way throug
   expect(said(run(4).shown)).toMatch(/^4(\.0+)? m$|^4,?000 mm$/);
   expect(said(run(4).margin)).not.toBe(said(run(3.9).margin));
   expect(run(4).photographs).toBe(0);
+});
+
+test('damp read by another method than the card speaks of stands by its own limit; the card’s clause stays not shown', () => {
+  const { room, card } = dampOf({});
+  const tests = [
+    [1500, 1500],
+    [4500, 3500],
+    [1500, 3500],
+  ].map(([x, y], k) => testOf('carbide', `C${k + 1}`, [x!, y!], { instrument: 'Flask 2', checkedOn: '2026-02-01' }));
+  const damp = (worst: number) =>
+    claimRows(
+      reportRoom(
+        roomSet(room, card, {
+          dampTests: tests,
+          dampReadings: tests.map((test, k) => readingOf(test, 1, k === 0 ? worst : 1.2, { sampleG: 100 })),
+          photos: [photo('damp', tests[0]!.id)],
+        }),
+        NOW,
+      ),
+    ).filter(({ page }) => page === 'damp/room-1');
+  const [byCard, byCarbide] = damp(2.31);
+  expect(said(byCard!.asked)).toBe('75.0 %RH at most, in the slab');
+  expect([byCard!.shown, byCard!.photographs]).toEqual([null, 0]);
+  // The usual limit of a cement screed without heating, CM-%.
+  expect(said(byCarbide!.asked)).toMatch(/^2\.00 CM-% at most, by the figures of this job/);
+  expect([said(byCarbide!.margin), byCarbide!.photographs]).toEqual(['0.31 over', 1]);
+  expect(said(byCarbide!.instrument)).toMatch(/Flask 2.*2026-02-01/);
+  expect(said(damp(1.7)[1]!.margin)).toBe('0.30 inside');
+});
+
+test('air stands with when it was last read and by what: by hand, or by a logger whose file names itself where no instrument is named', () => {
+  const sample = (at: string) => ({ at, tempC: 20, rhPercent: 50 });
+  const hand = { id: 'hand', takenAt: '2026-05-04T12:00:00.000Z', tempC: 20, rhPercent: 50, instrument: 'Dial 1' };
+  const log = (part: object) => ({ id: 'log', name: 'site.csv', instrument: '', note: '', ...part });
+  const air = (airReadings: object[], airLogs: object[]) => {
+    const criteria = [{ ...lips('lay')[0]!, id: DAMP_AIR }];
+    const row = rowOf(
+      flat({ airReadings: airReadings as AirReading[], airLogs: airLogs as AirLog[] }, glued, criteria),
+      /^Air/,
+    );
+    return [row.at, said(row.instrument)];
+  };
+  const early = log({ samples: [sample('2026-05-04T08:00:00.000Z'), sample('2026-05-04T09:00:00.000Z')] });
+  const late = log({ samples: [sample('2026-05-05T09:00:00.000Z')], instrument: 'Logger 7' });
+  expect(air([hand], [early])).toEqual(['2026-05-04T12:00:00.000Z', 'Dial 1']);
+  expect(air([hand], [late])).toEqual(['2026-05-05T09:00:00.000Z', 'Logger 7']);
+  expect(air([], [early])).toEqual(['2026-05-04T09:00:00.000Z', 'site.csv']);
+  expect(air([], [])).toEqual([null, 'not named']);
 });

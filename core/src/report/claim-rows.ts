@@ -1,6 +1,7 @@
 import { ruleWords, type CoveringCard } from '../coverings/index.ts';
+import { METHOD_SPECS, type MethodState } from '../damp/index.ts';
 import { boundsMm, isTimber } from '../room/index.ts';
-import { celsius, decimals, gap, moment, reach, say, type Quantity, type Sayable } from '../said/index.ts';
+import { celsius, decimals, gap, lower, moment, reach, say, type Quantity, type Sayable } from '../said/index.ts';
 import type { Photograph } from '../record/index.ts';
 import { lipsOf } from '../soundness/index.ts';
 import { DAMP_AIR, FULL_COVER_SHARE } from '../verdict/index.ts';
@@ -27,6 +28,8 @@ const NOT: Omit<ClaimRow, 'clause' | 'asked' | 'page'> = {
   instrument: '',
   photographs: 0,
 };
+/** Carbide is read to a hundredth of a per cent, everything else to a tenth. */
+const digitsOf = ({ method }: Pick<MethodState, 'method'>) => (method === 'carbide' ? 2 : 1);
 const one = (what: Quantity): Sayable => say('said.asItIs', { what });
 const within = (mm: number): Sayable =>
   mm >= 0 ? say('report.inside', { by: gap(mm) }) : say('report.over', { by: gap(-mm) });
@@ -61,14 +64,9 @@ function flatRows({ set, picture }: ReportRoom): ClaimRow[] {
   });
 }
 
-function dampRow({ set, assessment }: ReportRoom): ClaimRow {
+/** What a method read of the base against what is asked in its own unit; a pass that is not complete shows nothing. */
+function dampRow({ set }: ReportRoom, clause: Sayable, asked: Sayable, method: MethodState | undefined): ClaimRow {
   const page = `damp/${set.room.id}`;
-  const timber = isTimber(assessment.laidOver);
-  const asked = timber
-    ? say('report.timberLimit', { limit: decimals(set.card.timberLimitMc, 1) })
-    : say('report.cementLimit', { limit: decimals(set.card.cementLimitRh, 1) });
-  const clause = say('report.clauseDamp');
-  const method = assessment.damp?.methods.find((m) => m.method === (timber ? 'pin' : 'probe'));
   const deciding = method?.governing;
   if (!method || !deciding || (!method.complete && method.passes)) return { ...NOT, clause, asked, page };
   return {
@@ -76,13 +74,41 @@ function dampRow({ set, assessment }: ReportRoom): ClaimRow {
     asked,
     shown: deciding.valueText,
     margin: say(method.passes ? 'report.insideLimit' : 'report.overLimit', {
-      by: decimals(Math.abs(method.margin ?? 0), 1),
+      by: decimals(Math.abs(method.margin ?? 0), digitsOf(method)),
     }),
     at: deciding.reading.takenAt,
     instrument: instrumentWords(deciding.test),
     photographs: set.photos.filter(({ aboutId }) => aboutId === deciding.test.id).length,
     page,
   };
+}
+
+/** The card’s own clause, and each other method that was read, by its own limit: none is converted into the card’s unit. */
+function dampRows(room: ReportRoom): ClaimRow[] {
+  const { set, assessment } = room;
+  const timber = isTimber(assessment.laidOver);
+  const named = timber ? 'pin' : 'probe';
+  const methods = assessment.damp?.methods ?? [];
+  const asked = timber
+    ? say('report.timberLimit', { limit: decimals(set.card.timberLimitMc, 1) })
+    : say('report.cementLimit', { limit: decimals(set.card.cementLimitRh, 1) });
+  const cardRow = dampRow(
+    room,
+    say('report.clauseDamp'),
+    asked,
+    methods.find(({ method }) => method === named),
+  );
+  const others = methods.flatMap((state) => {
+    const { method, limit, governing } = state;
+    if (method === named || !limit || !governing) return [];
+    const clause = say('report.clauseDampBy', { method: lower(METHOD_SPECS[method].words) });
+    const most = say('report.figureAtMost', {
+      limit: decimals(limit.value, digitsOf(state)),
+      unit: METHOD_SPECS[method].givesUnit,
+    });
+    return [dampRow(room, clause, most, state)];
+  });
+  return [cardRow, ...others];
 }
 
 /** A clause that one criterion of the room decides: shown where it stands well, and where it was found wanting. */
@@ -124,12 +150,13 @@ function airRow(room: ReportRoom): ClaimRow {
     ({ about }) => about === 'air',
   );
   if (row.shown === null) return row;
-  const hand = [...airReadings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1)).at(-1);
-  return {
-    ...row,
-    at: hand?.takenAt ?? null,
-    instrument: hand?.instrument || airLogs.at(-1)?.name || say('report.notNamed'),
-  };
+  const read = [
+    ...airReadings.map(({ takenAt, instrument }) => ({ at: takenAt, instrument })),
+    ...airLogs.flatMap(({ name, instrument, samples }) =>
+      samples.slice(-1).map(({ at }) => ({ at, instrument: instrument || name })),
+    ),
+  ].reduce<{ at: string; instrument: string } | null>((last, one) => (last && last.at > one.at ? last : one), null);
+  return { ...row, at: read?.at ?? null, instrument: read?.instrument || say('report.notNamed') };
 }
 
 /** What a set-out was laid by: the rows that were recorded stand for its joints, gaps and widths. */
@@ -189,7 +216,7 @@ export function claimRows(room: ReportRoom): ClaimRow[] {
             ({ about, aboutId }) => about === 'mark' && lips.has(aboutId),
           ),
         ]),
-    dampRow(room),
+    ...dampRows(room),
     airRow(room),
     ...(card.acclimatiseH > 0
       ? [
