@@ -2,8 +2,10 @@ import type { RoomSet } from '../assess/room-set.ts';
 import { testName } from '../damp/index.ts';
 import { heightsOf } from '../flat/index.ts';
 import { evidenceOf } from '../formats/evidence.ts';
+import { layerName } from '../layers/index.ts';
 import type { Block, PaperColumn, PaperPage } from '../paper/index.ts';
 import type { Photograph } from '../record/index.ts';
+import { MARK_WORDS } from '../soundness/index.ts';
 import { gap, moment, say, type Sayable } from '../said/index.ts';
 import { instrumentWords } from './page-damp.ts';
 import { ownFigures } from './own-figures.ts';
@@ -149,12 +151,20 @@ const rules = ({ rooms, figures, edition }: ReportJob): PaperPage => ({
   ],
 });
 
-/** What a photograph is of: its test by name, what was covered, the bag whose batch counts. */
-function subjectOf({ about, aboutId }: Photograph, { dampTests }: RoomSet): Sayable {
+/** What a photograph is of: its test, layer or mark by name, what was covered, the bag whose batch counts. */
+function subjectOf({ about, aboutId }: Photograph, { dampTests, layers, marks }: RoomSet): Sayable {
   switch (about) {
     case 'damp': {
       const test = dampTests.find(({ id }) => id === aboutId);
       return test ? testName(test) : about;
+    }
+    case 'layer': {
+      const layer = layers.find(({ id }) => id === aboutId);
+      return layer ? layerName(layer) : about;
+    }
+    case 'mark': {
+      const mark = marks.find(({ id }) => id === aboutId);
+      return mark ? MARK_WORDS[mark.kind] : about;
     }
     case 'edge':
       return say('report.photoEdge');

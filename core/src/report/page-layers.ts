@@ -1,13 +1,14 @@
 import { fromTheTop, layerName } from '../layers/index.ts';
 import type { Block, PaperPage } from '../paper/index.ts';
+import { layersLeft } from '../stripout/index.ts';
 import { MARK_WORDS } from '../soundness/index.ts';
-import { gap, say, type Sayable } from '../said/index.ts';
+import { allOf, gap, say, type Sayable } from '../said/index.ts';
 import { placeWords } from '../verdict/index.ts';
 import type { ReportRoom } from './report-job.ts';
 
 function layerRows({ set, assessment }: ReportRoom): Sayable[][] {
   const { strip } = assessment;
-  const gone = new Set(set.ticks.map(({ key }) => key));
+  const left = new Set(layersLeft(set));
   return fromTheTop(set.layers).map((layer) => {
     const stays = strip.keptLayerIds.includes(layer.id);
     const gate = strip.gates.find(({ layerId }) => layerId === layer.id);
@@ -15,8 +16,13 @@ function layerRows({ set, assessment }: ReportRoom): Sayable[][] {
     return [
       layerName(layer),
       say('said.asItIs', { what: gap(layer.thicknessMm) }),
-      stays ? say('report.stays') : gone.has(`layer/${layer.id}`) ? say('report.takenUp') : say('report.comesUp'),
-      known[0]?.words ?? say('report.nothingSuspect'),
+      !left.has(layer) ? say('report.takenUp') : stays ? say('report.stays') : say('report.comesUp'),
+      known.length === 0
+        ? say('report.nothingSuspect')
+        : allOf(
+            known.map(({ words }) => words),
+            '; ',
+          ),
     ];
   });
 }
