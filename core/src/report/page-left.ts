@@ -1,17 +1,18 @@
-import { isWood } from '../coverings/index.ts';
+import type { CoveringCard } from '../coverings/index.ts';
+import { figuresOf } from '../figures/index.ts';
 import { cautionSaid } from '../hazards/index.ts';
 import type { Block, PaperPage } from '../paper/index.ts';
 import { celsius, say, type Sayable } from '../said/index.ts';
 import type { ReportJob, ReportRoom } from './report-job.ts';
 
-/** Floors are kept under this at their surface where they are heated, degrees Celsius. */
-const WARMEST_C = 27;
+/** Vinyl may be wiped damp; whatever has wood in it swells. */
+const isVinyl = ({ kind }: CoveringCard) => kind === 'click-vinyl' || kind === 'glue-down-vinyl';
 
 /** Care of what lies on a floor and of what lies beneath it: each line once, whichever rooms it is for. */
 export function careOf(rooms: readonly ReportRoom[]): Sayable[] {
   const seen = new Set<string>();
   return rooms
-    .flatMap(({ set: { card, room } }) => [
+    .flatMap(({ set: { card, room, figures } }) => [
       say('report.careAir', {
         card: card.name,
         minC: celsius(card.airMinC, 0),
@@ -20,9 +21,9 @@ export function careOf(rooms: readonly ReportRoom[]): Sayable[] {
         maxRh: card.airMaxRh,
       }),
       ...(room.base.heating === 'water' || room.base.heating === 'electric'
-        ? [say('report.careHeat', { most: celsius(WARMEST_C, 0) })]
+        ? [say('report.careHeat', { most: celsius(figuresOf(figures, room.units)('heat-surface-c'), 0) })]
         : []),
-      isWood(card) ? say('report.careWood') : say('report.careVinyl'),
+      isVinyl(card) ? say('report.careVinyl') : say('report.careWood'),
       say('report.careFeet'),
     ])
     .filter((line) => {
