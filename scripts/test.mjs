@@ -66,10 +66,10 @@ async function still() {
   await check('First load and stages stay light', process.execPath, ['scripts/check-load.mjs']);
 }
 
-/** Unit tests on another core: a second worker would only wait for the checks beside it. */
+/** Unit tests beside the checks, and on both cores once those are done. */
 async function units() {
   const unit = join(results, 'unit.json');
-  const { output } = await run('npx', ['jest', '--maxWorkers=1', '--json', `--outputFile=${unit}`], { capture: true });
+  const { output } = await run('npx', ['jest', '--maxWorkers=2', '--json', `--outputFile=${unit}`], { capture: true });
   console.log(`\n== Unit tests\n${output.trim()}`);
   add(unit, (report) => ({
     ok: report.numPassedTests,

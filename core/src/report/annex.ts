@@ -4,7 +4,7 @@ import { heightsOf } from '../flat/index.ts';
 import { evidenceOf } from '../formats/evidence.ts';
 import { layerName } from '../layers/index.ts';
 import type { Block, PaperColumn, PaperPage } from '../paper/index.ts';
-import type { Photograph } from '../record/index.ts';
+import { dayNumber, type Photograph } from '../record/index.ts';
 import { MARK_WORDS } from '../soundness/index.ts';
 import { gap, moment, say, type Sayable } from '../said/index.ts';
 import { instrumentWords } from './page-damp.ts';
@@ -78,11 +78,22 @@ const readings = ({ rooms, versions }: ReportJob): PaperPage => ({
   ]),
 });
 
+/** How long before the report an instrument was checked; of a check that is still to come nothing is known. */
+function checkAge(on: string, atUtc: string): Sayable {
+  const days = dayNumber(atUtc.slice(0, on.length)) - dayNumber(on);
+  // East of Greenwich the day on site may have begun when by UTC it is still the day before.
+  return days >= -1 ? say('report.daysAgo', { count: Math.max(0, days) }) : say('report.notKnown');
+}
+
 /** B: instruments, their last checks, and clocks that were off. */
 function instruments({ rooms, skewed, atUtc }: ReportJob): PaperPage {
-  const tests = rooms.flatMap(({ set }) => set.dampTests);
-  const named = [...new Map(tests.map((one) => [`${one.instrument} ${one.checkedOn}`, one])).values()];
-  const ageDays = (on: string) => Math.floor((Date.parse(atUtc) - Date.parse(`${on}T12:00:00.000Z`)) / 86_400_000);
+  const used = rooms.flatMap(({ set }) => [
+    ...set.dampTests,
+    ...[...set.airReadings, ...set.airLogs].flatMap(({ instrument }) =>
+      instrument === '' ? [] : [{ instrument, checkedOn: '' }],
+    ),
+  ]);
+  const named = [...new Map(used.map((one) => [`${one.instrument} ${one.checkedOn}`, one])).values()];
   const setups = rooms.flatMap(({ set, picture }) =>
     picture.setups.map((one): Sayable[] => [
       set.room.name,
@@ -103,12 +114,7 @@ function instruments({ rooms, skewed, atUtc }: ReportJob): PaperPage {
           { title: say('report.instrument'), share: 6 },
           { title: say('report.checkAge'), share: 4 },
         ],
-        rows: named.map((one): Sayable[] => [
-          instrumentWords(one),
-          /^\d{4}-\d{2}-\d{2}$/.test(one.checkedOn)
-            ? say('report.daysAgo', { count: ageDays(one.checkedOn) })
-            : say('report.notKnown'),
-        ]),
+        rows: named.map((one): Sayable[] => [instrumentWords(one), checkAge(one.checkedOn, atUtc)]),
       },
       {
         is: 'table',

@@ -41,6 +41,18 @@ test('of each test that was read its display and its place are wanted, of the ba
   ]);
 });
 
+test('where planks are the first to cover the base, they are what its tests are photographed before', () => {
+  const flat = lowRoom('Hall', 0.2, { dampTests: [TEST] as never, dampReadings: [READ] as never });
+  const wanted = (set: RoomSet) =>
+    holds(set).map(({ cover, photos }) => [cover, photos.filter(({ about }) => about === 'damp').length]);
+  expect(wanted(flat)).toEqual([['planks', 1]]);
+  // Under a pour nobody can photograph them any more.
+  expect(wanted(tested([]))).toEqual([
+    ['pour', 1],
+    ['planks', 0],
+  ]);
+});
+
 test('what was covered stays told with what was missing by then, each room and cover by itself', () => {
   const covered = {
     ...{

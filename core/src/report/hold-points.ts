@@ -51,7 +51,7 @@ function coversOf({ works, underChoices }: RoomSet, { criteria, under }: RoomAss
   return COVERS.filter((cover) => wanted[cover]);
 }
 
-function photosOf(set: RoomSet, cover: Cover): WantedPhoto[] {
+function photosOf(set: RoomSet, cover: Cover, isFirst: boolean): WantedPhoto[] {
   const { photos, dampTests, dampReadings, edgeWalks, plankBoxes } = set;
   const held = (about: Photograph['about'], aboutId: string) =>
     photos.filter((photo) => photo.about === about && photo.aboutId === aboutId).length;
@@ -65,7 +65,8 @@ function photosOf(set: RoomSet, cover: Cover): WantedPhoto[] {
   const read = new Set(dampReadings.map(({ testId }) => testId));
   const hidesBase = cover === 'pour' || cover === 'membrane';
   return [
-    ...(hidesBase || cover === 'underlay'
+    // Where planks are the first to cover the base it is they that hide its tests.
+    ...(hidesBase || cover === 'underlay' || isFirst
       ? dampTests
           .filter(({ id, method }) => read.has(id) && method !== 'survey')
           // Its display, and the test where it stands.
@@ -107,11 +108,11 @@ export function holdPointsOf(
   { coverUps, seals }: { coverUps: readonly CoverUp[]; seals: readonly Seal[] },
 ): HoldPoint[] {
   const { room } = set;
-  return coversOf(set, assessment).map((cover) => ({
+  return coversOf(set, assessment).map((cover, k) => ({
     roomId: room.id,
     roomName: room.name,
     cover,
-    photos: photosOf(set, cover),
+    photos: photosOf(set, cover, k === 0),
     open: assessment.criteria.filter(({ part, verdict }) => verdict !== 'lay' && HIDDEN_BY[cover].includes(part)),
     done: coverUps.findLast((one) => one.ofRoomId === room.id && one.cover === cover) ?? null,
     seal: seals.findLast((one) => one.ofRoomId === room.id && one.sealedFor === cover) ?? null,

@@ -224,7 +224,7 @@ export const report = {
   'report.wantBeforePour': 'The primed base, before the pour',
   'report.wantBeforeMembrane': 'The opened base, before the membrane',
   'report.wantBeforeUnderlay': 'The levelled floor, before underlay or film',
-  'report.wantBeforePlanks': 'The underlay, before the planks',
+  'report.wantBeforePlanks': 'The floor as the planks will cover it',
   'report.wantBag': 'A bag with its batch',
   'report.wantBox': 'A box of batch {batch}',
   'report.photoMissing': '{what}: {count, plural, one {a photograph is missing} other {# photographs are missing}}',
