@@ -65,6 +65,11 @@ export function HeightsStage(props: StageProps) {
     setWanted(null);
     setTab(to);
   };
+  // What was read is kept a moment after the key: whoever has gone to another tab by then is left there.
+  const taken = () => {
+    setWanted(null);
+    setTab((now) => (now === null || now === 'read' ? (wanted?.from ?? 'read') : now));
+  };
   const tab = chosenTab ?? (asks.length > 0 ? 'read' : 'openings');
   const openings = room.openings;
   const opening = openings.find(({ id }) => id === openingId) ?? openings[0] ?? null;
@@ -141,7 +146,7 @@ export function HeightsStage(props: StageProps) {
               onSkip={() =>
                 wanted ? choose(wanted.from) : setSkipped(waiting.length > 1 ? [...skipped, ask.key] : [])
               }
-              onTaken={() => choose(wanted?.from ?? 'read')}
+              onTaken={taken}
             />
           ) : (
             <CriteriaList criteria={criteria} />
