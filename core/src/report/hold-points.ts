@@ -65,8 +65,8 @@ function photosOf(set: RoomSet, cover: Cover, isFirst: boolean): WantedPhoto[] {
   const read = new Set(dampReadings.map(({ testId }) => testId));
   const hidesBase = cover === 'pour' || cover === 'membrane';
   return [
-    // Where planks are the first to cover the base it is they that hide its tests.
-    ...(hidesBase || cover === 'underlay' || isFirst
+    // Planks hide the tests of the base only where nothing has covered it before them.
+    ...(cover !== 'planks' || isFirst
       ? dampTests
           .filter(({ id, method }) => read.has(id) && method !== 'survey')
           // Its display, and the test where it stands.
