@@ -82,6 +82,7 @@ test('a task ticked among the days is ticked in its stage; held back, what moves
 test('a bar pulled along asks what would move, and nothing is held until it is kept', async ({ page }) => {
   await open(page, 'days');
   await page.getByRole('button', { name: 'Days', exact: true, pressed: false }).click();
+  await expect(page.getByTestId('bars')).toHaveAttribute('aria-busy', 'false');
   const label = page.getByTestId('bars').getByText('Lay 63 planks');
   await label.scrollIntoViewIfNeeded();
   const at = (await label.boundingBox())!;

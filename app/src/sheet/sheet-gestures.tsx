@@ -88,10 +88,12 @@ interface PullProps {
   onTap: (x: number, y: number) => void;
   /** A pull that began at a place, so far across; the last one lets go. */
   onPull: (x: number, y: number, byX: number, isLast: boolean) => void;
+  /** Told once fingers are heard. */
+  onReady: () => void;
 }
 
 /** Taps and sideways pulls on something that is drawn, in its own px. Draws nothing. */
-export function PullGestures({ of, onTap, onPull }: PullProps) {
+export function PullGestures({ of, onTap, onPull, onReady }: PullProps) {
   const now = useLatest({ onTap, onPull });
   useDrag(
     ({ initial, xy, movement: [byX], tap, last, canceled }) => {
@@ -102,5 +104,6 @@ export function PullGestures({ of, onTap, onPull }: PullProps) {
     },
     { target: of, filterTaps: true, tapsThreshold: TAP_PX, pointer: { keys: false }, preventScroll: 250 },
   );
+  useEffect(onReady, [onReady]);
   return null;
 }

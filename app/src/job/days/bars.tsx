@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import Svg, { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { ShownDays, ShownTask } from '@maquette/core/planning';
@@ -56,6 +56,8 @@ export function Bars({ days, chosen, onChoose, onHold }: Props) {
   }
   const [pulled, setPulled] = useState<{ key: string; byPx: number } | null>(null);
   const drawn = useRef<HTMLDivElement>(null);
+  const [hears, setHears] = useState(false);
+  const onReady = useCallback(() => setHears(true), []);
   const at = (x: number, y: number): Bar | null => {
     const row = tops.findLastIndex((top) => y >= top);
     const bars = chart.rows[row]?.bars ?? [];
@@ -84,7 +86,12 @@ export function Bars({ days, chosen, onChoose, onHold }: Props) {
         accessibilityLabel="Bars of the plan, day by day"
         contentContainerStyle={styles.slide}
       >
-        <div ref={drawn} style={{ width: wide, height, touchAction: 'pan-x pan-y' }} data-testid="bars">
+        <div
+          ref={drawn}
+          style={{ width: wide, height, touchAction: 'pan-x pan-y' }}
+          data-testid="bars"
+          aria-busy={!hears}
+        >
           <PullGestures
             of={drawn}
             onTap={(x, y) => {
@@ -92,6 +99,7 @@ export function Bars({ days, chosen, onChoose, onHold }: Props) {
               if (bar) onChoose(bar.key);
             }}
             onPull={pull}
+            onReady={onReady}
           />
           <Svg
             width={wide}
