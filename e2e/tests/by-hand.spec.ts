@@ -1,12 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { accessible, key, newRoom, ONCE, type Running, serve, sheetBox, takeBack } from './app.ts';
+import { accessible, key, newRoom, ONCE, sheetBox, takeBack } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(false);
-});
-test.afterAll(() => running.close());
+const running = shareServer(false);
 
 test('a station is added and moved by a tap on the sheet, dropped, and brought back', async ({ page }) => {
   await newRoom(page, running.url, 'Larder', '1400', '1000');

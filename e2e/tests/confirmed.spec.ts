@@ -1,11 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, newRoom, ONCE, roomFacts, type Running, serve, sheetBox } from './app.ts';
+import { accessible, key, newRoom, ONCE, roomFacts, sheetBox } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(false);
-});
-test.afterAll(() => running.close());
+const running = shareServer(false);
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
 const stored = async (id: string) => {

@@ -2,14 +2,11 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, newRoom, roomFacts, serve, type Running, ONCE } from './app.ts';
+import { accessible, newRoom, roomFacts, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
 const FIXTURES = join(dirname(fileURLToPath(import.meta.url)), '../fixtures');
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 const openDamp = async (page: Page, room: string, tab?: string) => {
   await page.goto(`${running.url}/rooms/${room}/damp`);

@@ -1,11 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { accessible, serve, type Running } from './app.ts';
+import { accessible } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 test('the site book shows both jobs, their rooms judged, and opens a room', async ({ page }) => {
   await page.goto(running.url);

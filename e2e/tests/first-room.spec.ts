@@ -2,14 +2,11 @@ import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
-import { LONG, accessible, facts, key, layToBreak, newRoom, serve, type Running, ONCE } from './app.ts';
+import { LONG, accessible, facts, key, layToBreak, newRoom, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
 const FIXTURES = join(dirname(fileURLToPath(import.meta.url)), '../fixtures');
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(false);
-});
-test.afterAll(() => running.close());
+const running = shareServer(false);
 
 test('an empty book says what to do first; a job is added, renamed, removed and brought back', async ({ page }) => {
   await page.goto(running.url);

@@ -1,11 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { accessible, facts, layToBreak, newRoom, serve, type Running, ONCE } from './app.ts';
+import { accessible, facts, layToBreak, newRoom, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(false);
-});
-test.afterAll(() => running.close());
+const running = shareServer(false);
 
 test('a whole room in feet and inches: outline, benchmark, run, close, verdict', ONCE, async ({ page }) => {
   const keyInches = async (inches: string, sixteenths: number, take = 'Take') => {

@@ -1,13 +1,10 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { expect, test, type Page } from '@playwright/test';
-import { LONG, accessible, roomFacts, serve, type Running } from './app.ts';
+import { LONG, accessible, roomFacts } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });

@@ -1,12 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { LONG, accessible, serve, takeBack, type Running, ONCE } from './app.ts';
+import { LONG, accessible, takeBack, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 const parlour = () => `${running.url}/rooms/demo-parlour/level`;
 

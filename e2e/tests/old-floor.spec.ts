@@ -1,11 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, newRoom, pad, roomFacts, type Running, serve, sheetBox } from './app.ts';
+import { accessible, key, newRoom, pad, roomFacts, sheetBox } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(true);
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 const wall = async (page: Page, length: string, turn: 'Left' | 'Right') => {
   await key(page, length);

@@ -1,13 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { closed, drawing, line, word } from '../../core/src/formats/invented-drawing.ts';
-import { accessible, ONCE, type Running, serve } from './app.ts';
+import { accessible, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(false);
-});
-test.afterAll(() => running.close());
+const running = shareServer(false);
 
 async function newJob(page: Page, name: string): Promise<string> {
   await page.goto(running.url);

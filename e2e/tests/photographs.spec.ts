@@ -1,13 +1,10 @@
 import { expect, test, type Page } from '@playwright/test';
-import { LONG, newRoom, roomFacts, serve, shellKept, type Running, ONCE } from './app.ts';
+import { LONG, newRoom, roomFacts, shellKept, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
 // What is on the device has to be there without a server: the service worker's work.
 test.use({ serviceWorkers: 'allow' });
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(true);
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 /** Writes that lie in the browser's own database, waiting to be sent. */
 const onDisk = (page: Page) =>

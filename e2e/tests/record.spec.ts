@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Download, type Page } from '@playwright/test';
-import { LONG, accessible, ONCE, serve, type Running } from './app.ts';
+import { LONG, accessible, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
 /** The smallest picture there is: one grey point. */
 const POINT = Buffer.from(
@@ -9,11 +10,7 @@ const POINT = Buffer.from(
   'base64',
 );
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 const press = (page: Page, name: RegExp) => page.getByRole('button', { name }).first().click();
 const bytesOf = async (download: Download): Promise<Buffer> => readFile((await download.path())!);

@@ -3,15 +3,12 @@ import { tmpdir } from 'node:os';
 import { join, dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, key, newRoom, ONCE, roomFacts, type Running, serve, sheetBox, takeBack } from './app.ts';
+import { accessible, key, newRoom, ONCE, roomFacts, sheetBox, takeBack } from './app.ts';
+import { shareServer } from './share-server.ts';
 
 const LANDING = join(dirname(fileURLToPath(import.meta.url)), '../fixtures/landing-scan.ply');
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 async function chooseScan(page: Page, file: string): Promise<void> {
   const chooser = page.waitForEvent('filechooser');

@@ -1,12 +1,9 @@
 import { expect, test, type CDPSession } from '@playwright/test';
-import { heardSheet, serve, type Running } from './app.ts';
+import { heardSheet } from './app.ts';
+import { shareServer } from './share-server.ts';
 
 test.use({ hasTouch: true });
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve(true);
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 type Px = [x: number, y: number];
 const touch = (cdp: CDPSession, type: 'touchStart' | 'touchMove' | 'touchEnd', points: Px[], atS?: number) =>

@@ -1,11 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, roomFacts, type Running, serve, sheetBox } from './app.ts';
+import { accessible, roomFacts, sheetBox } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 const touch = async (page: Page, xShare: number, yShare: number) => {
   const box = await sheetBox(page);

@@ -1,12 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { LONG, accessible, coveredBy, roomFacts, serve, takeBack, type Running, ONCE } from './app.ts';
+import { LONG, accessible, coveredBy, roomFacts, takeBack, ONCE } from './app.ts';
+import { shareServer } from './share-server.ts';
 
-let running: Running;
-test.beforeAll(async () => {
-  running = await serve();
-});
-test.afterAll(() => running.close());
+const running = shareServer();
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
