@@ -36,6 +36,8 @@ async function annIn(browser: Browser, page: Page): Promise<string> {
   await page.waitForLoadState('networkidle');
   await page.getByRole('textbox', { name: /^Your name/ }).fill('Ann');
   await page.getByRole('textbox', { name: /^Your name/ }).blur();
+  // It is kept once it was checked.
+  await page.waitForFunction(() => Object.values(localStorage).includes('Ann'));
   await expect(page.getByText('The clock of this device agrees with the server’s.')).toBeVisible();
   return newRoom(page, running.url, 'Store', '2000', '1600');
 }

@@ -61,6 +61,22 @@ test('what went wrong in the worker is told in words', () => {
   expect(told).toHaveBeenCalledWith(null, 'the readings lie on top of one another');
 });
 
+test('a worker that cannot be fetched is told to whoever waits; what was asked meanwhile has a new one', () => {
+  const desk = openDesk();
+  const [first, second] = [jest.fn(), jest.fn()];
+  desk.ask(question('1'), first);
+  desk.ask(question('2'), second);
+  const [lost] = MockWorker.made;
+  lost!.onerror!();
+  expect(first).toHaveBeenCalledWith(null, expect.stringMatching(/could not be started/));
+  // All of the room is sent again: the new one has nothing of it.
+  expect(names(MockWorker.made[1]!)).toEqual(['judge 2']);
+  lost!.onerror!();
+  expect(second).not.toHaveBeenCalled();
+  MockWorker.made[1]!.answer('in time');
+  expect(second).toHaveBeenCalledWith('in time', null);
+});
+
 test('of a room the worker is sent what has changed; after a stop, and for another room, all of it', () => {
   const desk = openDesk();
   const [readings, marks, room, other] = [[1], [2], { id: 'r' }, { id: 'q' }];

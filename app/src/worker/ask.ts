@@ -27,6 +27,8 @@ interface Asked {
   progress?: (progress: Progress) => void;
 }
 
+const NOT_STARTED = 'What works this out could not be started. With a signal it can be fetched again.';
+
 export function openDesk(): Desk {
   let worker: Worker | null = null;
   let busy: ({ id: number } & Pick<Asked, 'told' | 'progress'>) | null = null;
@@ -35,6 +37,13 @@ export function openDesk(): Desk {
   let count = 0;
   /** What the worker has of a room. */
   let sent: RoomSet | null = null;
+
+  function forget(): void {
+    worker?.terminate();
+    worker = null;
+    sent = null;
+    busy = null;
+  }
 
   function start(): Worker {
     const made = startWorker();
@@ -45,6 +54,14 @@ export function openDesk(): Desk {
       busy = null;
       // A newer question is waiting: its answer, not this one, is what the screen wants. Showing both keeps a run lively.
       told(event.data);
+      post();
+    };
+    // Its script could not be fetched, or it broke off: whoever waits is told, and the next question has a new one.
+    made.onerror = () => {
+      if (made !== worker) return;
+      const ended = busy;
+      forget();
+      ended?.told({ id: ended.id, ok: false, reason: NOT_STARTED });
       post();
     };
     return made;
@@ -85,10 +102,7 @@ export function openDesk(): Desk {
       post();
     },
     stop() {
-      worker?.terminate();
-      worker = null;
-      sent = null;
-      busy = null;
+      forget();
       next = null;
       later = null;
     },

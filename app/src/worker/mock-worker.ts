@@ -6,6 +6,7 @@ export class MockWorker {
   asked: Ask[] = [];
   ended = false;
   onmessage: ((event: { data: Told }) => void) | null = null;
+  onerror: (() => void) | null = null;
   constructor() {
     MockWorker.made.push(this);
   }

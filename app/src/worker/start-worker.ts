@@ -5,7 +5,13 @@ function createWorkers() {
   let spare: Worker | null = null;
   return {
     /** Starts a worker ahead of the first question: it reads its own script while the screen reads that of its stage. */
-    warm: () => void (spare ??= start()),
+    warm() {
+      if (spare) return;
+      const ahead = start();
+      // One that could not be fetched is no worker: the first question starts another, and hears why.
+      ahead.onerror = () => (spare = spare === ahead ? null : spare);
+      spare = ahead;
+    },
     /** The room's worker, started. */
     start(): Worker {
       const warm = spare;

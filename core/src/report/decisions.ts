@@ -31,6 +31,13 @@ function holds(
   return isAnswered || dayNumber(today) <= dayNumber(siteDay(zone, givenAt)) + validDays;
 }
 
+/** What the job as a whole is asked as: as it was quoted, or as it is priced, with the quotation that held before named. */
+function wholeJob(given: Quotation | null, isHeld: boolean): Sayable {
+  if (!given) return say('report.jobAsPriced');
+  const { number } = given;
+  return isHeld ? say('report.jobAsQuoted', { number }) : say('report.jobRepriced', { number });
+}
+
 /** Whether planks are begun in every room of a job: no laying of any is still to come. */
 function begunEverywhere({ none, rooms, tasks }: JobCourse['days']): boolean {
   const begun = new Set(
@@ -46,13 +53,13 @@ function begunEverywhere({ none, rooms, tasks }: JobCourse['days']): boolean {
  */
 export function decisionsOf({ days, price, changes }: JobCourse, answers: readonly Approval[]): Decision[] {
   const withTax = (cents: number) => (price.net > 0 ? Math.round((cents * price.gross) / price.net) : cents);
-  const given = price.given && holds(price.given, days, answers) ? price.given : null;
+  const isHeld = price.given !== null && holds(price.given, days, answers);
   const isBegun = begunEverywhere(days);
   return [
     {
       about: ABOUT_PLAN,
-      what: given ? say('report.jobAsQuoted', { number: given.number }) : say('report.jobAsPriced'),
-      cents: given?.grossCents ?? price.gross,
+      what: wholeJob(price.given, isHeld),
+      cents: price.given && isHeld ? price.given.grossCents : price.gross,
       promisedDay: days.chances.p80.laying?.day ?? '',
       isBegun,
       leaves: days.caveats.map(({ roomId, title }) =>

@@ -238,6 +238,7 @@ export const report = {
   'report.refusedBy': 'Refused by {by}, {at}.',
   'report.jobAsQuoted': 'The job as quoted, number {number}',
   'report.jobAsPriced': 'The job as it is priced',
+  'report.jobRepriced': 'The job as it is priced now: quotation {number} no longer holds',
   'report.costsBegun': '{sum} with tax. The planks are begun in every room.',
   'report.costsUndated': '{sum} with tax. No day is promised yet.',
   'report.costsBy': '{sum} with tax; of five such jobs four keep {day}.',
