@@ -276,15 +276,19 @@ test(
     const least = page.getByTestId('least');
     await expect(least.getByText(/^Proved: nothing/)).toHaveCount(3, LONG);
     await accessible(page);
-    const cards = async () =>
-      Promise.all(
-        ['demo-hall', 'demo-parlour', 'demo-boot-room'].map(
-          async (id) => (await roomFacts(running.url, id)).buildUps.length,
-        ),
-      );
+    const ids = ['demo-hall', 'demo-parlour', 'demo-boot-room'];
+    const cards = async () => {
+      const { rooms } = (await (await fetch(`${running.url}/api/book`)).json()) as {
+        rooms: { id: string; cardId: string }[];
+      };
+      return ids.map((id) => rooms.find((room) => room.id === id)!.cardId);
+    };
+    const before = await cards();
     await least.getByRole('button', { name: 'Take this one' }).first().click();
     await expect(least.getByRole('button', { name: 'Taken for the job' })).toBeVisible();
-    await expect.poll(cards).not.toEqual([0, 0, 0]);
+    await expect.poll(cards).toContain('shipped-click-vinyl');
+    expect(before).not.toContain('shipped-click-vinyl');
     await button(page, /^Undo/).click();
+    await expect.poll(cards).toEqual(before);
   },
 );

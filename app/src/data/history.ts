@@ -1,14 +1,16 @@
-import type { BodyOf, FactKind, FieldProblem } from '@maquette/facts';
+import type { BodyOf, FactKind, FieldProblem, RoomFactKind } from '@maquette/facts';
 import type { FactStore } from './fact-store.ts';
 import { newId, nowUtc } from './ids.ts';
 import { DeviceFull, type Outbox } from './outbox.ts';
 
-/** One change asked for: a fact's new body, or its removal. */
+/**
+ * One change asked for: a fact's new body, or its removal. What lies in a room names it, and a room lies in none: looked for in
+ * itself it is not found, and what is not found is written as new.
+ */
 export type Change = {
-  [K in FactKind]: {
+  [K in FactKind]: (K extends RoomFactKind ? { roomId: string } : { roomId?: null }) & {
     kind: K;
     id: string;
-    roomId?: string | null;
     body: BodyOf<K>;
     deleted?: boolean;
     /** The version a fact was removed as, where it is to come back: what was removed is not among what this device holds. */

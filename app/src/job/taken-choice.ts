@@ -35,7 +35,7 @@ export function takenChoice(
     return [
       ...(system.cardId === set.room.cardId
         ? []
-        : [{ kind: 'rooms', id: roomId, roomId, body: { ...bodyOf(set.room), cardId: system.cardId } } as Change]),
+        : [{ kind: 'rooms' as const, id: roomId, body: { ...bodyOf(set.room), cardId: system.cardId } }]),
       { kind: 'buildUps', id: set.buildUps.at(-1)?.id ?? newId(), roomId, body: system.buildUp },
       ...(system.keeps === null
         ? []
