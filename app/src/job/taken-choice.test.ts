@@ -15,7 +15,7 @@ const CHOICE = { rooms: [{ roomId: 'room', systemId: 's', pourMm: null, litres: 
 /** What holds a room as the book has it, and what lies in it as the room has it: neither under the other's place. */
 function heldAt(kind: FactKind, id: string, roomId: string | null) {
   if (isRoomKind(kind) !== (roomId === 'room')) return null;
-  const body = { room: INVENTED_ROOM, b1: BUILD_UP, l1: {} }[id];
+  const body = { room: INVENTED_ROOM, b1: BUILD_UP }[id];
   return body ? { version: 4, body: { ...body }, deleted: false } : null;
 }
 
