@@ -10,7 +10,7 @@ await buildApp();
 await buildServer();
 const { chromium } = await import('@playwright/test');
 const data = mkdtempSync(join(tmpdir(), 'maquette-shots-'));
-const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data], {
+const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data, '--disk-low', '0'], {
   cwd: ROOT,
 });
 const base = await new Promise((resolve) => {

@@ -20,6 +20,8 @@ export const LONG = { timeout: 150_000 };
 /** A server of the test's own, on a data folder of its own. */
 export interface Running {
   url: string;
+  /** How far its clock is ahead of this machine's. */
+  aheadMs: () => Promise<number>;
   /** Stops it as a power cut would. */
   kill: () => Promise<void>;
   /** Starts it again on the same port and data. */
@@ -27,8 +29,16 @@ export interface Running {
   close: () => Promise<void>;
 }
 
+/**
+ * What is due, what is open today and how pages are filled depends on the hour: tests of the demo have one of their own, a
+ * Tuesday before work begins. MAQUETTE_E2E_CLOCK sets another, to try what it looks like then.
+ */
+const CLOCK = Date.parse(process.env['MAQUETTE_E2E_CLOCK'] ?? '2026-10-06T07:02:00Z');
+
 export async function serve(demo = true): Promise<Running> {
   const data = mkdtempSync(join(tmpdir(), 'maquette-e2e-'));
+  const begunMs = Date.now();
+  const clock = () => new Date(CLOCK + Date.now() - begunMs).toISOString();
   let child: ChildProcess | null = null;
   let port = 0;
   const start = () =>
@@ -38,7 +48,7 @@ export async function serve(demo = true): Promise<Running> {
         // However full the disk of this machine is, it is not what is tried.
         [
           'dist/server/main.mjs',
-          ...(demo ? ['--demo'] : []),
+          ...(demo ? ['--demo', '--clock', clock()] : []),
           '--port',
           String(port),
           '--data',
@@ -68,8 +78,13 @@ export async function serve(demo = true): Promise<Running> {
       child = null;
     });
   await start();
+  const url = `http://127.0.0.1:${port}`;
   return {
-    url: `http://127.0.0.1:${port}`,
+    url,
+    aheadMs: async () => {
+      const said = (await fetch(`${url}/api/health`)).headers.get('x-maquette-time')!;
+      return demo ? Date.parse(said) - Date.now() : 0;
+    },
     kill,
     start,
     close: async () => {

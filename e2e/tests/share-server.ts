@@ -14,6 +14,18 @@ export function shareServer(demo = true): Running {
   test.beforeAll(async () => {
     served = await serve(demo);
   });
+  test.beforeEach(async ({ context }) => {
+    const aheadMs = await running().aheadMs();
+    // Only the date: timers, and how long things take, stay the browser's own.
+    if (aheadMs !== 0)
+      await context.addInitScript((ahead) => {
+        const ofBrowser = Date;
+        globalThis.Date = new Proxy(ofBrowser, {
+          construct: (made, of) => Reflect.construct(made, of.length === 0 ? [ofBrowser.now() + ahead] : of) as Date,
+          get: (made, name) => (name === 'now' ? () => made.now() + ahead : (Reflect.get(made, name) as unknown)),
+        });
+      }, aheadMs);
+  });
   test.afterEach(async ({ context }, { status, expectedStatus }) => {
     if (status !== expectedStatus) return;
     for (const page of context.pages()) {
@@ -26,6 +38,7 @@ export function shareServer(demo = true): Running {
     get url() {
       return running().url;
     },
+    aheadMs: () => running().aheadMs(),
     kill: () => running().kill(),
     start: () => running().start(),
     close: () => running().close(),

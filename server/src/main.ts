@@ -22,6 +22,7 @@ const { values } = parseArgs({
     dist: { type: 'string', default: 'dist/app' },
     migrations: { type: 'string', default: 'server/migrations' },
     demo: { type: 'boolean', default: false },
+    clock: { type: 'string' },
     backups: { type: 'string' },
     'keep-backups': { type: 'string', default: '14' },
     'allow-host': { type: 'string', multiple: true, default: [] },
@@ -64,6 +65,13 @@ if (!LOOPBACK.includes(values.host) && hosts.length === 0) {
   );
   process.exit(2);
 }
+// A record is worth what its clock is: only what is invented may be dated at will.
+const aheadMs = values.clock === undefined ? 0 : Date.parse(values.clock) - Date.now();
+if (Number.isNaN(aheadMs) || (values.clock !== undefined && !values.demo)) {
+  console.error(`--clock ${values.clock}: a time such as 2026-10-06T07:00:00Z is taken, and only with --demo`);
+  process.exit(2);
+}
+const now = () => new Date(Date.now() + aheadMs).toISOString();
 const store = await openStore(values.data, values.migrations).catch((error: unknown) => {
   if (!(error instanceof StartProblem)) throw error;
   console.error(error.message);
@@ -73,6 +81,7 @@ if (values.demo) {
   const seeded = await seedDemo(
     store,
     async () => ((await store.db.select({ n: count() }).from(TABLES.jobs))[0]?.n ?? 0) === 0,
+    now(),
   );
   if (seeded > 0) console.log(`Demo seeded: ${seeded} facts`);
 }
@@ -82,7 +91,7 @@ const tasks = existsSync(built) ? inThread(built) : here;
 const recordsBuilt = fileURLToPath(new URL('./record-tasks.mjs', import.meta.url));
 const records = existsSync(recordsBuilt) ? recordsInThread(recordsBuilt) : recordsHere;
 const disk = watchDisk(values.data, diskLow);
-const server = createApp({ store, dist: values.dist, tasks, records, disk, log, hosts, requestsAMinute }).listen(
+const server = createApp({ store, dist: values.dist, tasks, records, disk, log, now, hosts, requestsAMinute }).listen(
   port,
   values.host,
   (error?: Error) => {
@@ -107,7 +116,7 @@ server.requestTimeout = HOUR_MS;
 /** A dated copy a day; one that cannot be made is told and tried again in an hour. */
 async function backUpDaily(into: string): Promise<void> {
   try {
-    const made = await keepDaily(values.data, into, keepBackups, new Date().toISOString());
+    const made = await keepDaily(values.data, into, keepBackups, now());
     if (made) console.log(`Backed up: ${made}`);
   } catch (error) {
     log.error(error, `No backup could be made in ${into}`);

@@ -42,11 +42,7 @@ function truthAt(room: Pick<DemoRoom, 'bumps' | 'fall'>, xMm: number, yMm: numbe
 }
 
 /** Puts the demo scenario into an empty store; returns how many facts it wrote, 0 when the store is not empty. */
-export async function seedDemo(
-  store: Store,
-  isEmpty: () => Promise<boolean>,
-  seededAt = new Date().toISOString(),
-): Promise<number> {
+export async function seedDemo(store: Store, isEmpty: () => Promise<boolean>, seededAt: string): Promise<number> {
   if (!(await isEmpty())) return 0;
   const chance = seeded(SEED);
   // Air has chances of its own: the floors stay as they were.
