@@ -44,6 +44,26 @@ test('a figure out of its range is asked back beside it; a dearer bag makes the 
   await expect(fill).toHaveAttribute('aria-label', before!);
 });
 
+test('ways stay where they stand while they are worked out: who means to press one does not press another', async ({
+  page,
+}) => {
+  await page.goto(parlour());
+  const ways = page.getByRole('radiogroup', { name: 'Ways to level' });
+  const rows = ['Grind the highs', 'Grind only', 'Fill only', 'Pour to one level'].map((name) =>
+    ways.getByRole('radio', { name: new RegExp(`^${name}`) }),
+  );
+  const below = async () => {
+    const from = (await ways.boundingBox())!.y;
+    return Promise.all(rows.map(async (row) => (await row.boundingBox())!.y - from));
+  };
+  await expect(rows[2]!).toBeVisible(LONG);
+  const first = await below();
+  await expect(page.getByText('Every way is worked out.')).toBeVisible(LONG);
+  const last = await below();
+  // A third of a row: a finger in the middle of it stays on it, though words come in over two lines.
+  for (const [k, y] of last.entries()) expect(Math.abs(y - first[k]!)).toBeLessThan(40);
+});
+
 test('the chosen way becomes patches, bags and points to chalk that stay ticked', async ({ page }) => {
   await page.goto(parlour());
   await page.getByRole('radio', { name: /^Grind the highs, fill the lows, £/ }).click();

@@ -13,6 +13,9 @@ import { Touch } from '../ui/touch.tsx';
 import type { RoomLine } from '../worker/kept-lines.ts';
 import { Footprint } from './footprint.tsx';
 
+/** As high as a row stands once it is judged: rows do not move on under a finger as verdicts come in. px */
+const ROW_PX = 92;
+
 /** The column the outlines stand in, and the scale at which an eight metre hall fills it. px, px for each mm. */
 const COLUMN_PX = 78;
 const ROW_SCALE = 0.0092;
@@ -91,7 +94,7 @@ export function RoomRow({
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', gap: SPACE.part, minHeight: 64, paddingVertical: SPACE.gap, borderTopWidth: 1 },
+  row: { flexDirection: 'row', gap: SPACE.part, minHeight: ROW_PX, paddingVertical: SPACE.gap, borderTopWidth: 1 },
   print: { width: COLUMN_PX, alignItems: 'flex-start', paddingTop: 2, overflow: 'hidden' },
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
   grow: { flex: 1 },

@@ -8,6 +8,9 @@ import { Touch } from './touch.tsx';
 /** Folds that stay as they were left while what they stand in is worked out anew, by the name they are kept under. */
 const left = new Map<string, boolean>();
 
+/** How high a fold stands that is closed, its line with it. */
+export const FOLD_PX = 49;
+
 /** What is rarely needed, folded away under its name. */
 export function Fold({
   title,
@@ -49,7 +52,7 @@ export function Fold({
 
 const styles = StyleSheet.create({
   box: { borderTopWidth: 1 },
-  head: { minHeight: 48, flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
+  head: { minHeight: FOLD_PX - 1, flexDirection: 'row', alignItems: 'center', gap: SPACE.gap },
   title: { flex: 1 },
   body: { gap: SPACE.part, paddingBottom: SPACE.edge },
 });

@@ -10,7 +10,7 @@ import { SPACE } from '../../theme/theme.tsx';
 import { Button, ButtonRow } from '../../ui/button.tsx';
 import { counted } from '../../ui/counted.ts';
 import { fetched } from '../../ui/fetched.tsx';
-import { Fold } from '../../ui/fold.tsx';
+import { Fold, FOLD_PX } from '../../ui/fold.tsx';
 import { useSay } from '../../ui/shown-in.tsx';
 import { Words } from '../../ui/text.tsx';
 import { CriteriaList, CriterionLine } from '../criteria-list.tsx';
@@ -21,8 +21,8 @@ import { Kept } from './kept.tsx';
 import { edgeRow, sawn } from './lengths.ts';
 import { isProved, type LayPlanned } from './use-lay-plan.ts';
 
-const CompareFold = fetched(() => import('./compare-fold.tsx').then((part) => part.CompareFold));
-const KindsFold = fetched(() => import('./kinds-fold.tsx').then((part) => part.KindsFold));
+const CompareFold = fetched(() => import('./compare-fold.tsx').then((part) => part.CompareFold), FOLD_PX);
+const KindsFold = fetched(() => import('./kinds-fold.tsx').then((part) => part.KindsFold), FOLD_PX);
 
 const FIGURES_HERE = (Object.keys(SETOUT_FIGURES) as FigureName[])
   .filter((name) => !/^(glue|roller|dew)-/.test(name))
@@ -195,6 +195,10 @@ function Count({ plan, planned, room }: { plan: LayPlan; planned: LayPlanned; ro
         <ButtonRow>
           <Button label="Look longer" onPress={planned.search} />
         </ButtonRow>
+      ) : plan.pattern === 'stagger' ? (
+        <View style={styles.line}>
+          <Words>No layout of these rows takes fewer.</Words>
+        </View>
       ) : null}
       {planned.failed ? <Words role="alert">{planned.failed}</Words> : null}
       <Fold title="How this is counted" memory={`lay-count/${room.id}`}>
@@ -220,6 +224,7 @@ const REASONS: Record<LayPlan['startWall']['reason'], string> = {
 const styles = StyleSheet.create({
   box: { padding: SPACE.edge, gap: SPACE.part },
   part: { gap: SPACE.near },
-  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
+  // It stays where the search was told: the folds below stay under the finger.
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part, minHeight: 48 },
   grow: { flex: 1 },
 });

@@ -40,7 +40,7 @@ const RISKS: Record<ChoiceId, string> = {
   panel: 'bridges short humps, cures no long low',
 };
 
-/** The alternatives side by side, the cheapest that holds first; those that cannot be gone keep their reason and come last. */
+/** The alternatives, the cheapest that holds first; those that cannot be gone keep their reason and come last. */
 export function shownWays(room: RoomFacts, planned: Planned, planeAt: number): ShownWay[] {
   const { plan } = planned;
   if (!plan) return [];

@@ -12,3 +12,6 @@ export const WAY_WORDS: Record<ChoiceId, string> = {
   plane: 'Pour to one level',
   panel: 'Panel over',
 };
+
+/** In which order they stand: always this, for a list that sorts itself as costs come in moves on under a finger. */
+export const WAY_ORDER: readonly ChoiceId[] = ['ramp', 'mixed', 'grind', 'fill', 'plane', 'panel'];

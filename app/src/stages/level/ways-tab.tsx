@@ -3,12 +3,12 @@ import type { RoomPicture } from '@maquette/core';
 import { figuresOf } from '@maquette/core/figures';
 import { COLD_C, driesCold, type LevellingPlan } from '@maquette/core/levelling';
 import type { RoomFacts } from '@maquette/core/room';
-import { formatGap, formatTemperature, unitLabel } from '@maquette/core/units';
+import { formatGap, formatTemperature, unitLabel, type UnitSystem } from '@maquette/core/units';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import { usePalette, SPACE } from '../../theme/theme.tsx';
 import { Button } from '../../ui/button.tsx';
 import { fetched } from '../../ui/fetched.tsx';
-import { Fold } from '../../ui/fold.tsx';
+import { Fold, FOLD_PX } from '../../ui/fold.tsx';
 import { Mark } from '../../ui/mark.tsx';
 import { Words } from '../../ui/text.tsx';
 import type { Planned } from '../../worker/use-planned.ts';
@@ -21,11 +21,11 @@ import { Proof } from './proof.tsx';
 import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
 import { riseWords, type ShownWay } from './shown-ways.ts';
-import { type ChoiceId } from './way-words.ts';
+import { WAY_ORDER, type ChoiceId } from './way-words.ts';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
 
-const PlanksFold = fetched(() => import('./planks-fold.tsx').then((part) => part.PlanksFold));
+const PlanksFold = fetched(() => import('./planks-fold.tsx').then((part) => part.PlanksFold), FOLD_PX);
 
 interface Props {
   shown: ShownRoom;
@@ -70,7 +70,7 @@ export function WaysTab({ shown, room, planned, gates, heights, ways, way, onWay
         />
       )}
       <View role="radiogroup" accessibilityLabel="Ways to level" style={styles.ways}>
-        {ways.map((w) => (
+        {WAY_ORDER.flatMap((id) => ways.filter((w) => w.id === id)).map((w) => (
           <WayRow
             key={w.id}
             way={w}
@@ -82,17 +82,7 @@ export function WaysTab({ shown, room, planned, gates, heights, ways, way, onWay
           />
         ))}
       </View>
-      {planned.working && planned.working !== 'plan' ? (
-        <View style={styles.line}>
-          <Words role="status" style={styles.grow} figure>
-            {planned.progress?.rounds === undefined
-              ? 'Working it out …'
-              : `Round ${planned.progress.rounds + 1}: ${(planned.progress.worstMm ?? 0) < 0.1 ? 'all but settled' : `the worst edge is ${formatGap(planned.progress.worstMm!, units)} ${unitLabel(units)} over`}`}
-          </Words>
-          <Button label="Stop" onPress={planned.stop} style={styles.stop} />
-        </View>
-      ) : null}
-      {planned.failed ? <Words role="alert">{planned.failed}</Words> : null}
+      <HowFar planned={planned} units={units} />
       {way.id === 'plane' && plan.planes.length > 1 ? (
         <PlaneCurve curve={plan.planes} chosen={planeAt} onChoose={onPlane} units={units} />
       ) : null}
@@ -109,6 +99,25 @@ export function WaysTab({ shown, room, planned, gates, heights, ways, way, onWay
         <Button label="Mark it under Sound" onPress={onMark} />
       </Fold>
       <FiguresFold shown={shown} figures={levelFigures(room)} />
+    </View>
+  );
+}
+
+/** How far the ways are worked out. Its line stays when they are: what is below is not pushed about. */
+function HowFar({ planned, units }: { planned: Planned; units: UnitSystem }) {
+  if (planned.failed) return <Words role="alert">{planned.failed}</Words>;
+  const { rounds, worstMm = 0 } = planned.progress ?? {};
+  const isWorking = planned.working !== null && planned.working !== 'plan';
+  return (
+    <View style={[styles.line, styles.howFar]}>
+      <Words role="status" style={styles.grow} figure quiet={!isWorking}>
+        {!isWorking
+          ? 'Every way is worked out.'
+          : rounds === undefined
+            ? 'Working it out …'
+            : `Round ${rounds + 1}: ${worstMm < 0.1 ? 'all but settled' : `the worst edge is ${formatGap(worstMm, units)} ${unitLabel(units)} over`}`}
+      </Words>
+      {isWorking ? <Button label="Stop" onPress={planned.stop} style={styles.stop} /> : null}
     </View>
   );
 }
@@ -220,6 +229,7 @@ const styles = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.part },
   grow: { flex: 1 },
   ways: { gap: 6 },
-  way: { paddingHorizontal: SPACE.part, paddingVertical: SPACE.gap, gap: 2, minHeight: 56 },
+  howFar: { minHeight: 52 },
+  way: { paddingHorizontal: SPACE.part, paddingVertical: SPACE.gap, gap: 2, minHeight: 120 },
   stop: { flexGrow: 0 },
 });
