@@ -10,9 +10,13 @@ await buildApp();
 await buildServer();
 const { chromium } = await import('@playwright/test');
 const data = mkdtempSync(join(tmpdir(), 'maquette-shots-'));
-const server = spawn(process.execPath, ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data, '--disk-low', '0'], {
-  cwd: ROOT,
-});
+const server = spawn(
+  process.execPath,
+  ['dist/server/main.mjs', '--demo', '--port', '0', '--data', data, '--disk-low', '0'],
+  {
+    cwd: ROOT,
+  },
+);
 const base = await new Promise((resolve) => {
   server.stdout.on('data', (chunk) => {
     const address = /http\S+/.exec(String(chunk));
