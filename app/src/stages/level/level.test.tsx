@@ -8,7 +8,7 @@ import type { RoomFacts } from '@maquette/core/room';
 import type { ShownRoom } from '../../data/use-facts.ts';
 import type { Planned } from '../../worker/use-planned.ts';
 import { areasOf } from './areas.ts';
-import { shownWays } from './shown-ways.ts';
+import { isSoFar, shownWays } from './shown-ways.ts';
 import { Spots } from './spots.tsx';
 import { WorkTab } from './work-tab.tsx';
 import { INVENTED_ROOM as slab, inventedDip } from '../../data/invented-room.ts';
@@ -75,6 +75,17 @@ test('of ways that hold the cheaper leads; where a height is asked for, the way 
   const plan = { ...base.plan!, targets: [{ name: say('room.openingWordsDoor'), riseMm: 4 }] };
   const ramped = shownWays(slab, { ...base, plan, programmes: { ramp: at('ramp', fill.cost * 9) } }, 0);
   expect(ramped[0]!.id).toBe('ramp');
+});
+
+test('the cheapest is so only so far while another is not worked out, also where that was stopped', () => {
+  const base = planned(slab);
+  const way = { ...base.plan!.fill, cost: 1 };
+  const none = { limit: 'grind', words: say('room.openingWordsDoor'), takesMm: 5, allowedMm: 3, at: [0, 0] } as never;
+  const all = { mixed: programmed({ way }), grind: programmed({ id: 'grind', refusal: none }) };
+  const of = (part: Partial<Planned>) => isSoFar(shownWays(slab, { ...base, ...part }, 0));
+  expect(of({})).toBe(true);
+  expect(of({ working: null })).toBe(true);
+  expect(of({ programmes: all, working: null })).toBe(false);
 });
 
 test('timber may be panelled over and makes wood dust; a slab may not and makes silica', () => {

@@ -70,6 +70,10 @@ export function shownWays(room: RoomFacts, planned: Planned, planeAt: number): S
   return list.sort((a, b) => rank(a) - rank(b) || (a.cost ?? Infinity) - (b.cost ?? Infinity));
 }
 
+/** Whether a way that is not worked out may yet come out cheaper: a dear one may be known long before. */
+export const isSoFar = (ways: readonly ShownWay[]): boolean =>
+  ways.some((way) => way.working || (way.cost === null && !way.refused));
+
 function blank(id: ChoiceId): ShownWay {
   return {
     id,

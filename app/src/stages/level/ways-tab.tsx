@@ -20,7 +20,7 @@ import { PlaneCurve } from './plane-curve.tsx';
 import { Proof } from './proof.tsx';
 import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
-import { riseWords, type ShownWay } from './shown-ways.ts';
+import { isSoFar, riseWords, type ShownWay } from './shown-ways.ts';
 import { WAY_ORDER, type ChoiceId } from './way-words.ts';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
@@ -48,13 +48,14 @@ export function WaysTab({ shown, room, planned, gates, heights, ways, way, onWay
   const { units } = room;
   const currency = shown.job?.currency ?? '';
   const best = ways.find((w) => w.holds && !w.refused && w.cost !== null);
+  const soFar = isSoFar(ways);
   return (
     <View style={styles.box} testID="plan">
       <View style={styles.line}>
         <Mark verdict="work" width={56} />
         <Words bold size="large" style={styles.grow}>
           {best
-            ? `${best.words}: ${best.bags === null ? '' : `${counted(best.bags, 'bag')}, `}${costWords(best.cost!, currency)}`
+            ? `${soFar ? 'So far: ' : ''}${best.words}, ${best.bags === null ? '' : `${counted(best.bags, 'bag')}, `}${costWords(best.cost!, currency)}`
             : 'Working out the cheapest way …'}
         </Words>
       </View>
@@ -75,6 +76,7 @@ export function WaysTab({ shown, room, planned, gates, heights, ways, way, onWay
             key={w.id}
             way={w}
             first={w.id === best?.id}
+            soFar={soFar}
             chosen={w.id === way.id}
             room={room}
             currency={currency}
@@ -145,6 +147,7 @@ function ColdNote({ shown, room }: { shown: ShownRoom; room: RoomFacts }) {
 function WayRow({
   way,
   first,
+  soFar,
   chosen,
   room,
   currency,
@@ -152,6 +155,8 @@ function WayRow({
 }: {
   way: ShownWay;
   first: boolean;
+  /** Others are still worked out, and may come out cheaper. */
+  soFar: boolean;
   chosen: boolean;
   room: RoomFacts;
   currency: string;
@@ -217,7 +222,7 @@ function WayRow({
       ) : null}
       {off ? null : (
         <Words size="small" color={palette.quiet}>
-          {`${first ? (way.id === 'ramp' ? 'Meets what is asked. ' : 'Cheapest that holds. ') : ''}${way.risk[0]!.toUpperCase()}${way.risk.slice(1)}.`}
+          {`${first ? (way.id === 'ramp' ? 'Meets what is asked. ' : soFar ? 'Cheapest so far. ' : 'Cheapest that holds. ') : ''}${way.risk[0]!.toUpperCase()}${way.risk.slice(1)}.`}
         </Words>
       )}
     </Touch>
