@@ -16,15 +16,15 @@ import { costWords, hoursWords } from '../amounts.ts';
 import { FiguresFold } from '../figures-fold.tsx';
 import { GateAlert } from '../gate-alert.tsx';
 import { levelFigures } from './level-figures.ts';
-import { PlaneCurve } from './plane-curve.tsx';
 import { Proof } from './proof.tsx';
-import { RulesFold } from './rules-fold.tsx';
 import { ThresholdFold } from './threshold-fold.tsx';
 import { isSoFar, riseWords, type ShownWay } from './shown-ways.ts';
 import { WAY_ORDER, type ChoiceId } from './way-words.ts';
 import { counted } from '../../ui/counted.ts';
 import { Touch } from '../../ui/touch.tsx';
 
+const RulesFold = fetched(() => import('./rules-fold.tsx').then((part) => part.RulesFold), FOLD_PX);
+const PlaneCurve = fetched(() => import('./plane-curve.tsx').then((part) => part.PlaneCurve));
 const PlanksFold = fetched(() => import('./planks-fold.tsx').then((part) => part.PlanksFold), FOLD_PX);
 
 interface Props {
