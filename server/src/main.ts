@@ -9,6 +9,7 @@ import { recordsHere, recordsInThread } from './seal/pool.ts';
 import { here, inThread } from './import/pool.ts';
 import { isLogLevel, LOG_LEVELS, openLog } from './log.ts';
 import { keepDaily } from './store/backup.ts';
+import { readBook } from './store/facts.ts';
 import { watchDisk } from './store/disk.ts';
 import { openStore } from './store/open.ts';
 import { StartProblem } from './store/start-problem.ts';
@@ -84,6 +85,12 @@ if (values.demo) {
     now(),
   );
   if (seeded > 0) console.log(`Demo seeded: ${seeded} facts`);
+  else if (aheadMs !== 0 && !(await readBook(store.db)).jobs.some(({ id }) => id.startsWith('demo-'))) {
+    console.error(
+      `--clock ${values.clock}: ${values.data} holds jobs that are not the demo's, and keeps the true time`,
+    );
+    process.exit(2);
+  }
 }
 /** The steps of an import as they were built beside this file; run from its sources there is none. */
 const built = fileURLToPath(new URL('./import-tasks.mjs', import.meta.url));
