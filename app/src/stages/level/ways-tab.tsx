@@ -107,20 +107,25 @@ export function WaysTab({ shown, room, planned, gates, heights, ways, way, onWay
 
 /** How far the ways are worked out. Its line stays when they are: what is below is not pushed about. */
 function HowFar({ planned, units }: { planned: Planned; units: UnitSystem }) {
-  if (planned.failed) return <Words role="alert">{planned.failed}</Words>;
   const { rounds, worstMm = 0 } = planned.progress ?? {};
   const isWorking = planned.working !== null && planned.working !== 'plan';
+  const failed = planned.failed ? <Words role="alert">{planned.failed}</Words> : null;
+  // Where one way failed the next is still worked out, and can be stopped.
+  if (failed && !isWorking) return failed;
   return (
-    <View style={[styles.line, styles.howFar]}>
-      <Words role="status" style={styles.grow} figure quiet={!isWorking}>
-        {!isWorking
-          ? 'Every way is worked out.'
-          : rounds === undefined
-            ? 'Working it out …'
-            : `Round ${rounds + 1}: ${worstMm < 0.1 ? 'all but settled' : `the worst edge is ${formatGap(worstMm, units)} ${unitLabel(units)} over`}`}
-      </Words>
-      {isWorking ? <Button label="Stop" onPress={planned.stop} style={styles.stop} /> : null}
-    </View>
+    <>
+      {failed}
+      <View style={[styles.line, styles.howFar]}>
+        <Words role="status" style={styles.grow} figure quiet={!isWorking}>
+          {!isWorking
+            ? 'Every way is worked out.'
+            : rounds === undefined
+              ? 'Working it out …'
+              : `Round ${rounds + 1}: ${worstMm < 0.1 ? 'all but settled' : `the worst edge is ${formatGap(worstMm, units)} ${unitLabel(units)} over`}`}
+        </Words>
+        {isWorking ? <Button label="Stop" onPress={planned.stop} style={styles.stop} /> : null}
+      </View>
+    </>
   );
 }
 
